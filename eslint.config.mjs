@@ -1,0 +1,35 @@
+import next from 'eslint-config-next/core-web-vitals'
+import tseslint from 'typescript-eslint'
+
+export default [
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**', '.dependency-cruiser.cjs'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        { name: 'window', message: 'core knows no browser' },
+        { name: 'document', message: 'core knows no browser' },
+        { name: 'indexedDB', message: 'core knows no storage' },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core is given its random source' },
+        { object: 'Date', property: 'now', message: 'core is given its clock' },
+      ],
+    },
+  },
+  { files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'], rules: { 'max-lines-per-function': 'off' } },
+  { files: ['tools/**'], rules: { 'no-console': 'off' } },
+]

@@ -1,0 +1,25 @@
+import nextJest from 'next/jest.js'
+
+const core = {
+  displayName: 'core',
+  testEnvironment: 'node',
+  rootDir: '.',
+  testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/tools/**/*.test.ts', '<rootDir>/src/app/**/*.test.ts'],
+  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }] },
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+}
+
+const ui = nextJest({ dir: './' })({
+  displayName: 'ui',
+  testEnvironment: 'jsdom',
+  testMatch: [
+    '<rootDir>/src/ui/**/*.test.{ts,tsx}',
+    '<rootDir>/src/data/**/*.test.ts',
+    '<rootDir>/src/features/**/*.test.{ts,tsx}',
+  ],
+  setupFiles: ['<rootDir>/tools/run/jest.polyfills.ts'],
+  setupFilesAfterEnv: ['<rootDir>/tools/run/jest.setup.ts'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+})
+
+export default async () => ({ projects: [core, await ui()] })

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM_ARGS, CHROMIUM_PATH } from './tools/run/chromium.mjs'
+
+const port = Number(process.env.E2E_PORT ?? 3117)
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  timeout: 60_000,
+  reporter: process.env.E2E_REPORT
+    ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]]
+    : [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: `npx next start --port ${port} --hostname 127.0.0.1`,
+    url: `http://127.0.0.1:${port}/`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+})
