@@ -33,6 +33,7 @@ FINE_STEP_K = 1.0  # within FINE_ZONE_K of the critical temperature
 FINE_ZONE_K = 30.0
 FIXTURE_POINTS = 40
 REFERENCE_K = 273.15
+SUPERHEAT_SPAN_K = 40.0  # span of the mean heat capacity of superheated vapour
 NUDGES_K = [0.0, 0.003, -0.003, 0.01, -0.01, 0.03, -0.03, 0.07, -0.07]
 
 
@@ -115,6 +116,16 @@ def robust(state, quality, kelvin, mixture):
     return None
 
 
+def superheated_heat_capacity(state, dew, kelvin):
+    """Mean isobaric heat capacity from the dew line to SUPERHEAT_SPAN_K above it, J/(kg K)."""
+    state.specify_phase(CoolProp.iphase_gas)
+    try:
+        state.update(CoolProp.PT_INPUTS, dew[0], kelvin + SUPERHEAT_SPAN_K)
+        return (state.hmass() - dew[2]) / SUPERHEAT_SPAN_K
+    finally:
+        state.unspecify_phase()
+
+
 def outliers(nodes):
     """Indexes of nodes whose ln p does not lie on the line of its neighbours in 1/T (false roots)."""
     bad = set()
@@ -181,6 +192,10 @@ def build(source, rng):
     nodes = [n for n in (node_at(state, t, source.is_mixture) for t in wanted) if n]
     dropped = outliers(nodes)
     nodes = [n for i, n in enumerate(nodes) if i not in dropped]
+    dew_columns = columns(nodes, "dew", shift_h, shift_s)
+    dew_columns["superheatedHeatCapacity"] = [
+        significant(superheated_heat_capacity(state, n["dew"], n["T"])) for n in nodes
+    ]
     table = {
         "name": source.name,
         "library": f"CoolProp {CoolProp.__version__}",
@@ -195,7 +210,7 @@ def build(source, rng):
         },
         "temperature": [significant(n["T"]) for n in nodes],
         "bubble": columns(nodes, "bubble", shift_h, shift_s),
-        "dew": columns(nodes, "dew", shift_h, shift_s),
+        "dew": dew_columns,
     }
     points = []
     low, high = nodes[0]["T"], nodes[-1]["T"]

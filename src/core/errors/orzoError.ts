@@ -1,0 +1,36 @@
+/** Codes of every problem the core reports; each comes with a sentence that says what to do. */
+export type ErrorCode =
+  | 'bad-number'
+  | 'unknown-unit'
+  | 'wrong-unit'
+  | 'unknown-refrigerant'
+  | 'out-of-range'
+  | 'not-converged'
+  | 'bad-document'
+  | 'no-reading-set'
+
+/**
+ * A problem with input that the user can put right.
+ * `message` is a whole sentence for the user; `details` holds the figures in SI.
+ */
+export class OrzoError extends Error {
+  readonly code: ErrorCode
+  readonly details: Readonly<Record<string, string | number>>
+
+  constructor(code: ErrorCode, sentence: string, details: Record<string, string | number> = {}) {
+    super(sentence)
+    this.name = 'OrzoError'
+    this.code = code
+    this.details = details
+  }
+}
+
+/** Runs a computation; an OrzoError becomes a value, anything else is a programmer's mistake and passes on. */
+export function attempt<T>(compute: () => T): { ok: true; value: T } | { ok: false; error: OrzoError } {
+  try {
+    return { ok: true, value: compute() }
+  } catch (error) {
+    if (error instanceof OrzoError) return { ok: false, error }
+    throw error
+  }
+}

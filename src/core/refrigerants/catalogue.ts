@@ -1,0 +1,97 @@
+import { OrzoError } from '../errors/orzoError'
+
+export type SafetyClass = 'A1' | 'A2L' | 'A3'
+export type OilFamily = 'mineral' | 'alkylbenzene' | 'POE' | 'PVE'
+
+/** What the trade knows of a refrigerant beside its property table. */
+export type RefrigerantRow = {
+  /** [std: ASHRAE 34] safety group. */
+  readonly safety: SafetyClass
+  /** [practice] oils in use with it, the usual one first. */
+  readonly oils: readonly OilFamily[]
+  /** [std: ASHRAE 34] components and mass shares of a blend; empty for a single substance. */
+  readonly blend: readonly (readonly [component: string, massShare: number])[]
+  /** [practice] high-pressure family: dryers and hoses need the higher pressure class (handbook 06). */
+  readonly highPressureClass: boolean
+}
+
+export const REFRIGERANTS = {
+  'R-22': { safety: 'A1', oils: ['mineral', 'alkylbenzene'], blend: [], highPressureClass: false },
+  'R-410A': {
+    safety: 'A1',
+    oils: ['POE', 'PVE'],
+    blend: [
+      ['R-32', 0.5],
+      ['R-125', 0.5],
+    ],
+    highPressureClass: true,
+  },
+  'R-32': { safety: 'A2L', oils: ['POE', 'PVE'], blend: [], highPressureClass: true },
+  'R-454B': {
+    safety: 'A2L',
+    oils: ['POE', 'PVE'],
+    blend: [
+      ['R-32', 0.689],
+      ['R-1234yf', 0.311],
+    ],
+    highPressureClass: true,
+  },
+  'R-134a': { safety: 'A1', oils: ['POE'], blend: [], highPressureClass: false },
+  'R-404A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-125', 0.44],
+      ['R-143a', 0.52],
+      ['R-134a', 0.04],
+    ],
+    highPressureClass: false,
+  },
+  'R-407C': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.23],
+      ['R-125', 0.25],
+      ['R-134a', 0.52],
+    ],
+    highPressureClass: false,
+  },
+  'R-448A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.26],
+      ['R-125', 0.26],
+      ['R-1234yf', 0.2],
+      ['R-134a', 0.21],
+      ['R-1234ze(E)', 0.07],
+    ],
+    highPressureClass: false,
+  },
+  'R-290': { safety: 'A3', oils: ['mineral', 'alkylbenzene', 'POE'], blend: [], highPressureClass: false },
+} as const satisfies Record<string, RefrigerantRow>
+
+export type RefrigerantName = keyof typeof REFRIGERANTS
+
+/** Names in the order in which a list shows them. */
+export const REFRIGERANT_NAMES = Object.keys(REFRIGERANTS) as RefrigerantName[]
+
+/** The row seen without its literal types. */
+export const refrigerantRow = (name: RefrigerantName): RefrigerantRow => REFRIGERANTS[name]
+
+/** Whether a refrigerant burns (A2L or A3), so that the cautions for flammables apply. */
+export const isFlammable = (name: RefrigerantName): boolean => refrigerantRow(name).safety !== 'A1'
+
+/**
+ * The refrigerant meant by a word: "R-410A", "r410a", "410A".
+ * @throws OrzoError unknown-refrigerant, naming those that are known
+ */
+export function parseRefrigerant(word: string): RefrigerantName {
+  const plain = (text: string) => text.toUpperCase().replace(/[^A-Z0-9]/g, '').replace(/^R/, '')
+  const found = REFRIGERANT_NAMES.find((name) => plain(name) === plain(word))
+  if (!found) {
+    throw new OrzoError('unknown-refrigerant', `"${word}" is not in the list: use ${REFRIGERANT_NAMES.join(', ')}.`)
+  }
+  return found
+}
