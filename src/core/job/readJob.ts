@@ -1,0 +1,85 @@
+import { z } from 'zod'
+import { JOB_FORMAT, JOB_VERSION, type Job, jobSchema } from './job'
+import { migrate, type RawDocument } from './migrations'
+
+/** Why a document was refused: where in it, and what to do. */
+export type JobProblem = { readonly path: string; readonly message: string }
+
+/** Outcome of reading a document: a value, never a throw. */
+export type JobReading =
+  | { readonly ok: true; readonly job: Job }
+  | { readonly ok: false; readonly code: 'too-large' | 'not-json' | 'not-a-job' | 'newer-version' | 'invalid'; readonly problems: readonly JobProblem[] }
+
+/** Largest text that is read, characters; a job with years of logs stays far below. */
+export const LARGEST_JOB_TEXT = 10_000_000
+const MOST_PROBLEMS = 12
+
+const refuse = (code: Exclude<JobReading, { ok: true }>['code'], path: string, message: string): JobReading => ({
+  ok: false,
+  code,
+  problems: [{ path, message }],
+})
+
+/** "readingSets[0].readings.suctionPressure.value" from the parts of a path. */
+export function pathText(path: readonly PropertyKey[]): string {
+  const text = path.map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`)).join('')
+  return text.replace(/^\./, '') || 'the document'
+}
+
+function sentenceOf(issue: z.core.$ZodIssue): string {
+  if (issue.code === 'unrecognized_keys') return `holds ${issue.keys.map((key) => `"${key}"`).join(', ')}, which Orzo does not know`
+  if (issue.code === 'invalid_type' && issue.input === undefined) return 'is missing'
+  return issue.message
+}
+
+/** Line and column of a JSON error, where the engine tells its position. */
+function placeInText(text: string, error: unknown): string {
+  const position = /position (\d+)/.exec(String(error))?.[1]
+  if (position === undefined) return 'the text'
+  const before = text.slice(0, Number(position)).split('\n')
+  return `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`
+}
+
+/** Reads an unknown value as a job: recognises the format, migrates, validates. */
+export function readJobValue(value: unknown): JobReading {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+    return refuse('not-a-job', 'the document', 'is not an object: choose a file that Orzo exported')
+  }
+  const document = value as RawDocument
+  if (document.format !== JOB_FORMAT) {
+    return refuse('not-a-job', 'format', `is not "${JOB_FORMAT}": choose a file that Orzo exported`)
+  }
+  const { version } = document
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return refuse('not-a-job', 'version', 'is not a whole number from 1')
+  }
+  if (version > JOB_VERSION) {
+    return refuse('newer-version', 'version', `${version} is newer than this Orzo reads (${JOB_VERSION}): update Orzo`)
+  }
+  const result = jobSchema.safeParse(migrate(document, version), { reportInput: true })
+  if (result.success) return { ok: true, job: result.data }
+  const problems = result.error.issues
+    .slice(0, MOST_PROBLEMS)
+    .map((issue) => ({ path: pathText(issue.path), message: sentenceOf(issue) }))
+  return { ok: false, code: 'invalid', problems }
+}
+
+/** Reads the text of a file as a job. */
+export function readJobText(text: string): JobReading {
+  if (text.length > LARGEST_JOB_TEXT) return refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
+  let value: unknown
+  try {
+    value = JSON.parse(text.replace(/^\uFEFF/, ''))
+  } catch (error) {
+    return refuse('not-json', placeInText(text, error), 'is not JSON: the file is damaged or cut off, export it again')
+  }
+  return readJobValue(value)
+}
+
+/** The text of an exported file. */
+export function writeJobText(job: Job): string {
+  return `${JSON.stringify(job, null, 2)}\n`
+}
+
+/** One sentence that names the place. */
+export const problemSentence = ({ path, message }: JobProblem): string => `${path} ${message}.`

@@ -1,0 +1,119 @@
+import { z } from 'zod'
+import { attempt } from '../errors/orzoError'
+import { toKelvin, toPascals } from '../units/convert'
+import { type PressureUnit, type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '../units/units'
+import { OBSERVATION_KEYS, type ObservationKey, type ObservationValue, observationRow } from './observations'
+import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
+
+const TEXT_LIMIT = 2000
+
+export const instantSchema = z.iso.datetime({ offset: true, error: 'is no date and time like 2026-05-04T09:30:00Z' })
+export const textSchema = z.string().max(TEXT_LIMIT, `is longer than ${TEXT_LIMIT} characters`)
+
+const physical = (kind: QuantityKind, value: number, unit: Unit) => {
+  if (kind === 'pressure') return attempt(() => toPascals({ value, unit: unit as PressureUnit }))
+  if (kind === 'temperature') return attempt(() => toKelvin({ value, unit: unit as TemperatureUnit }))
+  return { ok: true } as const
+}
+
+/** Kinds of which a negative value has no meaning. */
+const NEVER_NEGATIVE: readonly QuantityKind[] = [
+  'voltage',
+  'current',
+  'resistance',
+  'capacitance',
+  'power',
+  'mass',
+  'volume',
+  'flow',
+  'length',
+  'humidity',
+  'time',
+]
+
+function valueSchema(kind: QuantityKind) {
+  const number = z.number({ error: 'is not a number' })
+  return NEVER_NEGATIVE.includes(kind) ? number.min(0, 'is negative: leave the sign out') : number
+}
+
+/** `{ value, unit }` of one kind; units that measure something else are refused. */
+export function quantitySchema<K extends QuantityKind>(kind: K) {
+  const units = unitsOf(kind) as [Unit, ...Unit[]]
+  return z
+    .strictObject({
+      value: valueSchema(kind),
+      unit: z.enum(units, { error: `is not one of ${units.join(', ')}` }),
+    })
+    .superRefine((quantity, context) => {
+      const result = physical(kind, quantity.value, quantity.unit)
+      if (!result.ok) context.addIssue({ code: 'custom', path: ['value'], message: result.error.message })
+    })
+}
+
+/** A reading as it was taken (handbook 02). */
+function readingSchema(key: ReadingKey) {
+  const quantity = quantitySchema(readingRow(key).kind)
+  return z
+    .strictObject({
+      ...quantity.shape,
+      at: instantSchema.optional(),
+      source: z.enum(['typed', 'probe', 'log']).optional(),
+      instrument: textSchema.optional(),
+      note: textSchema.optional(),
+    })
+    .superRefine((reading, context) => {
+      const result = quantity.safeParse({ value: reading.value, unit: reading.unit })
+      for (const issue of result.error?.issues ?? []) {
+        context.addIssue({ code: 'custom', path: [...issue.path], message: issue.message })
+      }
+    })
+}
+
+export type Reading = {
+  value: number
+  unit: Unit
+  at?: string | undefined
+  source?: 'typed' | 'probe' | 'log' | undefined
+  instrument?: string | undefined
+  note?: string | undefined
+}
+export type Readings = { [K in ReadingKey]?: Reading | undefined }
+export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undefined } & {
+  /** How long the circuit stood open to air, hours. */
+  hoursOpenToAir?: number | undefined
+}
+
+const entriesOf = <K extends string, S>(keys: readonly K[], make: (key: K) => S) =>
+  Object.fromEntries(keys.map((key) => [key, make(key)])) as Record<K, S>
+
+export const readingsSchema = z.strictObject(
+  entriesOf(READING_KEYS, (key) => readingSchema(key).optional()),
+) as unknown as z.ZodType<Readings>
+
+const MOST_HOURS_OPEN = 100_000
+
+export const observationsSchema = z.strictObject({
+  ...entriesOf(OBSERVATION_KEYS, (key) => {
+    const { values } = observationRow(key)
+    return z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }).optional()
+  }),
+  hoursOpenToAir: z
+    .number({ error: 'is not a number of hours' })
+    .min(0, 'is negative')
+    .max(MOST_HOURS_OPEN, 'is more than eleven years: type hours')
+    .optional(),
+}) as unknown as z.ZodType<Observations>
+
+export const MODES = ['cooling', 'heating', 'off'] as const
+export type Mode = (typeof MODES)[number]
+
+/** One snapshot of the machine: readings, what was seen, when, and what was different. */
+export const readingSetSchema = z.strictObject({
+  at: instantSchema.optional(),
+  label: textSchema.optional(),
+  mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
+  readings: readingsSchema,
+  observations: observationsSchema.optional(),
+  note: textSchema.optional(),
+})
+export type ReadingSet = z.infer<typeof readingSetSchema>
