@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { logSumExp, normaliseLogs } from './logSum'
 import { evaluate, invert, monotoneCubic } from './monotoneCubic'
 import { gaussian, seededRandom } from './random'
-import { logStudentT } from './studentT'
+import { logNormal, logStudentT } from './densities'
 
 describe('monotone cubic', () => {
   const increasing = fc
@@ -42,9 +42,12 @@ describe('monotone cubic', () => {
   })
 })
 
-test("Student's t integrates to one", () => {
+test.each([
+  ['Student t', logStudentT],
+  ['normal', logNormal],
+])('%s integrates to one', (_name, density) => {
   let area = 0
-  for (let z = -400; z < 400; z += 0.01) area += Math.exp(logStudentT(z, 1.7)) * 0.01
+  for (let z = -400; z < 400; z += 0.01) area += Math.exp(density(z, 1.7)) * 0.01
   expect(area).toBeCloseTo(1, 4)
 })
 

@@ -13,3 +13,9 @@ export function logStudentT(offset: number, scale: number): number {
   const z = offset / scale
   return LOG_CONSTANT - Math.log(scale) - ((DEGREES + 1) / 2) * Math.log1p((z * z) / DEGREES)
 }
+
+/** Log density of a normal deviate; scale above zero, in the unit of offset. */
+export function logNormal(offset: number, scale: number): number {
+  const z = offset / scale
+  return -0.5 * (z * z + Math.log(2 * Math.PI)) - Math.log(scale)
+}
