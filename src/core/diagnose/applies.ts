@@ -1,5 +1,6 @@
 import type { UnitPlate } from '../job/unit'
-import { hasReversingValve, isWaterCooled } from '../targets/profiles'
+import { hasReversingValve } from '../job/reversing'
+import { isWaterCooled } from '../targets/profiles'
 import type { Applies } from './fault'
 import { FAULT_IDS, type FaultId, faultRow } from './faults'
 

@@ -2,7 +2,7 @@ import type { Derived } from '../readings/derive'
 import type { Observations } from '../readings/schema'
 import type { Snapshot } from '../readings/snapshot'
 import type { UnitPlate } from '../job/unit'
-import { hasReversingValve } from '../targets/profiles'
+import { hasReversingValve } from '../job/reversing'
 import type { Targets } from '../targets/target'
 import type { Part } from './fault'
 

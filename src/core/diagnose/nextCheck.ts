@@ -1,5 +1,5 @@
 import type { UnitPlate } from '../job/unit'
-import { hasReversingValve } from '../targets/profiles'
+import { hasReversingValve } from '../job/reversing'
 import { observationRow, type ObservationKey } from '../readings/observations'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { Targets } from '../targets/target'

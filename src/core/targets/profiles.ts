@@ -15,16 +15,6 @@ const PROFILE_OF: Partial<Record<UnitKind, ProfileId>> = {
   'walk-in-freezer': 'freezer',
 }
 
-const HEAT_PUMPS: readonly UnitKind[] = [
-  'split-heat-pump',
-  'package-heat-pump',
-  'water-source-heat-pump',
-  'pool-heat-pump',
-]
-
-/** Whether the unit has a reversing valve. */
-export const hasReversingValve = (unit: UnitPlate): boolean => HEAT_PUMPS.includes(unit.kind)
-
 /** Whether heat leaves through water. */
 export const isWaterCooled = (unit: UnitPlate): boolean =>
   (unit.heatRejection ?? (unit.kind === 'water-source-heat-pump' ? 'water' : 'air')) === 'water'

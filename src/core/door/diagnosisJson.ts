@@ -1,0 +1,42 @@
+import type { Diagnosis } from '../diagnose/diagnose'
+import { type DerivedKey, derivedRow } from '../readings/derivedTable'
+import type { Measured } from '../readings/snapshot'
+import { differenceFromKelvin, fromKelvin } from '../units/convert'
+
+const round = (value: number, digits = 4) => Number(value.toFixed(digits))
+
+/** Derived values as the door prints them: F, psi, plain ratios and shares. */
+function shownDerived(key: DerivedKey, { value, error }: Measured): { value: number; error: number; unit: string } {
+  const { kind } = derivedRow(key)
+  const degrees = (kelvin: number) => round(differenceFromKelvin(kelvin, 'F'), 2)
+  if (kind === 'temperature') return { value: round(fromKelvin(value, 'F'), 2), error: degrees(error), unit: 'F' }
+  if (kind === 'temperatureDifference') return { value: degrees(value), error: degrees(error), unit: 'F' }
+  if (kind === 'pressureDifference') return { value: round(value / 6894.757293168, 3), error: round(error / 6894.757293168, 3), unit: 'psi' }
+  return { value: round(value), error: round(error), unit: '1' }
+}
+
+/** The shape of design/architecture.md: derived, flags, suspects, nextChecks, gates. */
+export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
+  return {
+    derived: Object.fromEntries(
+      Object.entries(diagnosis.derived).map(([key, value]) => [key, shownDerived(key as DerivedKey, value)]),
+    ),
+    flags: diagnosis.flags,
+    suspects: diagnosis.suspects.map(({ fault, probability, severity, evidence }) => ({
+      fault,
+      probability: round(probability, 6),
+      severity: round(severity, 3),
+      evidence: evidence.map((entry) => ({ ...entry, weight: round(entry.weight, 3) })),
+    })),
+    nextChecks: diagnosis.nextChecks.map(({ check, label, minutes, gain, caution, taps, splits }) => ({
+      check,
+      label,
+      minutes,
+      gain: round(gain),
+      ...(caution ? { caution } : {}),
+      taps,
+      splits: splits.map((split) => ({ ...split, chance: round(split.chance), probability: round(split.probability) })),
+    })),
+    gates: diagnosis.gates.map(({ part, met, missing }) => ({ part, met, missing })),
+  }
+}
