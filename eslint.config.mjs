@@ -2,7 +2,16 @@ import next from 'eslint-config-next/core-web-vitals'
 import tseslint from 'typescript-eslint'
 
 export default [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**', '.dependency-cruiser.cjs'] },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'test-results/**',
+      'playwright-report/**',
+      '.dependency-cruiser.cjs',
+    ],
+  },
   ...next,
   ...tseslint.configs.recommended,
   {

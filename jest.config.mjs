@@ -4,8 +4,14 @@ const core = {
   displayName: 'core',
   testEnvironment: 'node',
   rootDir: '.',
-  testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/tools/**/*.test.ts', '<rootDir>/src/app/**/*.test.ts'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }] },
+  testMatch: [
+    '<rootDir>/src/core/**/*.test.ts',
+    '<rootDir>/tools/**/*.test.ts',
+    '<rootDir>/src/app/**/*.test.ts',
+  ],
+  transform: {
+    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
+  },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 }
 

@@ -26,7 +26,9 @@ function readFile(file: string): string {
   try {
     return readFileSync(file, 'utf8')
   } catch (error) {
-    throw new BadInput(`${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? error}. Check the path.`)
+    throw new BadInput(
+      `${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? error}. Check the path.`,
+    )
   }
 }
 
@@ -55,7 +57,11 @@ function parseOptions(args: readonly string[]) {
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { temperature: { type: 'string' }, pressure: { type: 'string' }, elevation: { type: 'string' } },
+      options: {
+        temperature: { type: 'string' },
+        pressure: { type: 'string' },
+        elevation: { type: 'string' },
+      },
     })
   } catch (error) {
     throw new UsageError(`${(error as Error).message}\n${USAGE}`)
@@ -78,7 +84,9 @@ function properties(args: readonly string[]): Answer {
   return answer(() =>
     propertiesJson({
       refrigerant: parseRefrigerant(name),
-      ...(values.temperature === undefined ? {} : { temperature: parseQuantity(values.temperature, 'temperature') }),
+      ...(values.temperature === undefined
+        ? {}
+        : { temperature: parseQuantity(values.temperature, 'temperature') }),
       ...(values.pressure === undefined ? {} : { pressure: parseQuantity(values.pressure, 'pressure') }),
       ...(values.elevation === undefined ? {} : { elevation: parseQuantity(values.elevation, 'length') }),
     }),
@@ -88,7 +96,12 @@ function properties(args: readonly string[]): Answer {
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
   diagnose: onFile((job) => diagnosisJson(diagnoseJob(job))),
   plan: onFile((job) => planJson(planRepair(job, faultToRepair(job)))),
-  validate: onFile((job) => ({ valid: true, format: job.format, version: job.version, readingSets: job.readingSets.length })),
+  validate: onFile((job) => ({
+    valid: true,
+    format: job.format,
+    version: job.version,
+    readingSets: job.readingSets.length,
+  })),
   properties,
 }
 

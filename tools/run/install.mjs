@@ -47,7 +47,9 @@ export function ensureChromium() {
   apt('update')
   const code = apt('install', '-y', '--no-install-recommends', 'chromium')
   if (code !== 0 || !existsSync(CHROMIUM_PATH)) {
-    console.error('Chromium could not be installed. Install the Debian package "chromium" as root, or set CHROMIUM_PATH.')
+    console.error(
+      'Chromium could not be installed. Install the Debian package "chromium" as root, or set CHROMIUM_PATH.',
+    )
     process.exit(1)
   }
 }

@@ -37,7 +37,12 @@ const STEPS = [
   { title: 'lint, format and import rules', args: ['npm', 'run', '-s', 'lint'] },
   { title: 'unit tests', args: ['npx', 'jest', '--json', `--outputFile=${jestReport}`], count: countJest },
   { title: 'build', args: ['npx', 'next', 'build'] },
-  { title: 'browser tests', args: ['npx', 'playwright', 'test'], env: { E2E_REPORT: e2eReport }, count: countE2e },
+  {
+    title: 'browser tests',
+    args: ['npx', 'playwright', 'test'],
+    env: { E2E_REPORT: e2eReport },
+    count: countE2e,
+  },
 ]
 
 ensurePackages()

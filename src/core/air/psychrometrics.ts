@@ -18,7 +18,10 @@ const WATER_GAS_CONSTANT = 461.52
  */
 export function relativeHumidity(dryBulb: number, wetBulb: number, atmosphere: number): number {
   if (wetBulb > dryBulb) {
-    throw new OrzoError('out-of-range', 'The wet bulb is above the dry bulb: swap or repeat the two readings.')
+    throw new OrzoError(
+      'out-of-range',
+      'The wet bulb is above the dry bulb: swap or repeat the two readings.',
+    )
   }
   const share = psychrolib.GetRelHumFromTWetBulb(dryBulb - ZERO_CELSIUS, wetBulb - ZERO_CELSIUS, atmosphere)
   return Math.min(Math.max(share, 0), 1)

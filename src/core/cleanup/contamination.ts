@@ -1,7 +1,15 @@
 import type { CleanupRecord } from './record'
 
 /** Clean-up classes of handbook 06. */
-export const CONTAMINATION_CLASSES = ['clean', 'debris', 'mild-acid', 'burnout', 'wet', 'wet-acid', 'waxed'] as const
+export const CONTAMINATION_CLASSES = [
+  'clean',
+  'debris',
+  'mild-acid',
+  'burnout',
+  'wet',
+  'wet-acid',
+  'waxed',
+] as const
 export type ContaminationClass = (typeof CONTAMINATION_CLASSES)[number]
 
 export const CLASS_LABELS: Readonly<Record<ContaminationClass, string>> = {
@@ -16,7 +24,11 @@ export const CLASS_LABELS: Readonly<Record<ContaminationClass, string>> = {
 
 type Kind = 'mild' | 'strong' | 'wet' | 'debris' | 'wax' | 'note'
 
-type Sign = { readonly kind: Kind; readonly sentence: string; readonly seen: (record: CleanupRecord) => boolean }
+type Sign = {
+  readonly kind: Kind
+  readonly sentence: string
+  readonly seen: (record: CleanupRecord) => boolean
+}
 
 /** [practice] handbook 11: open for more than a day counts as wet. */
 const HOURS_OPEN_WET = 24
@@ -48,7 +60,11 @@ const SIGNS: readonly Sign[] = [
     sentence: 'The acid test is weak.',
     seen: ({ observations }) => observations.acidTest === 'weak',
   },
-  { kind: 'mild', sentence: 'The oil is dark.', seen: ({ observations }) => observations.oilAppearance === 'dark' },
+  {
+    kind: 'mild',
+    sentence: 'The oil is dark.',
+    seen: ({ observations }) => observations.oilAppearance === 'dark',
+  },
   {
     kind: 'mild',
     sentence: 'This circuit had a burnout before, and no acid test shows it clean.',
@@ -59,7 +75,11 @@ const SIGNS: readonly Sign[] = [
     sentence: 'The moisture indicator reads wet.',
     seen: ({ observations }) => observations.moistureIndicator === 'wet',
   },
-  { kind: 'wet', sentence: 'The oil is milky.', seen: ({ observations }) => observations.oilAppearance === 'milky' },
+  {
+    kind: 'wet',
+    sentence: 'The oil is milky.',
+    seen: ({ observations }) => observations.oilAppearance === 'milky',
+  },
   {
     kind: 'wet',
     sentence: 'Copper plating shows moisture over a long time.',
@@ -108,14 +128,20 @@ const SIGNS: readonly Sign[] = [
   {
     kind: 'note',
     sentence: 'The acid test is negative; by a refrigerant strip that is weak evidence: test the oil.',
-    seen: ({ observations }) => observations.acidTest === 'negative' && observations.acidTestKind === 'refrigerant-strip',
+    seen: ({ observations }) =>
+      observations.acidTest === 'negative' && observations.acidTestKind === 'refrigerant-strip',
   },
   {
     kind: 'note',
     sentence: 'The acid test is negative.',
-    seen: ({ observations }) => observations.acidTest === 'negative' && observations.acidTestKind !== 'refrigerant-strip',
+    seen: ({ observations }) =>
+      observations.acidTest === 'negative' && observations.acidTestKind !== 'refrigerant-strip',
   },
-  { kind: 'note', sentence: 'The oil is clear.', seen: ({ observations }) => observations.oilAppearance === 'clear' },
+  {
+    kind: 'note',
+    sentence: 'The oil is clear.',
+    seen: ({ observations }) => observations.oilAppearance === 'clear',
+  },
   {
     kind: 'note',
     sentence: 'No acid test is on record: test the oil before the dryer is bought.',
@@ -147,26 +173,35 @@ const ADDED: readonly (readonly [ContaminationClass, Kind])[] = [
   ['mild-acid', 'mild'],
   ['waxed', 'wax'],
 ]
-const COVERS: Partial<Record<ContaminationClass, readonly ContaminationClass[]>> = { burnout: ['mild-acid'], 'wet-acid': ['mild-acid'] }
+const COVERS: Partial<Record<ContaminationClass, readonly ContaminationClass[]>> = {
+  burnout: ['mild-acid'],
+  'wet-acid': ['mild-acid'],
+}
 
 /** The clean-up class of a circuit, from everything on record. */
 export function classify(record: CleanupRecord): Contamination {
   const found = SIGNS.filter((sign) => sign.seen(record))
   const has = (kind: Kind) => found.some((sign) => sign.kind === kind)
   const first = CLASS_RULES.find(([, rule]) => rule(has))?.[0] ?? 'clean'
-  const also = ADDED.filter(([name, kind]) => has(kind) && name !== first && !COVERS[first]?.includes(name)).map(([name]) => name)
+  const also = ADDED.filter(
+    ([name, kind]) => has(kind) && name !== first && !COVERS[first]?.includes(name),
+  ).map(([name]) => name)
   return { class: first, also, evidence: found.map((sign) => sign.sentence) }
 }
 
 /** All classes whose work applies. */
-export const classesOf = ({ class: first, also }: Contamination): readonly ContaminationClass[] => [first, ...also]
+export const classesOf = ({ class: first, also }: Contamination): readonly ContaminationClass[] => [
+  first,
+  ...also,
+]
 
 /** Whether acid is to be dealt with. */
 export const isAcid = (contamination: Contamination): boolean =>
   classesOf(contamination).some((name) => name === 'mild-acid' || name === 'burnout' || name === 'wet-acid')
 
 /** Whether strong acid is to be dealt with. */
-export const isBurnout = (contamination: Contamination): boolean => classesOf(contamination).includes('burnout')
+export const isBurnout = (contamination: Contamination): boolean =>
+  classesOf(contamination).includes('burnout')
 
 /** Whether water is to be dealt with. */
 export const isWet = (contamination: Contamination): boolean =>

@@ -4,7 +4,13 @@ import { saturatedState } from '../refrigerants/saturation'
 import { hasReversingValve } from '../job/reversing'
 import type { CircuitSize } from './circuitSize'
 import { type Contamination, isAcid, isBurnout, isWet } from './contamination'
-import { DRYER_CATALOGUE, type DryerCore, type DryerModel, type DryerPlace, HIGH_ACID_WATER_SHARE } from './dryerCatalogue'
+import {
+  DRYER_CATALOGUE,
+  type DryerCore,
+  type DryerModel,
+  type DryerPlace,
+  HIGH_ACID_WATER_SHARE,
+} from './dryerCatalogue'
 
 export type DryerChoice = {
   readonly place: DryerPlace
@@ -82,13 +88,17 @@ const RULES: readonly Rule[] = [
   {
     applies: 'liquid',
     refuse: (dryer, { unit }) =>
-      !liquidLineReverses(unit) && dryer.flow === 'bi-flow' ? 'bi-flow is not needed: this line flows one way' : undefined,
+      !liquidLineReverses(unit) && dryer.flow === 'bi-flow'
+        ? 'bi-flow is not needed: this line flows one way'
+        : undefined,
   },
   {
     applies: 'both',
     refuse: (dryer, { unit, size }) => {
       const tons = dryer.tons * flowFactor(unit)
-      return tons < size.tons ? `${tons.toFixed(1)} tons at its drop limit, ${size.tons} are needed` : undefined
+      return tons < size.tons
+        ? `${tons.toFixed(1)} tons at its drop limit, ${size.tons} are needed`
+        : undefined
     },
   },
   {
@@ -119,7 +129,9 @@ const stepsUp = ({ contamination }: DryerNeed) =>
   contamination.class === 'clean' ? 0 : isWet(contamination) || isBurnout(contamination) ? 2 : 1
 
 const reasonsAgainst = (dryer: DryerModel, need: DryerNeed): string[] =>
-  RULES.filter((rule) => rule.applies === 'both' || rule.applies === dryer.place).flatMap((rule) => rule.refuse(dryer, need) ?? [])
+  RULES.filter((rule) => rule.applies === 'both' || rule.applies === dryer.place).flatMap(
+    (rule) => rule.refuse(dryer, need) ?? [],
+  )
 
 function reasonsFor(dryer: DryerModel, need: DryerNeed, steps: number): string[] {
   const { unit, size, contamination } = need
@@ -127,11 +139,21 @@ function reasonsFor(dryer: DryerModel, need: DryerNeed, steps: number): string[]
   const suction = dryer.place === 'suction'
   return [
     `${tons} tons on ${unit.refrigerant} at its drop limit, ${size.tons} needed`,
-    ...(suction ? [] : [`${(usableWater(dryer, unit) * 1000).toFixed(1)} g usable water for ${(need.water * 1000).toFixed(1)} g left after sweeps and oil`]),
-    ...(steps > 0 && !suction ? [`${steps} size${steps > 1 ? 's' : ''} up for the class "${contamination.class}"`] : []),
+    ...(suction
+      ? []
+      : [
+          `${(usableWater(dryer, unit) * 1000).toFixed(1)} g usable water for ${(need.water * 1000).toFixed(1)} g left after sweeps and oil`,
+        ]),
+    ...(steps > 0 && !suction
+      ? [`${steps} size${steps > 1 ? 's' : ''} up for the class "${contamination.class}"`]
+      : []),
     ...(dryer.flow === 'bi-flow' ? ['bi-flow, because the line reverses with the mode'] : ['mind the arrow']),
-    ...(suction && hasReversingValve(unit) ? ['between reversing valve and compressor, never in the line that becomes discharge'] : []),
-    ...(suction ? ['access valves on both sides for its drop; take it out when the acid test is negative'] : ['every opening of the circuit gets a new liquid dryer']),
+    ...(suction && hasReversingValve(unit)
+      ? ['between reversing valve and compressor, never in the line that becomes discharge']
+      : []),
+    ...(suction
+      ? ['access valves on both sides for its drop; take it out when the acid test is negative']
+      : ['every opening of the circuit gets a new liquid dryer']),
     ...(isFlammable(unit.refrigerant) ? ['flammable refrigerant: cut it out, never unsweat'] : []),
   ]
 }
@@ -155,7 +177,7 @@ function choose(place: DryerPlace, need: DryerNeed): DryerChoice {
     chosen,
     reasons: chosen
       ? reasonsFor(chosen, need, steps)
-      : ['no generic size fits alone: use two in parallel, or the maker\'s replaceable-core shell'],
+      : ["no generic size fits alone: use two in parallel, or the maker's replaceable-core shell"],
     refused: judged.filter(({ reasons }) => reasons.length > 0),
     extraCharge: chosen ? extraCharge(chosen, need.unit) : 0,
   }

@@ -14,7 +14,10 @@ export type CleanupRecord = {
 
 /** Gathers the record of a job; a later set's observation replaces an earlier one. */
 export function cleanupRecord(job: Job, fault?: string): CleanupRecord {
-  const observations: Observations = Object.assign({}, ...job.readingSets.map((set) => set.observations ?? {}))
+  const observations: Observations = Object.assign(
+    {},
+    ...job.readingSets.map((set) => set.observations ?? {}),
+  )
   return {
     unit: job.unit,
     observations,

@@ -58,7 +58,8 @@ function oilState({ observations }: CleanupRecord, wet: boolean): keyof (typeof 
 }
 
 function freeWater({ observations }: CleanupRecord): number {
-  if (observations.openConditions === 'rain' && (observations.hoursOpenToAir ?? 0) >= 1) return FREE_WATER_IN_RAIN
+  if (observations.openConditions === 'rain' && (observations.hoursOpenToAir ?? 0) >= 1)
+    return FREE_WATER_IN_RAIN
   return observations.warmValveResponse === 'flow-returned' ? FREE_WATER : 0
 }
 
@@ -69,7 +70,10 @@ function sourcesOf(record: CleanupRecord, size: CircuitSize, wet: boolean): Wate
   const state = oilState(record, wet)
   return [
     line(`air that entered, ${exchanges.toFixed(2)} fillings`, air),
-    line(`water in the ${size.oil} oil, ${OIL_PPM[size.oil][state]} ppm`, size.oilMass * OIL_PPM[size.oil][state] * 1e-6),
+    line(
+      `water in the ${size.oil} oil, ${OIL_PPM[size.oil][state]} ppm`,
+      size.oilMass * OIL_PPM[size.oil][state] * 1e-6,
+    ),
     line('free water', freeWater(record)),
   ].filter(({ kg }) => kg > 0)
 }
@@ -78,7 +82,12 @@ function sourcesOf(record: CleanupRecord, size: CircuitSize, wet: boolean): Wate
  * Grams in against grams out (handbook 06). A sweep takes vapour only, at most volume x saturated
  * vapour density; what is left must fit the dryer.
  */
-export function waterLedger(record: CleanupRecord, contamination: Contamination, size: CircuitSize, oilChanges: number): WaterLedger {
+export function waterLedger(
+  record: CleanupRecord,
+  contamination: Contamination,
+  size: CircuitSize,
+  oilChanges: number,
+): WaterLedger {
   const wet = isWet(contamination)
   const sources = sourcesOf(record, size, wet)
   const total = sources.reduce((sum, { kg }) => sum + kg, 0)
@@ -91,9 +100,25 @@ export function waterLedger(record: CleanupRecord, contamination: Contamination,
   const bySweeps = Math.max(Math.min(vapour, total - byOil - boiled), 0)
   const sinks = [
     ...(oilChanges > 0 ? [line(`${oilChanges} oil change${oilChanges > 1 ? 's' : ''}`, byOil)] : []),
-    ...(boiled > 0 ? [line(`free water boiled off in a warm vacuum, about ${Math.ceil(boiled / BOIL_RATE / 60)} min`, boiled)] : []),
+    ...(boiled > 0
+      ? [
+          line(
+            `free water boiled off in a warm vacuum, about ${Math.ceil(boiled / BOIL_RATE / 60)} min`,
+            boiled,
+          ),
+        ]
+      : []),
     line(`${sweeps} nitrogen sweep${sweeps > 1 ? 's' : ''}, vapour only`, bySweeps),
   ]
   const removed = byOil + boiled + bySweeps
-  return { sources, sinks, total, removed, remainder: Math.max(total - removed, 0), error, sweeps, oilChanges }
+  return {
+    sources,
+    sinks,
+    total,
+    removed,
+    remainder: Math.max(total - removed, 0),
+    error,
+    sweeps,
+    oilChanges,
+  }
 }

@@ -12,4 +12,5 @@ function fits(unit: UnitPlate, applies: Applies): boolean {
 }
 
 /** Faults that this unit can have. */
-export const faultsOf = (unit: UnitPlate): FaultId[] => FAULT_IDS.filter((id) => fits(unit, faultRow(id).applies ?? {}))
+export const faultsOf = (unit: UnitPlate): FaultId[] =>
+  FAULT_IDS.filter((id) => fits(unit, faultRow(id).applies ?? {}))

@@ -17,7 +17,11 @@ export const CHECKS = {
   suctionPressure: { label: 'Read suction pressure', minutes: 3, feature: 'evaporatingMean' },
   liquidPressure: { label: 'Read liquid pressure', minutes: 3, feature: 'condensingMean' },
   superheat: { label: 'Clamp the suction line at the compressor', minutes: 2, feature: 'superheat' },
-  evaporatorSuperheat: { label: 'Clamp the evaporator outlet at the bulb', minutes: 6, feature: 'evaporatorSuperheat' },
+  evaporatorSuperheat: {
+    label: 'Clamp the evaporator outlet at the bulb',
+    minutes: 6,
+    feature: 'evaporatorSuperheat',
+  },
   subcooling: { label: 'Clamp the liquid line at the condenser', minutes: 2, feature: 'subcooling' },
   temperatureSplit: { label: 'Take return and supply air', minutes: 5, feature: 'temperatureSplit' },
   compressorAmps: { label: 'Clamp the compressor lead', minutes: 4, caution: LIVE, feature: 'ampsShare' },
@@ -27,10 +31,22 @@ export const CHECKS = {
     caution: 'The discharge line burns: gloves.',
     feature: 'dischargeLineTemp',
   },
-  liquidLineDrop: { label: 'Walk the liquid line: clamp at the metering device', minutes: 6, feature: 'liquidLineDrop' },
+  liquidLineDrop: {
+    label: 'Walk the liquid line: clamp at the metering device',
+    minutes: 6,
+    feature: 'liquidLineDrop',
+  },
   dryerDrop: { label: 'Clamp both sides of the dryer', minutes: 3, feature: 'dryerDrop' },
-  reversingValveRise: { label: 'Clamp both suction ports of the reversing valve', minutes: 4, feature: 'reversingValveRise' },
-  standingOverAmbient: { label: 'Stop, let it equalise, compare standing pressure with outdoor air', minutes: 25, feature: 'standingOverAmbient' },
+  reversingValveRise: {
+    label: 'Clamp both suction ports of the reversing valve',
+    minutes: 4,
+    feature: 'reversingValveRise',
+  },
+  standingOverAmbient: {
+    label: 'Stop, let it equalise, compare standing pressure with outdoor air',
+    minutes: 25,
+    feature: 'standingOverAmbient',
+  },
   waterRise: { label: 'Take water in and out', minutes: 4, feature: 'waterRise' },
   frostPattern: { label: 'See where frost or sweat begins', minutes: 3, observation: 'frostPattern' },
   sightGlass: { label: 'Look into the sight glass', minutes: 1, observation: 'sightGlass' },
@@ -39,7 +55,11 @@ export const CHECKS = {
   indoorFan: { label: 'See that the indoor fan runs and air moves', minutes: 2, observation: 'indoorFan' },
   outdoorFan: { label: 'See that the outdoor fan runs', minutes: 1, observation: 'outdoorFan' },
   bulbState: { label: 'Feel the bulb: tight, insulated, in place', minutes: 8, observation: 'bulbState' },
-  bulbWarmResponse: { label: 'Warm the bulb in the hand and watch suction', minutes: 10, observation: 'bulbWarmResponse' },
+  bulbWarmResponse: {
+    label: 'Warm the bulb in the hand and watch suction',
+    minutes: 10,
+    observation: 'bulbWarmResponse',
+  },
   warmValveResponse: {
     label: 'Pour hot water over the valve and watch suction',
     minutes: 10,
@@ -47,11 +67,16 @@ export const CHECKS = {
     observation: 'warmValveResponse',
   },
   reliefNoise: { label: 'Listen for a hiss inside the compressor', minutes: 1, observation: 'reliefNoise' },
-  reversingValveNoise: { label: 'Listen at the reversing valve', minutes: 2, observation: 'reversingValveNoise' },
+  reversingValveNoise: {
+    label: 'Listen at the reversing valve',
+    minutes: 2,
+    observation: 'reversingValveNoise',
+  },
   pumpDownTest: {
     label: 'Pump-down test with the liquid valve shut',
     minutes: 10,
-    caution: "Within the maker's minimum suction: a scroll must not be pulled deep; never with a suspected low-side leak.",
+    caution:
+      "Within the maker's minimum suction: a scroll must not be pulled deep; never with a suspected low-side leak.",
     observation: 'pumpDownTest',
   },
 } as const satisfies Record<string, CheckRow>
@@ -61,4 +86,3 @@ export const CHECK_IDS = Object.keys(CHECKS) as CheckId[]
 
 /** The row seen without its literal types. */
 export const checkRow = (id: CheckId): CheckRow => CHECKS[id]
-

@@ -57,7 +57,12 @@ const GATE_PROBABILITY = 0.1
 
 const isRunning = (snapshot: Snapshot) => (snapshot.observations.compressorState ?? 'running') === 'running'
 
-function judge(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: Targets): { [K in FeatureKey]?: Judged } {
+function judge(
+  unit: UnitPlate,
+  snapshot: Snapshot,
+  derived: Derived,
+  targets: Targets,
+): { [K in FeatureKey]?: Judged } {
   const out: { [K in FeatureKey]?: Judged } = {}
   for (const key of FEATURE_KEYS) {
     const target = targets[key]
@@ -75,7 +80,13 @@ function toFeature({ measured, target }: Judged): FeatureValue {
   }
 }
 
-function evidenceOf(logs: ItemLogs, self: Ranked, items: readonly Item[], judged: Diagnosis['judged'], display: Display): Evidence[] {
+function evidenceOf(
+  logs: ItemLogs,
+  self: Ranked,
+  items: readonly Item[],
+  judged: Diagnosis['judged'],
+  display: Display,
+): Evidence[] {
   return contributions(logs, self, items)
     .filter(({ weight }) => Math.abs(weight) >= LEAST_WEIGHT)
     .map(({ item, weight }) => {
@@ -83,7 +94,10 @@ function evidenceOf(logs: ItemLogs, self: Ranked, items: readonly Item[], judged
       const sentence =
         item.type === 'feature' && found
           ? featureSentence(item.key, found.measured, found.target, display)
-          : observationSentence(item.key as Parameters<typeof observationSentence>[0], item.type === 'observation' ? item.word : '')
+          : observationSentence(
+              item.key as Parameters<typeof observationSentence>[0],
+              item.type === 'observation' ? item.word : '',
+            )
       return { key: item.key, direction: weight > 0 ? 'for' : 'against', weight, sentence }
     })
 }
@@ -98,7 +112,8 @@ function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot): Flag[] {
     flags.push({
       id: 'compressor-not-running',
       keys: [],
-      sentence: 'The compressor does not run: running readings are left out. Lock out, prove dead, and check supply, contactor and windings first.',
+      sentence:
+        'The compressor does not run: running readings are left out. Lock out, prove dead, and check supply, contactor and windings first.',
     })
   }
   return flags
@@ -107,7 +122,10 @@ function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot): Flag[] {
 /** Parts that the leading suspects would have condemned. */
 function gatesOf(suspects: readonly Suspect[], record: Parameters<typeof judgeGate>[1]): Gate[] {
   const parts = suspects
-    .filter(({ fault, probability }) => probability >= GATE_PROBABILITY && fault !== 'healthy' && fault !== 'unlisted')
+    .filter(
+      ({ fault, probability }) =>
+        probability >= GATE_PROBABILITY && fault !== 'healthy' && fault !== 'unlisted',
+    )
     .map(({ fault }) => faultRow(fault as Exclude<SuspectId, 'healthy' | 'unlisted'>).part)
   return [...new Set(parts)].flatMap((part) => judgeGate(part, record) ?? [])
 }

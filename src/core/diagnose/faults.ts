@@ -51,7 +51,12 @@ const ELSEWHERE_SOUND: Signature = {
   suctionDryerDrop: '0',
 }
 
-const FROST_AT_VALVE = { 'metering-device': 3, 'distributor-tubes': 6, none: 0.5, 'suction-to-compressor': 0.1 } as const
+const FROST_AT_VALVE = {
+  'metering-device': 3,
+  'distributor-tubes': 6,
+  none: 0.5,
+  'suction-to-compressor': 0.1,
+} as const
 const FROST_BACK = { 'suction-to-compressor': 8, accumulator: 5, 'metering-device': 0.3, none: 0.5 } as const
 
 /**
@@ -256,7 +261,10 @@ export const FAULTS = {
       ampsShare: '0',
       dischargeLineTemp: '0',
     },
-    observations: { bulbWarmResponse: { opens: 3, none: 0.2 }, frostPattern: { none: 1.3, 'distributor-tubes': 0.7 } },
+    observations: {
+      bulbWarmResponse: { opens: 3, none: 0.2 },
+      frostPattern: { none: 1.3, 'distributor-tubes': 0.7 },
+    },
     tell: 'answers to the stem',
   },
   'moisture-freeze-at-valve': {
@@ -320,7 +328,9 @@ export const FAULTS = {
     prior: 5,
     applies: { metering: ['fixed-orifice'] },
     signature: { ...STARVED, condensingMean: '-' },
-    observations: { frostPattern: { 'metering-device': 10, 'distributor-tubes': 3, none: 0.4, 'after-dryer': 0.3 } },
+    observations: {
+      frostPattern: { 'metering-device': 10, 'distributor-tubes': 3, none: 0.4, 'after-dryer': 0.3 },
+    },
     tell: 'frost at the orifice; several at once in a header with one orifice per tube',
   },
   'fixed-orifice-oversized': {
@@ -464,7 +474,10 @@ export const FAULTS = {
       ampsShare: '*',
       dischargeLineTemp: '+',
     },
-    observations: { reliefNoise: { yes: 12, no: 0.3 }, pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.2 } },
+    observations: {
+      reliefNoise: { yes: 12, no: 0.3 },
+      pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.2 },
+    },
     tell: 'hiss inside, pressures close together, after a high-pressure event',
   },
   'reversing-valve-leaking-through': {

@@ -74,7 +74,10 @@ export const GATES: { readonly [K in Part]?: readonly GateItem[] } = {
     {
       id: 'bulb',
       label: 'Bulb located, tight and insulated',
-      onRecord: ({ observations }) => observations.bulbState !== undefined && observations.bulbState !== 'loose' && observations.bulbState !== 'uninsulated',
+      onRecord: ({ observations }) =>
+        observations.bulbState !== undefined &&
+        observations.bulbState !== 'loose' &&
+        observations.bulbState !== 'uninsulated',
       applies: isTxv,
     },
     {
@@ -103,7 +106,8 @@ export const GATES: { readonly [K in Part]?: readonly GateItem[] } = {
     {
       id: 'reversing-valve',
       label: 'Reversing valve temperatures ruled out',
-      onRecord: ({ derived, targets }) => ruledOut(derived.reversingValveRise?.value, targets.reversingValveRise),
+      onRecord: ({ derived, targets }) =>
+        ruledOut(derived.reversingValveRise?.value, targets.reversingValveRise),
       applies: hasReversingValve,
     },
     {
@@ -122,12 +126,15 @@ export const GATES: { readonly [K in Part]?: readonly GateItem[] } = {
       id: 'four-ports',
       label: 'Temperatures on all four ports after 10 minutes or more in one mode',
       onRecord: ({ at: { values } }) =>
-        [values.rvDischargeTemp, values.rvHotOutTemp, values.rvSuctionInTemp, values.rvSuctionOutTemp].every(Boolean),
+        [values.rvDischargeTemp, values.rvHotOutTemp, values.rvSuctionInTemp, values.rvSuctionOutTemp].every(
+          Boolean,
+        ),
     },
     {
       id: 'coil',
       label: 'Control voltage measured at the coil, connected (21-27 V)',
-      onRecord: ({ at: { values } }) => (values.solenoidVolts?.value ?? 0) >= 21 && (values.solenoidVolts?.value ?? 0) <= 27,
+      onRecord: ({ at: { values } }) =>
+        (values.solenoidVolts?.value ?? 0) >= 21 && (values.solenoidVolts?.value ?? 0) <= 27,
     },
     chargeAdequate,
   ],

@@ -27,7 +27,10 @@ const EITHER_WAY_SPREAD = 3.5
 const BLANK_SPREAD = 2.5
 
 function onCurve(curve: Curve, severity: number): number {
-  const above = Math.max(curve.findIndex(([s]) => s >= severity), 1)
+  const above = Math.max(
+    curve.findIndex(([s]) => s >= severity),
+    1,
+  )
   const [s0, y0] = curve[above - 1] ?? [0, 0]
   const [s1, y1] = curve[above] ?? [1, 0]
   return y0 + ((severity - s0) / (s1 - s0)) * (y1 - y0)
@@ -55,7 +58,12 @@ export type Expected = {
 }
 
 /** What a suspect expects of a feature at a severity. */
-export function expectation(suspect: SuspectId, signature: Signature | undefined, key: FeatureKey, severity: number): Expected {
+export function expectation(
+  suspect: SuspectId,
+  signature: Signature | undefined,
+  key: FeatureKey,
+  severity: number,
+): Expected {
   if (suspect === 'healthy') return { centre: 0, spread: SOUND_SPREAD, sound: true }
   if (suspect === 'unlisted') return { centre: 0, spread: EITHER_WAY_SPREAD }
   const cell = signature?.[key]
@@ -150,7 +158,10 @@ export type Item =
   | { readonly type: 'observation'; readonly key: ObservationKey; readonly word: string }
 
 /** The evidence of a set, as items in a fixed order. */
-export function itemsOf(features: { readonly [K in FeatureKey]?: FeatureValue }, observations: Observations): Item[] {
+export function itemsOf(
+  features: { readonly [K in FeatureKey]?: FeatureValue },
+  observations: Observations,
+): Item[] {
   const measured = FEATURE_KEYS.flatMap((key): Item[] => {
     const value = features[key]
     return value ? [{ type: 'feature', key, value }] : []
@@ -166,7 +177,9 @@ export function itemsOf(features: { readonly [K in FeatureKey]?: FeatureValue },
 export function logItem(item: Item, suspect: SuspectId, signature: Signature | undefined): number[] {
   const severities = signature ? SEVERITIES : [0]
   if (item.type === 'feature') {
-    return severities.map((severity) => logFeature(item.value, expectation(suspect, signature, item.key, severity)))
+    return severities.map((severity) =>
+      logFeature(item.value, expectation(suspect, signature, item.key, severity)),
+    )
   }
   const chances = observationChances(suspect, item.key)
   return severities.map((_severity, i) => Math.log(chances[i]?.[item.word] as number))

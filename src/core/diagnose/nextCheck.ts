@@ -65,7 +65,10 @@ const nameOf = (deviation: number) =>
 
 /** Chance of each trial deviation under each suspect, over its severities as believed now. */
 function featureOutcomes(key: FeatureKey, ranked: readonly Ranked[], unit: UnitPlate): Outcome[] {
-  const rows = ranked.map(({ suspect, severityShares }) => ({ chances: chancesOf(suspect, key, unit), severityShares }))
+  const rows = ranked.map(({ suspect, severityShares }) => ({
+    chances: chancesOf(suspect, key, unit),
+    severityShares,
+  }))
   return TRIALS.map((deviation, trial) => ({
     name: nameOf(deviation),
     shares: rows.map(({ chances, severityShares }) =>
@@ -75,7 +78,10 @@ function featureOutcomes(key: FeatureKey, ranked: readonly Ranked[], unit: UnitP
 }
 
 function observationOutcomes(key: ObservationKey, ranked: readonly Ranked[]): Outcome[] {
-  const rows = ranked.map(({ suspect, severityShares }) => ({ chances: observationChances(suspect, key), severityShares }))
+  const rows = ranked.map(({ suspect, severityShares }) => ({
+    chances: observationChances(suspect, key),
+    severityShares,
+  }))
   return observationRow(key).values.map((word) => ({
     name: word,
     shares: rows.map(({ chances, severityShares }) =>
@@ -97,7 +103,11 @@ function information(outcomes: readonly Outcome[], weights: readonly number[]): 
 }
 
 /** Outcomes of one name put together, with the suspect that would lead. */
-function splitsOf(outcomes: readonly Outcome[], ranked: readonly Ranked[], weights: readonly number[]): Split[] {
+function splitsOf(
+  outcomes: readonly Outcome[],
+  ranked: readonly Ranked[],
+  weights: readonly number[],
+): Split[] {
   const names = [...new Set(outcomes.map((outcome) => outcome.name))]
   return names
     .map((name) => {
@@ -106,7 +116,12 @@ function splitsOf(outcomes: readonly Outcome[], ranked: readonly Ranked[], weigh
       )
       const chance = joint.reduce((a, b) => a + b, 0)
       const best = joint.indexOf(Math.max(...joint))
-      return { outcome: name, chance, leads: ranked[best]?.suspect ?? 'unlisted', probability: (joint[best] ?? 0) / chance }
+      return {
+        outcome: name,
+        chance,
+        leads: ranked[best]?.suspect ?? 'unlisted',
+        probability: (joint[best] ?? 0) / chance,
+      }
     })
     .sort((a, b) => b.chance - a.chance)
 }

@@ -11,7 +11,10 @@ const SHOW: Record<FeatureKind, { value: Show; gap: Show }> = {
   temperature: { value: showTemperature, gap: showDifference },
   temperatureDifference: { value: showDifference, gap: showDifference },
   pressureDifference: { value: showPressureDrop, gap: showPressureDrop },
-  share: { value: (share) => `${showShare(share)} of rated load`, gap: (share) => `${showShare(share)} of rated load` },
+  share: {
+    value: (share) => `${showShare(share)} of rated load`,
+    gap: (share) => `${showShare(share)} of rated load`,
+  },
 }
 
 /** Verdict on a value against its band. */
@@ -25,7 +28,12 @@ export function verdict(measured: Measured, target: Target): Verdict {
 }
 
 /** "Subcooling 35 F is 25 F above the 10 F target: liquid is piling up ahead of something." */
-export function featureSentence(key: FeatureKey, measured: Measured, target: Target, display: Display): string {
+export function featureSentence(
+  key: FeatureKey,
+  measured: Measured,
+  target: Target,
+  display: Display,
+): string {
   const { label, kind, high, low } = featureRow(key)
   const { value, gap } = SHOW[kind]
   const result = verdict(measured, target)

@@ -6,12 +6,17 @@ import { differenceFromKelvin, fromKelvin } from '../units/convert'
 const round = (value: number, digits = 4) => Number(value.toFixed(digits))
 
 /** Derived values as the door prints them: F, psi, plain ratios and shares. */
-function shownDerived(key: DerivedKey, { value, error }: Measured): { value: number; error: number; unit: string } {
+function shownDerived(
+  key: DerivedKey,
+  { value, error }: Measured,
+): { value: number; error: number; unit: string } {
   const { kind } = derivedRow(key)
   const degrees = (kelvin: number) => round(differenceFromKelvin(kelvin, 'F'), 2)
-  if (kind === 'temperature') return { value: round(fromKelvin(value, 'F'), 2), error: degrees(error), unit: 'F' }
+  if (kind === 'temperature')
+    return { value: round(fromKelvin(value, 'F'), 2), error: degrees(error), unit: 'F' }
   if (kind === 'temperatureDifference') return { value: degrees(value), error: degrees(error), unit: 'F' }
-  if (kind === 'pressureDifference') return { value: round(value / 6894.757293168, 3), error: round(error / 6894.757293168, 3), unit: 'psi' }
+  if (kind === 'pressureDifference')
+    return { value: round(value / 6894.757293168, 3), error: round(error / 6894.757293168, 3), unit: 'psi' }
   return { value: round(value), error: round(error), unit: '1' }
 }
 
@@ -35,7 +40,11 @@ export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
       gain: round(gain),
       ...(caution ? { caution } : {}),
       taps,
-      splits: splits.map((split) => ({ ...split, chance: round(split.chance), probability: round(split.probability) })),
+      splits: splits.map((split) => ({
+        ...split,
+        chance: round(split.chance),
+        probability: round(split.probability),
+      })),
     })),
     gates: diagnosis.gates.map(({ part, met, missing }) => ({ part, met, missing })),
   }

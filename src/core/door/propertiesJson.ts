@@ -1,6 +1,11 @@
 import type { RefrigerantName } from '../refrigerants/catalogue'
 import { refrigerantRow } from '../refrigerants/catalogue'
-import { saturatedState, type SaturationLine, saturationPressure, saturationTemperature } from '../refrigerants/saturation'
+import {
+  saturatedState,
+  type SaturationLine,
+  saturationPressure,
+  saturationTemperature,
+} from '../refrigerants/saturation'
 import { localAtmosphere } from '../units/atmosphere'
 import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '../units/convert'
 import type { PressureUnit, Quantity, TemperatureUnit } from '../units/units'
@@ -14,7 +19,13 @@ export type PropertiesQuestion = {
 
 const round = (value: number, digits: number) => Number(value.toFixed(digits))
 
-function stateJson(name: RefrigerantName, line: SaturationLine, kelvin: number, pascals: number, atmosphere: number) {
+function stateJson(
+  name: RefrigerantName,
+  line: SaturationLine,
+  kelvin: number,
+  pascals: number,
+  atmosphere: number,
+) {
   const { density, enthalpy, entropy, heatCapacity } = saturatedState(name, line, kelvin)
   return {
     temperature: { F: round(fromKelvin(kelvin, 'F'), 2), C: round(fromKelvin(kelvin, 'C'), 2) },
@@ -34,7 +45,12 @@ function stateJson(name: RefrigerantName, line: SaturationLine, kelvin: number, 
  * Saturation at a temperature or at a pressure, on both lines.
  * @throws OrzoError out-of-range
  */
-export function propertiesJson({ refrigerant, temperature, pressure, elevation }: PropertiesQuestion): Record<string, unknown> {
+export function propertiesJson({
+  refrigerant,
+  temperature,
+  pressure,
+  elevation,
+}: PropertiesQuestion): Record<string, unknown> {
   const atmosphere = localAtmosphere(elevation ? toSI(elevation) : 0)
   const at = (line: SaturationLine) => {
     if (temperature) {
@@ -42,7 +58,13 @@ export function propertiesJson({ refrigerant, temperature, pressure, elevation }
       return stateJson(refrigerant, line, kelvin, saturationPressure(refrigerant, line, kelvin), atmosphere)
     }
     const pascals = toPascals(pressure as Quantity<PressureUnit>, atmosphere)
-    return stateJson(refrigerant, line, saturationTemperature(refrigerant, line, pascals), pascals, atmosphere)
+    return stateJson(
+      refrigerant,
+      line,
+      saturationTemperature(refrigerant, line, pascals),
+      pascals,
+      atmosphere,
+    )
   }
   const { safety, oils } = refrigerantRow(refrigerant)
   return {

@@ -36,7 +36,9 @@ const closingSchema = z.strictObject({
   replaced: textSchema.optional(),
   notDone: textSchema.optional(),
   note: textSchema.optional(),
-  proven: z.enum(['proven', 'not-proven-today'], { error: 'is neither proven nor not-proven-today' }).optional(),
+  proven: z
+    .enum(['proven', 'not-proven-today'], { error: 'is neither proven nor not-proven-today' })
+    .optional(),
 })
 
 /** One circuit of one unit: the document that is stored, exported and read back. Version 1. */

@@ -11,6 +11,12 @@ export type Migration = { readonly to: number; readonly change: (document: RawDo
 export const JOB_MIGRATIONS: readonly Migration[] = []
 
 /** Applies every step after the document's own version. The steps must be numbered without gaps. */
-export function migrate(document: RawDocument, from: number, steps: readonly Migration[] = JOB_MIGRATIONS): RawDocument {
-  return steps.filter((step) => step.to > from).reduce((current, step) => ({ ...step.change(current), version: step.to }), document)
+export function migrate(
+  document: RawDocument,
+  from: number,
+  steps: readonly Migration[] = JOB_MIGRATIONS,
+): RawDocument {
+  return steps
+    .filter((step) => step.to > from)
+    .reduce((current, step) => ({ ...step.change(current), version: step.to }), document)
 }

@@ -8,13 +8,21 @@ export type JobProblem = { readonly path: string; readonly message: string }
 /** Outcome of reading a document: a value, never a throw. */
 export type JobReading =
   | { readonly ok: true; readonly job: Job }
-  | { readonly ok: false; readonly code: 'too-large' | 'not-json' | 'not-a-job' | 'newer-version' | 'invalid'; readonly problems: readonly JobProblem[] }
+  | {
+      readonly ok: false
+      readonly code: 'too-large' | 'not-json' | 'not-a-job' | 'newer-version' | 'invalid'
+      readonly problems: readonly JobProblem[]
+    }
 
 /** Largest text that is read, characters; a job with years of logs stays far below. */
 export const LARGEST_JOB_TEXT = 10_000_000
 const MOST_PROBLEMS = 12
 
-const refuse = (code: Exclude<JobReading, { ok: true }>['code'], path: string, message: string): JobReading => ({
+const refuse = (
+  code: Exclude<JobReading, { ok: true }>['code'],
+  path: string,
+  message: string,
+): JobReading => ({
   ok: false,
   code,
   problems: [{ path, message }],
@@ -27,7 +35,8 @@ export function pathText(path: readonly PropertyKey[]): string {
 }
 
 function sentenceOf(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'unrecognized_keys') return `holds ${issue.keys.map((key) => `"${key}"`).join(', ')}, which Orzo does not know`
+  if (issue.code === 'unrecognized_keys')
+    return `holds ${issue.keys.map((key) => `"${key}"`).join(', ')}, which Orzo does not know`
   if (issue.code === 'invalid_type' && issue.input === undefined) return 'is missing'
   return issue.message
 }
@@ -54,7 +63,11 @@ export function readJobValue(value: unknown): JobReading {
     return refuse('not-a-job', 'version', 'is not a whole number from 1')
   }
   if (version > JOB_VERSION) {
-    return refuse('newer-version', 'version', `${version} is newer than this Orzo reads (${JOB_VERSION}): update Orzo`)
+    return refuse(
+      'newer-version',
+      'version',
+      `${version} is newer than this Orzo reads (${JOB_VERSION}): update Orzo`,
+    )
   }
   const result = jobSchema.safeParse(migrate(document, version), { reportInput: true })
   if (result.success) return { ok: true, job: result.data }
@@ -66,12 +79,17 @@ export function readJobValue(value: unknown): JobReading {
 
 /** Reads the text of a file as a job. */
 export function readJobText(text: string): JobReading {
-  if (text.length > LARGEST_JOB_TEXT) return refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
+  if (text.length > LARGEST_JOB_TEXT)
+    return refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
   let value: unknown
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''))
   } catch (error) {
-    return refuse('not-json', placeInText(text, error), 'is not JSON: the file is damaged or cut off, export it again')
+    return refuse(
+      'not-json',
+      placeInText(text, error),
+      'is not JSON: the file is damaged or cut off, export it again',
+    )
   }
   return readJobValue(value)
 }

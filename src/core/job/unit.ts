@@ -85,8 +85,6 @@ export const unitSchema = z.strictObject({
     .strictObject({ watts: positive('watts').optional(), volts: positive('volts').optional() })
     .optional(),
   accumulator: z.boolean().optional(),
-  site: z
-    .strictObject({ name: textSchema.optional(), elevation: elevationSchema.optional() })
-    .optional(),
+  site: z.strictObject({ name: textSchema.optional(), elevation: elevationSchema.optional() }).optional(),
 })
 export type UnitPlate = z.infer<typeof unitSchema>

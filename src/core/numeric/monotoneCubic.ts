@@ -23,7 +23,12 @@ export function monotoneCubic(x: readonly number[], y: readonly number[]): Monot
   const secant = Float64Array.from(width, (w, i) => (at(nodes.y, i + 1) - at(nodes.y, i)) / w)
   const last = x.length - 1
   for (let i = 1; i < last; i++) nodes.slope[i] = innerSlope(width, secant, i)
-  nodes.slope[0] = endSlope(at(width, 0), at(width, 1) || at(width, 0), at(secant, 0), secant[1] ?? at(secant, 0))
+  nodes.slope[0] = endSlope(
+    at(width, 0),
+    at(width, 1) || at(width, 0),
+    at(secant, 0),
+    secant[1] ?? at(secant, 0),
+  )
   nodes.slope[last] = endSlope(
     at(width, last - 1),
     width[last - 2] ?? at(width, last - 1),
@@ -116,5 +121,7 @@ export function invert(curve: MonotoneCubic, y: number): number {
       side = -1
     }
   }
-  throw new OrzoError('not-converged', 'The saturation curve could not be inverted: report this reading.', { y })
+  throw new OrzoError('not-converged', 'The saturation curve could not be inverted: report this reading.', {
+    y,
+  })
 }

@@ -6,10 +6,13 @@ import { logNormal, logStudentT } from './densities'
 
 describe('monotone cubic', () => {
   const increasing = fc
-    .array(fc.tuple(fc.double({ min: 0.01, max: 5, noNaN: true }), fc.double({ min: 0.01, max: 9, noNaN: true })), {
-      minLength: 3,
-      maxLength: 20,
-    })
+    .array(
+      fc.tuple(fc.double({ min: 0.01, max: 5, noNaN: true }), fc.double({ min: 0.01, max: 9, noNaN: true })),
+      {
+        minLength: 3,
+        maxLength: 20,
+      },
+    )
     .map((steps) => {
       let [x, y] = [0, 0]
       const nodes = steps.map(([dx, dy]) => [(x += dx), (y += dy)] as const)

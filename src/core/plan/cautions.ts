@@ -2,18 +2,22 @@
 export const CAUTIONS = {
   shock: 'Lock out, prove dead, discharge capacitors through a resistor.',
   live: 'Live checks only by those qualified, with gloves rated for it.',
-  brazing: 'No flame on a circuit with refrigerant in it: recover, sweep with nitrogen, ventilate. Burnt refrigerant is poison and injury comes late.',
+  brazing:
+    'No flame on a circuit with refrigerant in it: recover, sweep with nitrogen, ventilate. Burnt refrigerant is poison and injury comes late.',
   oilFire: 'Cut rather than unsweat; extinguisher and a wet rag at hand; shield insulation and wires.',
-  pressure: 'Regulator with relief on nitrogen, never oxygen or shop air; stay under the lowest plate pressure; stand aside.',
+  pressure:
+    'Regulator with relief on nitrogen, never oxygen or shop air; stay under the lowest plate pressure; stand aside.',
   asphyxiation: 'Nitrogen and refrigerant displace air: ventilate pits, lofts and plant rooms.',
   flammable:
     'Flammable refrigerant: rated recovery machine, pump and detector, no ignition source, extinguisher; recover, sweep, evacuate, sweep again, then cut, never unsweat.',
-  recovery: 'Never pump down or run with air in the low side. Cylinder to 80 % at most, less in heat. No venting.',
+  recovery:
+    'Never pump down or run with air in the low side. Cylinder to 80 % at most, less in heat. No venting.',
   waterCoil: 'Standing water splits the coil while refrigerant boils off: drain it or keep it flowing.',
   acidOil: 'Gloves and goggles: refrigerant freezes, burnout oil burns skin.',
   vacuum: 'Never power or insulation-test a compressor in vacuum: windings arc over.',
   lifting: 'Compressors are heavy: helper or hoist; ladder and roof edge secured.',
-  charging: 'Blends leave the cylinder as liquid; throttle into suction slowly. Cylinder to 125 F at most, never with a flame.',
+  charging:
+    'Blends leave the cylinder as liquid; throttle into suction slowly. Cylinder to 125 F at most, never with a flame.',
   hotWork: 'Hot-work permit and fire watch where required.',
 } as const
 

@@ -28,7 +28,12 @@ export type Plan = {
   readonly contamination: Contamination & { readonly water: WaterLedger; readonly acid: AcidLedger }
   readonly size: CircuitSize
   readonly dryers: readonly DryerChoice[]
-  readonly oil: { readonly kind: string; readonly volume: number; readonly changes: number; readonly reasons: readonly string[] }
+  readonly oil: {
+    readonly kind: string
+    readonly volume: number
+    readonly changes: number
+    readonly reasons: readonly string[]
+  }
   readonly refrigerantPath: RefrigerantPath
   readonly parts: readonly PlanPart[]
   readonly beforeLeaving: readonly string[]
@@ -57,11 +62,15 @@ function cleanupWork(contamination: Contamination, suctionDryer: boolean, oilCha
 }
 
 function cautionsOf(row: TaskRow, unit: UnitPlate): string[] {
-  const touchesRefrigerant = row.opens || row.cautions.some((id) => id === 'recovery' || id === 'charging' || id === 'brazing')
-  const water = unit.heatRejection === 'water' || unit.kind === 'water-source-heat-pump' || unit.kind === 'pool-heat-pump'
+  const touchesRefrigerant =
+    row.opens || row.cautions.some((id) => id === 'recovery' || id === 'charging' || id === 'brazing')
+  const water =
+    unit.heatRejection === 'water' || unit.kind === 'water-source-heat-pump' || unit.kind === 'pool-heat-pump'
   const ids: CautionId[] = [
     ...(isFlammable(unit.refrigerant) && touchesRefrigerant ? (['flammable'] as const) : []),
-    ...(water && row.cautions.some((id) => id === 'recovery' || id === 'charging') ? (['waterCoil'] as const) : []),
+    ...(water && row.cautions.some((id) => id === 'recovery' || id === 'charging')
+      ? (['waterCoil'] as const)
+      : []),
     ...row.cautions,
   ]
   return [...new Set(ids)].map((id) => CAUTIONS[id])
@@ -81,23 +90,49 @@ function planTasks(ids: readonly TaskId[], unit: UnitPlate): PlanTask[] {
     }))
 }
 
-function planParts(remedyParts: readonly string[], opens: boolean, dryers: readonly DryerChoice[], unit: UnitPlate, oilChanges: number): PlanPart[] {
+function planParts(
+  remedyParts: readonly string[],
+  opens: boolean,
+  dryers: readonly DryerChoice[],
+  unit: UnitPlate,
+  oilChanges: number,
+): PlanPart[] {
   const dryerParts = dryers.flatMap(({ place, chosen }) =>
-    chosen ? [{ label: `${place} dryer, block ${chosen.block}, ${chosen.core} core, ${chosen.flow}`, why: `the circuit is opened; line ${chosen.line}` }] : [],
+    chosen
+      ? [
+          {
+            label: `${place} dryer, block ${chosen.block}, ${chosen.core} core, ${chosen.flow}`,
+            why: `the circuit is opened; line ${chosen.line}`,
+          },
+        ]
+      : [],
   )
   const consumables = [
     { label: 'dry nitrogen and regulator with relief', why: 'sweep, brazing, pressure test' },
     { label: 'valve cores, caps and seals', why: 'cheap, and they leak' },
     { label: `${unit.refrigerant}, the charge and a little more`, why: 'weigh-in' },
-    ...(oilChanges > 0 ? [{ label: 'oil, one fresh can a change', why: `${oilChanges} oil change${oilChanges > 1 ? 's' : ''}` }] : []),
-    ...(hasReversingValve(unit) ? [{ label: 'heat-blocking paste and rags', why: 'the reversing valve body stays under 250 F' }] : []),
+    ...(oilChanges > 0
+      ? [
+          {
+            label: 'oil, one fresh can a change',
+            why: `${oilChanges} oil change${oilChanges > 1 ? 's' : ''}`,
+          },
+        ]
+      : []),
+    ...(hasReversingValve(unit)
+      ? [{ label: 'heat-blocking paste and rags', why: 'the reversing valve body stays under 250 F' }]
+      : []),
   ]
   const remedy = remedyParts.map((label) => ({ label, why: 'the repair' }))
-  return [...remedy, ...(opens ? [...dryerParts, ...consumables] : [])].map((part, i) => ({ id: `part-${i + 1}`, ...part }))
+  return [...remedy, ...(opens ? [...dryerParts, ...consumables] : [])].map((part, i) => ({
+    id: `part-${i + 1}`,
+    ...part,
+  }))
 }
 
 /** Oil changes: for acid by the ledger, for a wet circuit at least one. */
-const changesFor = (contamination: Contamination, acid: AcidLedger) => Math.max(acid.changes, isWet(contamination) ? 1 : 0)
+const changesFor = (contamination: Contamination, acid: AcidLedger) =>
+  Math.max(acid.changes, isWet(contamination) ? 1 : 0)
 
 function oilPlan(size: CircuitSize, contamination: Contamination, changes: number): Plan['oil'] {
   return {
@@ -106,8 +141,12 @@ function oilPlan(size: CircuitSize, contamination: Contamination, changes: numbe
     changes,
     reasons: [
       'replace what came out, volume for volume, plus what left with the old parts',
-      ...(changes > 0 ? [`${changes} change${changes > 1 ? 's' : ''} for the class "${CLASS_LABELS[contamination.class]}"`] : []),
-      ...(size.oil === 'POE' || size.oil === 'PVE' ? ['takes up water from air: open a can once, use it'] : []),
+      ...(changes > 0
+        ? [`${changes} change${changes > 1 ? 's' : ''} for the class "${CLASS_LABELS[contamination.class]}"`]
+        : []),
+      ...(size.oil === 'POE' || size.oil === 'PVE'
+        ? ['takes up water from air: open a can once, use it']
+        : []),
       ...size.assumed.map((text) => `assumed: ${text}`),
     ],
   }

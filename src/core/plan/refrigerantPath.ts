@@ -9,7 +9,11 @@ export type RefrigerantPath = {
 }
 
 /** What becomes of the refrigerant (handbook 10, 11): the plate's refrigerant stays; acid or water means reclaim. */
-export function refrigerantPath(unit: UnitPlate, contamination: Contamination, acidNegative: boolean): RefrigerantPath {
+export function refrigerantPath(
+  unit: UnitPlate,
+  contamination: Contamination,
+  acidNegative: boolean,
+): RefrigerantPath {
   const reusable = contamination.class === 'clean' && acidNegative && !isAcid(contamination)
   const listed = unit.listedFor && !unit.listedFor.includes(unit.refrigerant)
   return {
@@ -22,7 +26,9 @@ export function refrigerantPath(unit: UnitPlate, contamination: Contamination, a
           ? 'no negative acid test on record: test before it is used again, else reclaim'
           : `class "${contamination.class}": not to be used again, into a cylinder of its own`,
       ...(listed ? [`the plate does not list ${unit.refrigerant}: check what is really in it`] : []),
-      ...(isFlammable(unit.refrigerant) ? [`${unit.refrigerant} is flammable: only in equipment listed for it`] : []),
+      ...(isFlammable(unit.refrigerant)
+        ? [`${unit.refrigerant} is flammable: only in equipment listed for it`]
+        : []),
       'never top up with another refrigerant',
     ],
   }

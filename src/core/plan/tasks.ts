@@ -17,7 +17,12 @@ export type TaskRow = {
 /** Typical times of handbook 01 [practice]; the order of handbook 01, 5. */
 export const TASKS = {
   setUp: { label: 'Set up, carry gear', order: 10, handsOn: [15, 30, 90], cautions: ['lifting'] },
-  confirm: { label: 'Confirm the diagnosis again before anything is opened', order: 20, handsOn: [10, 20, 40], cautions: ['live'] },
+  confirm: {
+    label: 'Confirm the diagnosis again before anything is opened',
+    order: 20,
+    handsOn: [10, 20, 40],
+    cautions: ['live'],
+  },
   gainAccess: { label: 'Gain access', order: 30, handsOn: [10, 30, 120], cautions: ['shock'] },
   leakSearch: {
     label: 'Leak search: oil trace, bubbles, detector',
@@ -32,10 +37,31 @@ export const TASKS = {
     handsOn: [20, 35, 60],
     cautions: ['shock'],
   },
-  restoreAirflow: { label: 'Restore airflow: filter, belt, fan, duct', order: 46, handsOn: [10, 25, 60], cautions: ['shock'] },
-  restoreWater: { label: 'Clean the strainer, restore water flow', order: 47, handsOn: [15, 30, 60], cautions: ['shock'] },
-  setValve: { label: 'Adjust the valve by quarter turns, log each, wait 15-20 min', order: 48, handsOn: [5, 10, 20], unattended: [15, 40, 60], cautions: [] },
-  fixBulb: { label: 'Fix the bulb on clean straight pipe, tight and insulated', order: 49, handsOn: [10, 20, 40], cautions: [] },
+  restoreAirflow: {
+    label: 'Restore airflow: filter, belt, fan, duct',
+    order: 46,
+    handsOn: [10, 25, 60],
+    cautions: ['shock'],
+  },
+  restoreWater: {
+    label: 'Clean the strainer, restore water flow',
+    order: 47,
+    handsOn: [15, 30, 60],
+    cautions: ['shock'],
+  },
+  setValve: {
+    label: 'Adjust the valve by quarter turns, log each, wait 15-20 min',
+    order: 48,
+    handsOn: [5, 10, 20],
+    unattended: [15, 40, 60],
+    cautions: [],
+  },
+  fixBulb: {
+    label: 'Fix the bulb on clean straight pipe, tight and insulated',
+    order: 49,
+    handsOn: [10, 20, 40],
+    cautions: [],
+  },
   recover: {
     label: 'Recover and weigh the refrigerant',
     order: 60,
@@ -43,7 +69,12 @@ export const TASKS = {
     unattended: [15, 30, 75],
     cautions: ['recovery', 'acidOil'],
   },
-  removeExcess: { label: 'Take out the excess by weight', order: 61, handsOn: [10, 15, 25], cautions: ['recovery', 'acidOil'] },
+  removeExcess: {
+    label: 'Take out the excess by weight',
+    order: 61,
+    handsOn: [10, 15, 25],
+    cautions: ['recovery', 'acidOil'],
+  },
   blowOut: {
     label: 'Blow out each section with nitrogen, against flow too',
     order: 70,
@@ -107,8 +138,20 @@ export const TASKS = {
     cautions: ['brazing', 'hotWork'],
     opens: true,
   },
-  changeOil: { label: 'Change the oil', order: 85, handsOn: [25, 50, 120], cautions: ['acidOil', 'oilFire'], opens: true },
-  fitSuctionDryer: { label: 'Fit the suction dryer', order: 90, handsOn: [20, 35, 60], cautions: ['brazing'], opens: true },
+  changeOil: {
+    label: 'Change the oil',
+    order: 85,
+    handsOn: [25, 50, 120],
+    cautions: ['acidOil', 'oilFire'],
+    opens: true,
+  },
+  fitSuctionDryer: {
+    label: 'Fit the suction dryer',
+    order: 90,
+    handsOn: [20, 35, 60],
+    cautions: ['brazing'],
+    opens: true,
+  },
   swapLiquidDryer: {
     label: 'Fit the liquid dryer, sealed until the moment it goes in',
     order: 95,
@@ -137,8 +180,19 @@ export const TASKS = {
     unattended: [90, 240, 1440],
     cautions: ['vacuum'],
   },
-  decayTest: { label: 'Decay test', order: 130, handsOn: [2, 3, 5], unattended: [10, 15, 20], cautions: ['vacuum'] },
-  weighIn: { label: 'Weigh in the charge', order: 140, handsOn: [10, 15, 30], cautions: ['charging', 'acidOil'] },
+  decayTest: {
+    label: 'Decay test',
+    order: 130,
+    handsOn: [2, 3, 5],
+    unattended: [10, 15, 20],
+    cautions: ['vacuum'],
+  },
+  weighIn: {
+    label: 'Weigh in the charge',
+    order: 140,
+    handsOn: [10, 15, 30],
+    cautions: ['charging', 'acidOil'],
+  },
   settle: {
     label: 'Start, settle and trim',
     order: 150,
@@ -146,7 +200,12 @@ export const TASKS = {
     unattended: [10, 20, 40],
     cautions: ['live'],
   },
-  closeUp: { label: 'Close up: tick back the taken-off list, tag, paperwork', order: 160, handsOn: [20, 35, 75], cautions: [] },
+  closeUp: {
+    label: 'Close up: tick back the taken-off list, tag, paperwork',
+    order: 160,
+    handsOn: [20, 35, 75],
+    cautions: [],
+  },
 } as const satisfies Record<string, TaskRow>
 
 export type TaskId = keyof typeof TASKS

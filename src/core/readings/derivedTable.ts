@@ -43,7 +43,12 @@ function minus(first: Measured | undefined, second: Measured | undefined): Measu
 }
 
 /** Difference of two readings of the same kind; one instrument's repeatability where it read both. */
-function drop(at: Snapshot, from: ReadingKey, to: ReadingKey, kind: 'temperature' | 'pressure'): Measured | undefined {
+function drop(
+  at: Snapshot,
+  from: ReadingKey,
+  to: ReadingKey,
+  kind: 'temperature' | 'pressure',
+): Measured | undefined {
   const [first, second] = [at.values[from], at.values[to]]
   const [rawFirst, rawSecond] = [at.raw[from], at.raw[to]]
   if (!first || !second || !rawFirst || !rawSecond) return undefined
@@ -109,8 +114,14 @@ export const DERIVED = {
   superheat: difference('Superheat at the compressor', 'suction line - dew(suction pressure)', (at) =>
     minus(at.values.suctionLineTemp, saturated(at, at.values.suctionPressure, dew)),
   ),
-  evaporatorSuperheat: difference('Superheat at the evaporator', 'evaporator outlet - dew(evaporator or suction pressure)', (at) =>
-    minus(at.values.evaporatorOutletTemp, saturated(at, at.values.evaporatorPressure ?? at.values.suctionPressure, dew)),
+  evaporatorSuperheat: difference(
+    'Superheat at the evaporator',
+    'evaporator outlet - dew(evaporator or suction pressure)',
+    (at) =>
+      minus(
+        at.values.evaporatorOutletTemp,
+        saturated(at, at.values.evaporatorPressure ?? at.values.suctionPressure, dew),
+      ),
   ),
   subcooling: difference('Subcooling', 'bubble(liquid pressure) - liquid line', (at) =>
     minus(saturated(at, at.values.liquidPressure, bubble), at.values.liquidLineTemp),
@@ -130,19 +141,30 @@ export const DERIVED = {
   temperatureSplit: difference('Temperature split', 'return air - supply air', (at) =>
     minus(at.values.returnAirTemp, at.values.supplyAirTemp),
   ),
-  waterRise: difference('Water rise', 'water out - water in', (at) => drop(at, 'waterOutTemp', 'waterInTemp', 'temperature')),
+  waterRise: difference('Water rise', 'water out - water in', (at) =>
+    drop(at, 'waterOutTemp', 'waterInTemp', 'temperature'),
+  ),
   dischargeSuperheat: difference('Discharge superheat', 'discharge line - dew(discharge pressure)', (at) =>
-    minus(at.values.dischargeLineTemp, saturated(at, at.values.dischargePressure ?? at.values.liquidPressure, dew)),
+    minus(
+      at.values.dischargeLineTemp,
+      saturated(at, at.values.dischargePressure ?? at.values.liquidPressure, dew),
+    ),
   ),
   liquidLineDrop: difference('Liquid-line drop', 'liquid line - metering inlet', (at) =>
     drop(at, 'liquidLineTemp', 'meteringInletTemp', 'temperature'),
   ),
-  dryerDrop: difference('Dryer drop', 'dryer in - dryer out', (at) => drop(at, 'dryerInTemp', 'dryerOutTemp', 'temperature')),
-  reversingValveRise: difference('Reversing valve suction rise', 'valve suction out - valve suction in', (at) =>
-    drop(at, 'rvSuctionOutTemp', 'rvSuctionInTemp', 'temperature'),
+  dryerDrop: difference('Dryer drop', 'dryer in - dryer out', (at) =>
+    drop(at, 'dryerInTemp', 'dryerOutTemp', 'temperature'),
   ),
-  standingOverAmbient: difference('Standing saturation over ambient', 'bubble(standing pressure) - outdoor air', (at) =>
-    minus(saturated(at, at.values.standingPressure, bubble), at.values.outdoorAirTemp),
+  reversingValveRise: difference(
+    'Reversing valve suction rise',
+    'valve suction out - valve suction in',
+    (at) => drop(at, 'rvSuctionOutTemp', 'rvSuctionInTemp', 'temperature'),
+  ),
+  standingOverAmbient: difference(
+    'Standing saturation over ambient',
+    'bubble(standing pressure) - outdoor air',
+    (at) => minus(saturated(at, at.values.standingPressure, bubble), at.values.outdoorAirTemp),
   ),
   suctionDryerDrop: {
     label: 'Suction dryer drop',

@@ -25,7 +25,8 @@ const plainlyBelow = (first: Measured | undefined, second: Measured | undefined)
   second !== undefined &&
   second.value - first.value > PLAINLY * Math.hypot(first.error, second.error)
 
-const isRunning = (at: Snapshot) => at.mode !== 'off' && (at.observations.compressorState ?? 'running') === 'running'
+const isRunning = (at: Snapshot) =>
+  at.mode !== 'off' && (at.observations.compressorState ?? 'running') === 'running'
 
 function notPumping(at: Snapshot): boolean {
   const { suctionPressure: low, liquidPressure: high } = at.values
@@ -37,43 +38,50 @@ const CHECKS: readonly Check[] = [
     id: 'negative-superheat',
     keys: ['suctionLineTemp', 'suctionPressure'],
     fires: (_at, d) => d.superheat !== undefined && d.superheat.value < SUPERHEAT_FLOOR,
-    sentence: 'Superheat is negative: wet suction, a poor clamp, or the wrong gauge or refrigerant. Move the clamp to clean, insulated pipe and repeat.',
+    sentence:
+      'Superheat is negative: wet suction, a poor clamp, or the wrong gauge or refrigerant. Move the clamp to clean, insulated pipe and repeat.',
   },
   {
     id: 'negative-subcooling',
     keys: ['liquidLineTemp', 'liquidPressure'],
     fires: (_at, d) => d.subcooling !== undefined && d.subcooling.value < -PLAINLY * d.subcooling.error,
-    sentence: 'Subcooling is negative: liquid is flashing, or the pressure was taken at another tap. Repeat both at the condenser outlet.',
+    sentence:
+      'Subcooling is negative: liquid is flashing, or the pressure was taken at another tap. Repeat both at the condenser outlet.',
   },
   {
     id: 'liquid-colder-than-outdoor',
     keys: ['liquidLineTemp', 'outdoorAirTemp'],
     fires: (at) => at.mode === 'cooling' && plainlyBelow(at.values.liquidLineTemp, at.values.outdoorAirTemp),
-    sentence: 'The liquid line is colder than outdoor air: a restriction ahead of the clamp, or a bad clamp. Clamp again nearer the condenser.',
+    sentence:
+      'The liquid line is colder than outdoor air: a restriction ahead of the clamp, or a bad clamp. Clamp again nearer the condenser.',
   },
   {
     id: 'supply-colder-than-evaporating',
     keys: ['supplyAirTemp', 'suctionPressure'],
     fires: (at, d) => at.mode === 'cooling' && plainlyBelow(at.values.supplyAirTemp, d.evaporatingMean),
-    sentence: 'Supply air is colder than the evaporating temperature, which cannot be: check the suction gauge and the refrigerant.',
+    sentence:
+      'Supply air is colder than the evaporating temperature, which cannot be: check the suction gauge and the refrigerant.',
   },
   {
     id: 'discharge-cooler-than-condensing',
     keys: ['dischargeLineTemp'],
     fires: (at, d) => isRunning(at) && plainlyBelow(at.values.dischargeLineTemp, d.condensingMean),
-    sentence: 'The discharge line is cooler than the condensing temperature: liquid reaches the compressor, or the clamp is bad. Repeat it.',
+    sentence:
+      'The discharge line is cooler than the condensing temperature: liquid reaches the compressor, or the clamp is bad. Repeat it.',
   },
   {
     id: 'pressures-crossed',
     keys: ['suctionPressure', 'liquidPressure'],
     fires: (at) => plainlyBelow(at.values.liquidPressure, at.values.suctionPressure),
-    sentence: 'Suction pressure is above liquid pressure: the hoses are swapped, or the compressor is not pumping.',
+    sentence:
+      'Suction pressure is above liquid pressure: the hoses are swapped, or the compressor is not pumping.',
   },
   {
     id: 'not-pumping',
     keys: ['suctionPressure', 'liquidPressure'],
     fires: notPumping,
-    sentence: 'Both pressures are nearly equal with the compressor running: it is not pumping, or the set was taken off.',
+    sentence:
+      'Both pressures are nearly equal with the compressor running: it is not pumping, or the set was taken off.',
   },
   {
     id: 'wet-bulb-above-dry-bulb',
@@ -87,7 +95,8 @@ const CHECKS: readonly Check[] = [
     fires: (_at, d) =>
       d.standingOverAmbient !== undefined &&
       Math.abs(d.standingOverAmbient.value) > Math.max(5 * FAHRENHEIT, 3 * d.standingOverAmbient.error),
-    sentence: 'Standing pressure does not match saturation at outdoor air: wrong or mixed refrigerant, air in it, or no liquid left. Let it stand and equalise, then repeat.',
+    sentence:
+      'Standing pressure does not match saturation at outdoor air: wrong or mixed refrigerant, air in it, or no liquid left. Let it stand and equalise, then repeat.',
   },
 ]
 
@@ -104,7 +113,10 @@ function unitSlip(at: Snapshot, key: ReadingKey): boolean {
   if (value === undefined || readingRow(key).kind !== 'temperature') return false
   const { place } = readingRow(key)
   const room = place === 'air' || place === 'water'
-  return value < (room ? UNLIKELY.roomColdest : UNLIKELY.coldest) || value > (room ? UNLIKELY.roomHottest : UNLIKELY.hottest)
+  return (
+    value < (room ? UNLIKELY.roomColdest : UNLIKELY.coldest) ||
+    value > (room ? UNLIKELY.roomHottest : UNLIKELY.hottest)
+  )
 }
 
 const slipFlags = (at: Snapshot): Flag[] =>
@@ -116,20 +128,39 @@ const slipFlags = (at: Snapshot): Flag[] =>
 
 /** Pressures for which the refrigerant has no saturation temperature. */
 function outsideTable(at: Snapshot): Flag[] {
-  const pressures: readonly ReadingKey[] = ['suctionPressure', 'liquidPressure', 'dischargePressure', 'standingPressure']
+  const pressures: readonly ReadingKey[] = [
+    'suctionPressure',
+    'liquidPressure',
+    'dischargePressure',
+    'standingPressure',
+  ]
   return pressures.flatMap((key) => {
     const value = at.values[key]
     if (!value) return []
     const result = attempt(() => saturationTemperature(at.refrigerant, 'bubble', value.value))
     return result.ok
       ? []
-      : [{ id: 'outside-table', keys: [key], sentence: `${readingRow(key).label}: ${result.error.message} Check the unit and the refrigerant.` }]
+      : [
+          {
+            id: 'outside-table',
+            keys: [key],
+            sentence: `${readingRow(key).label}: ${result.error.message} Check the unit and the refrigerant.`,
+          },
+        ]
   })
 }
 
 /** Sanity checks of handbook 02, each with what to do. */
 export function findFlags(at: Snapshot, derived: Derived): Flag[] {
-  const refused = at.refused.map(({ key, error }) => ({ id: error.code, keys: [key], sentence: error.message }))
-  const fired = CHECKS.filter((check) => check.fires(at, derived)).map(({ id, keys, sentence }) => ({ id, keys, sentence }))
+  const refused = at.refused.map(({ key, error }) => ({
+    id: error.code,
+    keys: [key],
+    sentence: error.message,
+  }))
+  const fired = CHECKS.filter((check) => check.fires(at, derived)).map(({ id, keys, sentence }) => ({
+    id,
+    keys,
+    sentence,
+  }))
   return [...refused, ...outsideTable(at), ...slipFlags(at), ...fired]
 }

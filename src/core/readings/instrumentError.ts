@@ -38,9 +38,14 @@ export function instrumentError(key: ReadingKey, si: number, atmosphere: number)
 
 /** Error of a difference of two pressures: repeatability when one gauge read both, else both accuracies. Pa. */
 export function pressureDropError(first: Reading, second: Reading, atmosphere: number): number {
-  if (first.instrument && first.instrument === second.instrument) return GAUGE_REPEATABILITY_PASCALS * Math.SQRT2
+  if (first.instrument && first.instrument === second.instrument)
+    return GAUGE_REPEATABILITY_PASCALS * Math.SQRT2
   const error = (reading: Reading) =>
-    instrumentError('suctionPressure', toPascals(reading as { value: number; unit: PressureUnit }, atmosphere), atmosphere)
+    instrumentError(
+      'suctionPressure',
+      toPascals(reading as { value: number; unit: PressureUnit }, atmosphere),
+      atmosphere,
+    )
   return Math.hypot(error(first), error(second))
 }
 

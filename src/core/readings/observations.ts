@@ -60,7 +60,8 @@ export const OBSERVATIONS = {
 } as const satisfies Record<string, ObservationRow>
 
 export type ObservationKey = keyof typeof OBSERVATIONS
-export type ObservationValue<K extends ObservationKey = ObservationKey> = (typeof OBSERVATIONS)[K]['values'][number]
+export type ObservationValue<K extends ObservationKey = ObservationKey> =
+  (typeof OBSERVATIONS)[K]['values'][number]
 
 /** All keys, in the order in which they are asked. */
 export const OBSERVATION_KEYS = Object.keys(OBSERVATIONS) as ObservationKey[]

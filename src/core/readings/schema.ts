@@ -1,13 +1,22 @@
 import { z } from 'zod'
 import { attempt } from '../errors/orzoError'
 import { toKelvin, toPascals } from '../units/convert'
-import { type PressureUnit, type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '../units/units'
+import {
+  type PressureUnit,
+  type QuantityKind,
+  type TemperatureUnit,
+  type Unit,
+  unitsOf,
+} from '../units/units'
 import { OBSERVATION_KEYS, type ObservationKey, type ObservationValue, observationRow } from './observations'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 const TEXT_LIMIT = 2000
 
-export const instantSchema = z.iso.datetime({ offset: true, error: 'is no date and time like 2026-05-04T09:30:00Z' })
+export const instantSchema = z.iso.datetime({
+  offset: true,
+  error: 'is no date and time like 2026-05-04T09:30:00Z',
+})
 export const textSchema = z.string().max(TEXT_LIMIT, `is longer than ${TEXT_LIMIT} characters`)
 
 const physical = (kind: QuantityKind, value: number, unit: Unit) => {

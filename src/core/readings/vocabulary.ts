@@ -4,7 +4,8 @@ import type { QuantityKind } from '../units/units'
 export type Place = 'pressures' | 'refrigerant' | 'valve' | 'air' | 'water' | 'electrical'
 
 /** How an instrument errs; the figures stand in instrumentError.ts. */
-export type InstrumentKind = 'gauge' | 'clamp' | 'thermometer' | 'wet-bulb' | 'hygrometer' | 'meter' | 'ohmmeter' | 'flow-hood'
+export type InstrumentKind =
+  'gauge' | 'clamp' | 'thermometer' | 'wet-bulb' | 'hygrometer' | 'meter' | 'ohmmeter' | 'flow-hood'
 
 export type ReadingRow = {
   readonly label: string

@@ -88,10 +88,17 @@ export const isFlammable = (name: RefrigerantName): boolean => refrigerantRow(na
  * @throws OrzoError unknown-refrigerant, naming those that are known
  */
 export function parseRefrigerant(word: string): RefrigerantName {
-  const plain = (text: string) => text.toUpperCase().replace(/[^A-Z0-9]/g, '').replace(/^R/, '')
+  const plain = (text: string) =>
+    text
+      .toUpperCase()
+      .replace(/[^A-Z0-9]/g, '')
+      .replace(/^R/, '')
   const found = REFRIGERANT_NAMES.find((name) => plain(name) === plain(word))
   if (!found) {
-    throw new OrzoError('unknown-refrigerant', `"${word}" is not in the list: use ${REFRIGERANT_NAMES.join(', ')}.`)
+    throw new OrzoError(
+      'unknown-refrigerant',
+      `"${word}" is not in the list: use ${REFRIGERANT_NAMES.join(', ')}.`,
+    )
   }
   return found
 }

@@ -33,7 +33,13 @@ describe.each(REFRIGERANT_NAMES)('%s against the reference library between the n
   test.each(LINES)('%s density, enthalpy, entropy and heat capacity', (line) => {
     for (const { T, ...point } of points[name]) {
       const state = saturatedState(name, line, T)
-      const [, density, enthalpy, entropy, heatCapacity] = point[line] as [number, number, number, number, number]
+      const [, density, enthalpy, entropy, heatCapacity] = point[line] as [
+        number,
+        number,
+        number,
+        number,
+        number,
+      ]
       expect(Math.abs(state.density / density - 1)).toBeLessThan(0.001)
       expect(Math.abs(state.enthalpy - enthalpy)).toBeLessThan(100)
       expect(Math.abs(state.entropy - entropy)).toBeLessThan(0.5)
@@ -58,10 +64,14 @@ describe.each(REFRIGERANT_NAMES)('%s against the reference library between the n
   })
   test('outside the table: a typed error naming the range', () => {
     expect(() => saturationPressure(name, 'dew', 500)).toThrow(/has saturation data from -76 F to \d+ F/)
-    expect(() => saturationPressure(name, 'dew', Number.NaN)).toThrow(expect.objectContaining({ code: 'out-of-range' }))
+    expect(() => saturationPressure(name, 'dew', Number.NaN)).toThrow(
+      expect.objectContaining({ code: 'out-of-range' }),
+    )
     const { highest } = pressureRange(name, 'bubble')
     expect(() => saturationTemperature(name, 'bubble', highest * 1.01)).toThrow(/psia/)
-    expect(() => saturationTemperature(name, 'bubble', -1)).toThrow(expect.objectContaining({ code: 'out-of-range' }))
+    expect(() => saturationTemperature(name, 'bubble', -1)).toThrow(
+      expect.objectContaining({ code: 'out-of-range' }),
+    )
   })
 })
 
@@ -121,7 +131,12 @@ describe('discharge temperature at 0.7 isentropic efficiency', () => {
     ['R-290', 30, 125, 30, 185.4],
     ['R-32', 40, 110, 12, 202.4],
   ] as const)('%s %i/%i F, superheat %i', (name, evaporating, condensing, superheat, reference) => {
-    const kelvin = dischargeTemperature(name, fahrenheit(evaporating), fahrenheit(condensing), superheat / 1.8)
+    const kelvin = dischargeTemperature(
+      name,
+      fahrenheit(evaporating),
+      fahrenheit(condensing),
+      superheat / 1.8,
+    )
     expect(Math.abs(fromKelvin(kelvin, 'F') - reference)).toBeLessThan(7)
   })
 })

@@ -74,7 +74,10 @@ export function temperatureRange(name: RefrigerantName): { coldest: number; hott
 }
 
 /** Valid absolute pressures on one line of a refrigerant's table, Pa. */
-export function pressureRange(name: RefrigerantName, line: SaturationLine): { lowest: number; highest: number } {
+export function pressureRange(
+  name: RefrigerantName,
+  line: SaturationLine,
+): { lowest: number; highest: number } {
   const { y } = curvesOf(name).lines[line].logPressure
   return { lowest: Math.exp(y[0] as number), highest: Math.exp(y[y.length - 1] as number) }
 }

@@ -67,22 +67,31 @@ function trueFeatures(input: SimulationInput): { [K in FeatureKey]?: number } {
     const target = targets[key]
     if (!target) continue
     const cell = signature?.[key]
-    const shift = expectedShift(cell, severity) ?? (cell === '*' ? gaussian(random) * EITHER_WAY_SPREAD * severity : 0)
+    const shift =
+      expectedShift(cell, severity) ?? (cell === '*' ? gaussian(random) * EITHER_WAY_SPREAD * severity : 0)
     out[key] = target.value + target.tolerance * (shift + unitSpread * gaussian(random))
   }
   return out
 }
 
-/** Keeps what physics demands: air cannot leave colder than the coil, a line not colder than the evaporator. */
+/** A condenser ends at least this far above its air, and its liquid a little above it. [physics: heat flows downhill] */
+const LEAST_OVER_AMBIENT = 4
+const LEAST_LIQUID_OVER_AMBIENT = 1
+
+/** Keeps what physics demands: heat flows downhill at the condenser and the coil, a line is not colder than the evaporator. */
 function readingsFrom(input: SimulationInput, features: { [K in FeatureKey]?: number }): Truth {
   const { unit, conditions } = input
   const evaporating = Math.max(features.evaporatingMean ?? 277, 220)
-  const condensing = Math.max(features.condensingMean ?? 315, evaporating + 5)
+  const ambient = conditions.outdoorAirTemp ?? 0
+  const condensing = Math.max(features.condensingMean ?? 315, evaporating + 5, ambient + LEAST_OVER_AMBIENT)
   const suction = pressureAt(unit, evaporating, meanEvaporating)
   const liquid = pressureAt(unit, condensing, meanCondensing)
   const dew = saturationTemperature(unit.refrigerant, 'dew', suction)
   const bubble = saturationTemperature(unit.refrigerant, 'bubble', liquid)
-  const liquidLine = bubble - Math.max(features.subcooling ?? 5, 0)
+  const liquidLine = Math.max(
+    bubble - Math.max(features.subcooling ?? 5, 0),
+    ambient + LEAST_LIQUID_OVER_AMBIENT,
+  )
   const suctionLine = dew + Math.max(features.superheat ?? 6, 0)
   const afterDryer = Math.max(liquidLine - 0.5 - (features.dryerDrop ?? 0), evaporating)
   const valveRise = Math.max(features.reversingValveRise ?? 0, 0)
@@ -97,12 +106,17 @@ function readingsFrom(input: SimulationInput, features: { [K in FeatureKey]?: nu
     liquidLineTemp: liquidLine,
     dryerInTemp: liquidLine - 0.5,
     dryerOutTemp: afterDryer,
-    meteringInletTemp: Math.max(Math.min(liquidLine - (features.liquidLineDrop ?? 0.5), afterDryer + 0.3), evaporating),
+    meteringInletTemp: Math.max(
+      Math.min(liquidLine - (features.liquidLineDrop ?? 0.5), afterDryer + 0.3),
+      evaporating,
+    ),
     dischargeLineTemp: Math.max(features.dischargeLineTemp ?? condensing + 25, condensing + 2),
     ...(conditions.returnAirTemp === undefined || features.temperatureSplit === undefined
       ? {}
       : { supplyAirTemp: Math.max(conditions.returnAirTemp - features.temperatureSplit, evaporating + 2) }),
-    ...(rla && features.ampsShare !== undefined ? { compressorAmps: Math.max(features.ampsShare, 0.1) * rla } : {}),
+    ...(rla && features.ampsShare !== undefined
+      ? { compressorAmps: Math.max(features.ampsShare, 0.1) * rla }
+      : {}),
     ...(water === undefined ? {} : { waterOutTemp: water + (features.waterRise ?? 5.5) }),
     rvSuctionInTemp: suctionLine - valveRise,
     rvSuctionOutTemp: suctionLine,
@@ -137,7 +151,10 @@ const NOISE_SHARE = 0.5
  * turned back into pressures and temperatures, with instrument noise. The same random source gives the same set.
  * @param keys readings to take; those the unit or the conditions do not give are left out
  */
-export function simulateSet(input: SimulationInput, keys: readonly ReadingKey[]): Pick<ReadingSet, 'mode' | 'readings'> {
+export function simulateSet(
+  input: SimulationInput,
+  keys: readonly ReadingKey[],
+): Pick<ReadingSet, 'mode' | 'readings'> {
   const atmosphere = siteAtmosphere(input.unit)
   const truth = readingsFrom(input, trueFeatures(input))
   const readings: Readings = {}

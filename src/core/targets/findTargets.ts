@@ -11,28 +11,53 @@ import { band, type Target, type TargetKey, type Targets } from './target'
 import { condensingTarget, evaporatingTarget, splitTarget } from './temperatureTargets'
 
 /** [practice] small compressors draw near their rating only at design load. */
-const AMPS_SHARE: Target = { value: 0.8, tolerance: 0.2, tag: 'practice', source: 'at or below rated load amps' }
+const AMPS_SHARE: Target = {
+  value: 0.8,
+  tolerance: 0.2,
+  tag: 'practice',
+  source: 'at or below rated load amps',
+}
 const LINE_DROP = band(1, 2.5, 'practice', 'a liquid line loses a degree or two')
 const DRYER_DROP = band(0.5, 2, 'practice', 'under 2 F is good, over 3 F replace')
 const VALVE_RISE = band(1, 2, 'practice', 'more than about 3 F across the reversing valve is a leak')
 const STANDING = band(0, 3, 'physics', 'a pure charge stands at saturation of the surrounding air')
 /** [memory] handbook 06: a fresh suction dryer reads about 0.1 psi; 2 psi is the comfort limit. */
-const SUCTION_DRYER: Target = { value: 700, tolerance: 10_000, tag: 'memory', source: 'about 0.1 psi when new' }
+const SUCTION_DRYER: Target = {
+  value: 700,
+  tolerance: 10_000,
+  tag: 'memory',
+  source: 'about 0.1 psi when new',
+}
 const WATER_RISE = band(10, 2, 'practice', '8-12 F at 3 gpm a ton')
 const DISCHARGE_TOLERANCE = differenceToKelvin(22, 'F')
 
 /** Discharge temperature of a sound compressor at this unit's own expected saturations [physics]. */
-function dischargeTarget(unit: UnitPlate, evaporating: Target, condensing: Target, superheat: Target): Target | undefined {
+function dischargeTarget(
+  unit: UnitPlate,
+  evaporating: Target,
+  condensing: Target,
+  superheat: Target,
+): Target | undefined {
   const result = attempt(() =>
     dischargeTemperature(unit.refrigerant, evaporating.value, condensing.value, superheat.value),
   )
   if (!result.ok) return undefined
   // Discharge moves about one for one with condensing and superheat.
   const tolerance = Math.hypot(DISCHARGE_TOLERANCE, condensing.tolerance, superheat.tolerance)
-  return { value: result.value, tolerance, tag: 'physics', source: 'compression between the expected saturations' }
+  return {
+    value: result.value,
+    tolerance,
+    tag: 'physics',
+    source: 'compression between the expected saturations',
+  }
 }
 
-function running(unit: UnitPlate, profile: ProfileId, at: Snapshot, derived: Derived): Partial<Record<TargetKey, Target | undefined>> {
+function running(
+  unit: UnitPlate,
+  profile: ProfileId,
+  at: Snapshot,
+  derived: Derived,
+): Partial<Record<TargetKey, Target | undefined>> {
   const evaporating = evaporatingTarget(profile, at)
   const condensing = condensingTarget(unit, profile, at)
   const superheat = superheatTarget(unit, profile, at, derived)

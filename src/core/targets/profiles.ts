@@ -26,12 +26,21 @@ export type Coverage =
 /** Whether Orzo has expectations for this unit in this mode; if not, why, in a sentence. */
 export function coverage(unit: UnitPlate, mode: Mode): Coverage {
   if (mode === 'off') {
-    return { covered: false, reason: 'This set was taken with the unit off: running readings are needed to judge the circuit.' }
+    return {
+      covered: false,
+      reason: 'This set was taken with the unit off: running readings are needed to judge the circuit.',
+    }
   }
   if (mode === 'heating') {
-    return { covered: false, reason: 'Orzo has no expectations for heating yet: run the unit in cooling, or judge by the nameplate.' }
+    return {
+      covered: false,
+      reason: 'Orzo has no expectations for heating yet: run the unit in cooling, or judge by the nameplate.',
+    }
   }
   const profile = PROFILE_OF[unit.kind]
   if (profile) return { covered: true, profile }
-  return { covered: false, reason: `Orzo has no expectations for a unit of kind "${unit.kind}" yet: judge by the nameplate.` }
+  return {
+    covered: false,
+    reason: `Orzo has no expectations for a unit of kind "${unit.kind}" yet: judge by the nameplate.`,
+  }
 }

@@ -20,7 +20,11 @@ function returnWetBulb(at: Snapshot, derived: Derived): Measured | undefined {
   const { returnHumidity } = derived
   if (!returnAirTemp || !returnHumidity) return undefined
   const value = wetBulb(returnAirTemp.value, returnHumidity.value, at.atmosphere)
-  const drier = wetBulb(returnAirTemp.value, Math.max(returnHumidity.value - returnHumidity.error, 0.01), at.atmosphere)
+  const drier = wetBulb(
+    returnAirTemp.value,
+    Math.max(returnHumidity.value - returnHumidity.error, 0.01),
+    at.atmosphere,
+  )
   return { value, error: Math.hypot(returnAirTemp.error, value - drier) }
 }
 

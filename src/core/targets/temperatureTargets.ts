@@ -86,9 +86,14 @@ export function splitTarget(profile: ProfileId, at: Snapshot, derived: Derived):
   if (profile !== 'comfort-cooling') return undefined
   const thinner = SEA_LEVEL_PASCALS / at.atmosphere
   const { returnHumidity } = derived
-  if (!returnHumidity) return band(18 * thinner, 5 * thinner, 'practice', 'wide: return humidity would narrow it')
+  if (!returnHumidity)
+    return band(18 * thinner, 5 * thinner, 'practice', 'wide: return humidity would narrow it')
   const degrees = splitAt(returnHumidity.value) * thinner
   const percent = Math.round(returnHumidity.value * 100)
-  return band(degrees, 3 * thinner, 'practice', `${percent} % return humidity, corrected for local air density`)
+  return band(
+    degrees,
+    3 * thinner,
+    'practice',
+    `${percent} % return humidity, corrected for local air density`,
+  )
 }
-

@@ -17,9 +17,13 @@ const HIGHEST_METRES = 11_000
  */
 export function localAtmosphere(metres: number): number {
   if (!(metres >= LOWEST_METRES && metres <= HIGHEST_METRES)) {
-    throw new OrzoError('out-of-range', `Elevation ${metres} m is outside -1,000 to 11,000 m: check the unit.`, {
-      metres,
-    })
+    throw new OrzoError(
+      'out-of-range',
+      `Elevation ${metres} m is outside -1,000 to 11,000 m: check the unit.`,
+      {
+        metres,
+      },
+    )
   }
   return SEA_LEVEL_PASCALS * (1 - (LAPSE_PER_METRE * metres) / SEA_LEVEL_KELVIN) ** EXPONENT
 }

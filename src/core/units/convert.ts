@@ -1,6 +1,13 @@
 import { OrzoError } from '../errors/orzoError'
 import { SEA_LEVEL_PASCALS } from './atmosphere'
-import { assertFinite, type PressureUnit, type Quantity, type TemperatureUnit, type Unit, unitRow } from './units'
+import {
+  assertFinite,
+  type PressureUnit,
+  type Quantity,
+  type TemperatureUnit,
+  type Unit,
+  unitRow,
+} from './units'
 
 /**
  * Absolute pressure of a reading.
@@ -41,9 +48,13 @@ export function toKelvin(reading: Quantity<TemperatureUnit>): number {
   const { si, zero = 0 } = unitRow(reading.unit)
   const kelvin = reading.value * si + zero
   if (kelvin <= 0) {
-    throw new OrzoError('out-of-range', `${reading.value} ${reading.unit} is below absolute zero: check the sign.`, {
-      kelvin,
-    })
+    throw new OrzoError(
+      'out-of-range',
+      `${reading.value} ${reading.unit} is below absolute zero: check the sign.`,
+      {
+        kelvin,
+      },
+    )
   }
   return kelvin
 }

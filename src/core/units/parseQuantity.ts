@@ -12,7 +12,10 @@ export function parseQuantity(text: string, kind: QuantityKind): Quantity {
   const fitting = unitsOf(kind).join(', ')
   const match = PATTERN.exec(text)
   if (!match) {
-    throw new OrzoError('bad-number', `"${text}" is not a number with a unit: write for example 40F (${fitting}).`)
+    throw new OrzoError(
+      'bad-number',
+      `"${text}" is not a number with a unit: write for example 40F (${fitting}).`,
+    )
   }
   const word = match[2] as string
   if (!isUnit(word)) throw new OrzoError('unknown-unit', `"${word}" is no unit of ${kind}: use ${fitting}.`)

@@ -99,6 +99,9 @@ export function unitsOf(kind: QuantityKind): Unit[] {
 /** Refuses what is no number. */
 export function assertFinite(value: number, name: string): void {
   if (!Number.isFinite(value)) {
-    throw new OrzoError('bad-number', `${name} is not a number: type digits, a sign and a decimal point only.`)
+    throw new OrzoError(
+      'bad-number',
+      `${name} is not a number: type digits, a sign and a decimal point only.`,
+    )
   }
 }

@@ -1,0 +1,38 @@
+import { attempt } from '@/core/errors/orzoError'
+import type { Job } from '@/core/job/job'
+import { LARGEST_JOB_TEXT, readJobText } from '@/core/job/readJob'
+
+const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
+  Response.json({ problems }, { status })
+
+/** The body as text, read no further than the limit; undefined when it is larger. */
+async function limitedText(request: Request): Promise<string | undefined> {
+  const reader = request.body?.pipeThrough(new TextDecoderStream()).getReader()
+  if (!reader) return ''
+  let text = ''
+  for (;;) {
+    const { done, value } = await reader.read()
+    if (done) return text
+    text += value
+    if (text.length > LARGEST_JOB_TEXT) {
+      await reader.cancel()
+      return undefined
+    }
+  }
+}
+
+/** Reads a job from the body and answers with the same JSON as the headless door. */
+export async function answerJob(
+  request: Request,
+  compute: (job: Job) => Record<string, unknown>,
+): Promise<Response> {
+  const text = await limitedText(request)
+  if (text === undefined)
+    return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
+  const reading = readJobText(text)
+  if (!reading.ok) return problem(400, reading.problems)
+  const result = attempt(() => compute(reading.job))
+  return result.ok
+    ? Response.json(result.value)
+    : problem(400, [{ path: 'the job', message: result.error.message }])
+}

@@ -1,0 +1,9 @@
+import { faultToRepair } from '@/core/diagnose/diagnoseJob'
+import { planJson } from '@/core/door/planJson'
+import { planRepair } from '@/core/plan/plan'
+import { answerJob } from '../answer'
+
+/** POST a job document; answers as `npm run -s orzo -- plan FILE` does. */
+export async function POST(request: Request): Promise<Response> {
+  return answerJob(request, (job) => planJson(planRepair(job, faultToRepair(job))))
+}

@@ -1,0 +1,260 @@
+import type { SuspectId } from '@/core/diagnose/faults'
+import { JOB_FORMAT, JOB_VERSION, type Job } from '@/core/job/job'
+import type { UnitPlate } from '@/core/job/unit'
+import { seededRandom } from '@/core/numeric/random'
+import type { Observations, ReadingSet } from '@/core/readings/schema'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+import { type Conditions, simulateSet } from '@/core/simulate/signatureReadings'
+import { toKelvin } from '@/core/units/convert'
+import type { OrzoDatabase } from './database'
+import { addJob, type StoredJob } from './jobs'
+
+const ELEVATION = { value: 1750, unit: 'm' } as const
+const fahrenheit = (value: number) => toKelvin({ value, unit: 'F' })
+
+type DemoSet = {
+  readonly label: string
+  readonly hoursAgo: number
+  readonly fault: SuspectId
+  readonly severity: number
+  readonly seed: number
+  readonly conditions: Conditions
+  readonly keys: readonly ReadingKey[]
+  readonly observations?: Observations
+}
+
+type DemoJob = {
+  readonly id: string
+  readonly title: string
+  readonly stage: NonNullable<Job['stage']>
+  readonly hoursAgo: number
+  readonly unit: UnitPlate
+  readonly arrival: NonNullable<Job['arrival']>
+  readonly sets: readonly DemoSet[]
+  readonly rest?: Pick<Job, 'decision' | 'closing'>
+}
+
+const COMFORT_KEYS: readonly ReadingKey[] = [
+  'suctionPressure',
+  'liquidPressure',
+  'suctionLineTemp',
+  'liquidLineTemp',
+  'outdoorAirTemp',
+  'returnAirTemp',
+  'returnAirWetBulb',
+  'supplyAirTemp',
+]
+
+const CONTROL_ROOM: DemoJob = {
+  id: 'demo-control-room',
+  title: 'Control room split',
+  stage: 'diagnose',
+  hoursAgo: 3,
+  unit: {
+    name: 'Control room split, 3 ton',
+    kind: 'split-ac',
+    refrigerant: 'R-454B',
+    metering: 'txv',
+    power: { phase: 1, volts: 230, hertz: 60, rla: 15.4, lra: 83 },
+    compressor: { type: 'scroll', oil: 'POE' },
+    listedFor: ['R-454B'],
+    nominalTons: 3,
+    seer: 15,
+    factoryCharge: { value: 6.4, unit: 'lb' },
+    targetSubcooling: { value: 10, unit: 'F' },
+    site: { name: 'Observatory, control room', elevation: ELEVATION },
+  },
+  arrival: {
+    complaint: 'Racks warm since Tuesday, unit runs without stopping',
+    since: 'three days',
+    seen: 'frost on the distributor',
+  },
+  sets: [
+    {
+      label: 'as found',
+      hoursAgo: 3,
+      fault: 'txv-underfeeding',
+      severity: 0.6,
+      seed: 454,
+      conditions: {
+        outdoorAirTemp: fahrenheit(71),
+        returnAirTemp: fahrenheit(76),
+        returnAirWetBulb: fahrenheit(60),
+      },
+      keys: [...COMFORT_KEYS, 'dryerInTemp', 'dryerOutTemp', 'dischargeLineTemp'],
+      observations: { frostPattern: 'distributor-tubes', indoorFan: 'running', outdoorFan: 'running' },
+    },
+  ],
+}
+
+const LODGE: DemoJob = {
+  id: 'demo-lodge',
+  title: 'Staff lodge heat pump',
+  stage: 'measure',
+  hoursAgo: 26,
+  unit: {
+    name: 'Staff lodge heat pump, 2.5 ton',
+    kind: 'split-heat-pump',
+    refrigerant: 'R-410A',
+    metering: 'txv',
+    power: { phase: 1, volts: 230, hertz: 60, rla: 12.8, lra: 64 },
+    compressor: { type: 'scroll', oil: 'POE' },
+    nominalTons: 2.5,
+    seer: 14,
+    factoryCharge: { value: 7.2, unit: 'lb' },
+    site: { name: 'Observatory, staff lodge', elevation: ELEVATION },
+  },
+  arrival: { complaint: 'Neither cools nor heats well', doneBefore: 'valve coil replaced last winter' },
+  sets: [
+    {
+      label: 'as found',
+      hoursAgo: 26,
+      fault: 'reversing-valve-leaking-through',
+      severity: 0.7,
+      seed: 410,
+      conditions: {
+        outdoorAirTemp: fahrenheit(78),
+        returnAirTemp: fahrenheit(77),
+        returnAirWetBulb: fahrenheit(62),
+      },
+      keys: [...COMFORT_KEYS, 'rvSuctionInTemp', 'rvSuctionOutTemp'],
+      observations: { compressorNoise: 'normal' },
+    },
+  ],
+}
+
+const EXHIBIT_CONDITIONS: Conditions = {
+  outdoorAirTemp: fahrenheit(82),
+  returnAirTemp: fahrenheit(75),
+  returnAirWetBulb: fahrenheit(62),
+}
+
+const EXHIBIT_HALL: DemoJob = {
+  id: 'demo-exhibit-hall',
+  title: 'Exhibit hall package unit',
+  stage: 'close',
+  hoursAgo: 50,
+  unit: {
+    name: 'Exhibit hall package unit, 5 ton',
+    kind: 'package-ac',
+    refrigerant: 'R-22',
+    metering: 'txv',
+    power: { phase: 3, volts: 208, hertz: 60, rla: 17.6, lra: 123 },
+    compressor: { type: 'reciprocating', oil: 'mineral' },
+    nominalTons: 5,
+    seer: 10,
+    factoryCharge: { value: 8.5, unit: 'lb' },
+    site: { name: 'Observatory, exhibit hall', elevation: ELEVATION },
+  },
+  arrival: {
+    complaint: 'Hall 80 F by noon',
+    doneBefore: 'compressor changed two years ago after a burnout',
+    previousBurnout: true,
+    previousCompressor: true,
+  },
+  sets: [
+    {
+      label: 'as found',
+      hoursAgo: 50,
+      fault: 'plugged-liquid-dryer',
+      severity: 0.7,
+      seed: 22,
+      conditions: EXHIBIT_CONDITIONS,
+      keys: [...COMFORT_KEYS, 'dryerInTemp', 'dryerOutTemp', 'compressorAmps'],
+      observations: {
+        frostPattern: 'after-dryer',
+        acidTest: 'weak',
+        acidTestKind: 'oil-kit',
+        oilAppearance: 'amber',
+      },
+    },
+    {
+      label: 'after repair',
+      hoursAgo: 44,
+      fault: 'healthy',
+      severity: 0,
+      seed: 23,
+      conditions: EXHIBIT_CONDITIONS,
+      keys: [...COMFORT_KEYS, 'dryerInTemp', 'dryerOutTemp', 'compressorAmps'],
+      observations: { frostPattern: 'none', sightGlass: 'clear' },
+    },
+  ],
+  rest: {
+    decision: { fault: 'plugged-liquid-dryer' },
+    closing: {
+      recovered: { value: 7.9, unit: 'lb' },
+      charged: { value: 8.7, unit: 'lb' },
+      replaced: 'Liquid dryer two sizes up, suction clean-up dryer with ports',
+      notDone: 'Acid test again after 24 h running, then the suction core comes out',
+      proven: 'proven',
+    },
+  },
+}
+
+const VISITOR_CENTRE: DemoJob = {
+  id: 'demo-water-source',
+  title: 'Workshop water-source unit',
+  stage: 'arrive',
+  hoursAgo: 1,
+  unit: {
+    name: 'Workshop water-source unit, 2 ton',
+    kind: 'water-source-heat-pump',
+    refrigerant: 'R-410A',
+    metering: 'txv',
+    heatRejection: 'water',
+    power: { phase: 1, volts: 208, hertz: 60, rla: 10.2, lra: 54 },
+    nominalTons: 2,
+    factoryCharge: { value: 52, unit: 'oz' },
+    site: { name: 'Observatory, instrument workshop', elevation: ELEVATION },
+  },
+  arrival: {
+    complaint: 'Trips on high pressure each afternoon',
+    access: 'above the workshop ceiling, ladder',
+  },
+  sets: [],
+}
+
+const DEMO_JOBS: readonly DemoJob[] = [CONTROL_ROOM, LODGE, EXHIBIT_HALL, VISITOR_CENTRE]
+
+const HOUR = 3_600_000
+const before = (now: Date, hours: number) => new Date(now.getTime() - hours * HOUR).toISOString()
+
+function demoSet(unit: UnitPlate, set: DemoSet, now: Date): ReadingSet {
+  const simulated = simulateSet({ ...set, unit, random: seededRandom(set.seed) }, set.keys)
+  return {
+    ...simulated,
+    label: set.label,
+    at: before(now, set.hoursAgo),
+    ...(set.observations ? { observations: set.observations } : {}),
+  }
+}
+
+/** The jobs of the observatory; every value comes from the simulator, the same for the same moment. */
+export function buildDemoJobs(now: Date): StoredJob[] {
+  return DEMO_JOBS.map(({ id, title, stage, hoursAgo, unit, arrival, sets, rest }) => ({
+    format: JOB_FORMAT,
+    version: JOB_VERSION,
+    id,
+    title,
+    demo: true,
+    stage,
+    createdAt: before(now, hoursAgo),
+    updatedAt: before(now, hoursAgo),
+    unit,
+    arrival,
+    readingSets: sets.map((set) => demoSet(unit, set, now)),
+    ...rest,
+  }))
+}
+
+/** Adds the demo jobs that are not there; jobs of the same id that were changed stay as they are. */
+export async function addDemoJobs(db: OrzoDatabase, now: Date): Promise<void> {
+  await db.transaction('rw', db.jobs, async () => {
+    for (const job of buildDemoJobs(now)) if (!(await db.jobs.get(job.id))) await addJob(db, job)
+  })
+}
+
+/** Removes the demo jobs and only them. */
+export async function removeDemoJobs(db: OrzoDatabase): Promise<void> {
+  await db.jobs.where('demo').equals(1).delete()
+}

@@ -1,0 +1,158 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import CircularProgress from '@mui/material/CircularProgress'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import Link from 'next/link'
+import { useCallback, useMemo, useState } from 'react'
+import { diagnose } from '@/core/diagnose/diagnose'
+import type { Stage } from '@/core/job/job'
+import type { ReadingSet } from '@/core/readings/schema'
+import type { StoredJob } from '@/data/jobs'
+import { theme } from '@/ui/theme'
+import { ArriveStage } from '../arrive/ArriveStage'
+import { CloseStage } from '../close/CloseStage'
+import { DiagnoseStage } from '../diagnose/DiagnoseStage'
+import { MeasureStage } from '../measure/MeasureStage'
+import { PlanAnswer } from '../plan/PlanAnswer'
+import { PlanStage } from '../plan/PlanStage'
+import { Answer } from './Answer'
+import { JobHeader } from './JobHeader'
+import { PhoneSheet } from './PhoneSheet'
+import type { StageProps } from './stageProps'
+import { StageRail } from './StageRail'
+import { stageStates } from './stages'
+import { useDisplay } from './useDisplay'
+import { useJob } from './useJob'
+import { useStageKeys } from './useStageKeys'
+
+const WORK = {
+  arrive: ArriveStage,
+  measure: MeasureStage,
+  diagnose: DiagnoseStage,
+  plan: PlanStage,
+  close: CloseStage,
+} as const
+const ANSWER = { arrive: Answer, measure: Answer, diagnose: Answer, plan: PlanAnswer, close: Answer } as const
+
+/** Before the first reading there is an empty set to look at. */
+const EMPTY_SET: ReadingSet = { mode: 'cooling', readings: {} }
+
+function useStageProps(
+  job: StoredJob,
+  change: StageProps['change'],
+): StageProps & { setTemperature: ReturnType<typeof useDisplay>['setTemperature'] } {
+  const { temperature, pressure, setTemperature, rememberPressure } = useDisplay()
+  const [chosen, setChosen] = useState<number>()
+  const last = Math.max(job.readingSets.length - 1, 0)
+  const setIndex = chosen !== undefined && chosen <= last ? chosen : last
+  const set = job.readingSets[setIndex] ?? EMPTY_SET
+  const diagnosis = useMemo(() => diagnose(job.unit, set, { temperature }), [job.unit, set, temperature])
+  const display = useMemo(() => ({ temperature, pressure }), [temperature, pressure])
+  return {
+    job,
+    change,
+    display,
+    rememberPressure,
+    setTemperature,
+    setIndex,
+    chooseSet: setChosen,
+    set,
+    diagnosis,
+  }
+}
+
+function OpenJob({
+  job,
+  change: save,
+  stage,
+}: {
+  job: StoredJob
+  change: StageProps['change']
+  stage: Stage
+}) {
+  // A job stands at the stage where it was last changed; looking alone moves nothing.
+  const change = useCallback<StageProps['change']>(
+    (recipe) => save((current) => ({ ...recipe(current), stage })),
+    [save, stage],
+  )
+  const props = useStageProps(job, change)
+  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const keys = useStageKeys(job.id)
+  const [Work, Side] = [WORK[stage], ANSWER[stage]]
+  const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
+  const header = <JobHeader {...props} />
+  if (!isWide) {
+    return (
+      <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+        {header}
+        <Box component="main" sx={{ flex: 1, pb: '136px', minWidth: 0 }}>
+          <Work key={props.setIndex} {...props} />
+        </Box>
+        <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
+          <PhoneSheet diagnosis={props.diagnosis}>
+            <Side {...props} />
+          </PhoneSheet>
+          {rail}
+        </Box>
+      </Box>
+    )
+  }
+  return (
+    <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: 'auto 1fr', overflow: 'hidden' }}>
+      {header}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '92px minmax(0, 1fr) 324px', minHeight: 0 }}>
+        {rail}
+        <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
+          <Work key={props.setIndex} {...props} />
+        </Box>
+        <Box
+          component="aside"
+          aria-label="Answer"
+          sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+        >
+          <Side {...props} />
+        </Box>
+      </Box>
+      {keys}
+    </Box>
+  )
+}
+
+/** One job at one stage. */
+export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
+  const found = useJob(jobId)
+  if (found.state === 'loading') {
+    return (
+      <Box sx={{ height: '100dvh', display: 'grid', placeItems: 'center' }}>
+        <CircularProgress aria-label="Loading the job" />
+      </Box>
+    )
+  }
+  if (found.state === 'missing') {
+    return (
+      <Box component="main" sx={{ p: 4, display: 'grid', gap: 2, justifyItems: 'start' }}>
+        <h1>This job is not in this browser</h1>
+        <p>Import its .orzo.json file, or open it in the browser where it was entered.</p>
+        <Button component={Link} href="/" variant="contained">
+          All jobs
+        </Button>
+      </Box>
+    )
+  }
+  return (
+    <>
+      {found.problem && (
+        <Alert
+          severity="error"
+          onClose={found.dismiss}
+          sx={{ position: 'fixed', zIndex: 10, top: 8, left: 8, right: 8 }}
+        >
+          {found.problem}
+        </Alert>
+      )}
+      <OpenJob job={found.job} change={found.change} stage={stage} />
+    </>
+  )
+}

@@ -1,0 +1,38 @@
+'use client'
+import { useLiveQuery } from 'dexie-react-hooks'
+import { useCallback, useState } from 'react'
+import type { Job } from '@/core/job/job'
+import { database } from '@/data/database'
+import { changeJob, getJob, type StoredJob } from '@/data/jobs'
+
+export type JobState =
+  | { readonly state: 'loading' }
+  | { readonly state: 'missing' }
+  | { readonly state: 'ready'; readonly job: StoredJob }
+
+export type ChangeJob = (change: (job: Job) => Job) => void
+
+/** One job, kept up to date across tabs; changes are saved at once. */
+export function useJob(
+  jobId: string,
+): JobState & { change: ChangeJob; problem: string | undefined; dismiss: () => void } {
+  const found = useLiveQuery(async () => ({ job: await getJob(database(), jobId) }), [jobId])
+  const [problem, setProblem] = useState<string>()
+  const change = useCallback<ChangeJob>(
+    (recipe) => {
+      changeJob(database(), jobId, recipe, new Date().toISOString()).then(
+        () => setProblem(undefined),
+        (error: Error) => setProblem(`Not saved: ${error.message}`),
+      )
+    },
+    [jobId],
+  )
+  const dismiss = useCallback(() => setProblem(undefined), [])
+  const state: JobState =
+    found === undefined
+      ? { state: 'loading' }
+      : found.job
+        ? { state: 'ready', job: found.job }
+        : { state: 'missing' }
+  return { ...state, change, problem, dismiss }
+}

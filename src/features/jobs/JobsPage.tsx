@@ -1,0 +1,150 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { formatDistanceToNow } from 'date-fns'
+import { useLiveQuery } from 'dexie-react-hooks'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef, useState } from 'react'
+import { database } from '@/data/database'
+import { addDemoJobs, removeDemoJobs } from '@/data/demo'
+import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
+import { readSettings, writeSetting } from '@/data/settings'
+import { importFile, type ImportMessage } from '../close/importFile'
+import { STAGE_LABELS } from '../job/stages'
+import { titleOf, unitLine } from './jobText'
+
+/** On a demo server, a browser that never saw Orzo starts with the demo jobs; once only. */
+function useDemoOffer(offerDemo: boolean) {
+  useEffect(() => {
+    if (!offerDemo) return
+    const db = database()
+    void readSettings(db).then(async ({ demoOffered }) => {
+      if (demoOffered) return
+      await addDemoJobs(db, new Date())
+      await writeSetting(db, 'demoOffered', 'yes')
+    })
+  }, [offerDemo])
+}
+
+function JobLine({ job }: { job: StoredJob }) {
+  return (
+    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
+      <Box
+        component={Link}
+        href={`/job/${encodeURIComponent(job.id)}/${job.stage ?? 'arrive'}`}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr auto', md: '1fr 160px 180px' },
+          columnGap: 2,
+          alignItems: 'center',
+          minHeight: 64,
+          px: 2,
+          py: 1,
+          color: 'text.primary',
+          textDecoration: 'none',
+          '&:hover': { bgcolor: 'background.paper' },
+        }}
+      >
+        <span>
+          <Typography component="span" sx={{ fontWeight: 650, fontSize: '1.1rem', display: 'block' }}>
+            {titleOf(job)}
+          </Typography>
+          <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+            {unitLine(job)}
+            {job.arrival?.complaint ? ` · ${job.arrival.complaint}` : ''}
+          </Typography>
+        </span>
+        <Typography component="span" sx={{ color: 'primary.main', fontWeight: 650 }}>
+          {STAGE_LABELS[job.stage ?? 'arrive']}
+        </Typography>
+        <Typography component="span" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
+          {formatDistanceToNow(new Date(job.updatedAt), { addSuffix: true })}
+        </Typography>
+      </Box>
+    </Box>
+  )
+}
+
+/** All jobs of this browser. */
+export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
+  useDemoOffer(offerDemo)
+  const router = useRouter()
+  const jobs = useLiveQuery(() => listJobs(database()), [])
+  const [message, setMessage] = useState<ImportMessage>()
+  const file = useRef<HTMLInputElement>(null)
+  const hasDemo = jobs?.some((job) => job.demo) ?? false
+  const start = async () => {
+    const job = await addJob(database(), blankJob(new Date().toISOString()))
+    router.push(`/job/${encodeURIComponent(job.id)}/arrive`)
+  }
+  return (
+    <Box component="main" sx={{ maxWidth: 1080, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Box sx={{ flex: 1, minWidth: 220 }}>
+          <Typography variant="h1" sx={{ fontSize: '2rem' }}>
+            Orzo
+          </Typography>
+          <Typography sx={{ color: 'text.secondary' }}>
+            One broken circuit at a time: readings, proof, repair, record.
+          </Typography>
+        </Box>
+        <Button variant="contained" onClick={() => void start()}>
+          New job
+        </Button>
+        <Button variant="outlined" onClick={() => file.current?.click()}>
+          Import job
+        </Button>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          data-testid="import-file"
+          onChange={(event) => {
+            const [chosen] = event.target.files ?? []
+            event.target.value = ''
+            if (chosen) void importFile(chosen).then(setMessage)
+          }}
+        />
+      </Box>
+      {message && (
+        <Alert
+          severity={message.good ? 'success' : 'error'}
+          onClose={() => setMessage(undefined)}
+          sx={{ whiteSpace: 'pre-line' }}
+        >
+          {message.text}
+        </Alert>
+      )}
+      <Box
+        component="ul"
+        aria-label="Jobs"
+        sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}
+      >
+        {jobs?.map((job) => (
+          <JobLine key={job.id} job={job} />
+        ))}
+      </Box>
+      {jobs?.length === 0 && (
+        <Typography sx={{ color: 'text.secondary', px: 2 }}>
+          No jobs yet. Start one with “New job”: refrigerant, metering device and four readings already give
+          an answer. Or look at the demo jobs.
+        </Typography>
+      )}
+      <Box>
+        {hasDemo ? (
+          <Button color="inherit" onClick={() => void removeDemoJobs(database())}>
+            Remove demo jobs
+          </Button>
+        ) : (
+          <Button color="inherit" onClick={() => void addDemoJobs(database(), new Date())}>
+            Add demo jobs
+          </Button>
+        )}
+      </Box>
+    </Box>
+  )
+}

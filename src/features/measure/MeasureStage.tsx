@@ -1,0 +1,174 @@
+'use client'
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Drawer from '@mui/material/Drawer'
+import Tab from '@mui/material/Tab'
+import Tabs from '@mui/material/Tabs'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useEffect, useMemo, useState } from 'react'
+import { tapsOf } from '@/core/job/taps'
+import { READING_KEYS, type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import type { Unit } from '@/core/units/units'
+import { Ladder } from '@/ui/ladder/Ladder'
+import { ladderModel } from '@/ui/ladder/model'
+import { offeredUnits } from '@/ui/pad/entry'
+import { NumericPad } from '@/ui/pad/NumericPad'
+import { TapList } from '@/ui/pad/TapList'
+import { theme } from '@/ui/theme'
+import type { StageProps } from '../job/stageProps'
+import { Observed, SEEN_KEYS } from './Observed'
+import { SetTabs } from './SetTabs'
+import { withObservation, withReading, withSet } from './sets'
+import { useReadingEntry } from './useReadingEntry'
+
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+
+/** Digits typed anywhere go to the display of the open tap. */
+function useDigitsToPad(active: boolean) {
+  useEffect(() => {
+    if (!active) return
+    const focus = (event: KeyboardEvent) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+      if (/^[0-9.-]$/.test(event.key)) document.getElementById('pad-display')?.focus()
+    }
+    addEventListener('keydown', focus)
+    return () => removeEventListener('keydown', focus)
+  }, [active])
+}
+
+function useTaps({ job, set, diagnosis }: StageProps) {
+  const taps = useMemo(() => {
+    const usual = tapsOf(job.unit)
+    const others = READING_KEYS.filter((key) => set.readings[key] && !usual.includes(key))
+    return [...usual, ...others]
+  }, [job.unit, set.readings])
+  const wanted = useMemo(() => new Set(diagnosis.nextChecks.flatMap((check) => check.taps)), [diagnosis])
+  const flagged = useMemo(() => new Set(diagnosis.flags.flatMap((flag) => flag.keys)), [diagnosis])
+  return { taps, wanted, flagged }
+}
+
+function useEntry({ set, setIndex, change, display, rememberPressure }: StageProps) {
+  const entry = useReadingEntry(set.readings, display, (key, reading) => {
+    const at = new Date().toISOString()
+    const stored = reading && { ...reading, at, source: 'typed' as const }
+    change((job) => withSet(job, setIndex, at, (each) => withReading(each, key, stored)))
+  })
+  const chooseUnit = (unit: Unit) => {
+    if (entry.draft && readingRow(entry.draft.key).kind === 'pressure') rememberPressure(unit)
+    entry.chooseUnit(unit)
+  }
+  return { ...entry, chooseUnit }
+}
+
+type PadProps = { entry: ReturnType<typeof useEntry>; taps: readonly ReadingKey[] }
+
+function Pad({ entry, taps }: PadProps) {
+  const { draft } = entry
+  if (!draft) return null
+  const next = taps[(taps.indexOf(draft.key) + 1) % taps.length]
+  return (
+    <NumericPad
+      label={readingRow(draft.key).label}
+      text={draft.text}
+      unit={draft.unit}
+      units={offeredUnits(draft.key, undefined)}
+      message={entry.message}
+      onText={entry.type}
+      onUnit={entry.chooseUnit}
+      onNext={() => next && entry.message === undefined && entry.open(next)}
+    />
+  )
+}
+
+/** The ladder beside the list of taps and the pad; what is seen stands on the second tab. */
+export function MeasureStage(props: StageProps) {
+  const { set, setIndex, change, diagnosis, display } = props
+  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const [tab, setTab] = useState<'read' | 'seen'>('read')
+  const { taps, wanted, flagged } = useTaps(props)
+  const entry = useEntry(props)
+  const model = useMemo(() => ladderModel(diagnosis), [diagnosis])
+  useDigitsToPad(entry.draft !== undefined)
+  const count = Object.keys(set.observations ?? {}).length
+  const list = (
+    <>
+      <Tabs
+        value={tab}
+        onChange={(_event, value: 'read' | 'seen') => setTab(value)}
+        aria-label="Readings or what is seen"
+      >
+        <Tab value="read" label={`Readings ${Object.keys(set.readings).length}`} />
+        <Tab value="seen" label={`Seen ${count}`} />
+      </Tabs>
+      <Box sx={{ overflowY: { md: 'auto' }, minHeight: 0, flex: 1, borderTop: 1, borderColor: 'divider' }}>
+        {tab === 'read' ? (
+          <TapList
+            taps={taps}
+            readings={set.readings}
+            selected={entry.draft?.key}
+            wanted={wanted}
+            flagged={flagged}
+            onSelect={entry.open}
+          />
+        ) : (
+          <Box sx={{ px: 1.5 }}>
+            <Observed
+              keys={SEEN_KEYS}
+              observations={set.observations ?? {}}
+              onChange={(key, value) =>
+                change((job) =>
+                  withSet(job, setIndex, new Date().toISOString(), (each) =>
+                    withObservation(each, key, value),
+                  ),
+                )
+              }
+            />
+          </Box>
+        )}
+      </Box>
+    </>
+  )
+  const ladder = <Ladder model={model} display={display} title="Temperature ladder" />
+  if (!isWide) {
+    return (
+      <Box>
+        <SetTabs {...props} />
+        <Box sx={{ height: 380, px: 1 }}>{ladder}</Box>
+        {list}
+        <Drawer anchor="bottom" open={entry.draft !== undefined} onClose={entry.close}>
+          <ButtonBase
+            onClick={entry.close}
+            sx={{ minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}
+          >
+            Done ▾
+          </ButtonBase>
+          <Pad entry={entry} taps={taps} />
+        </Drawer>
+      </Box>
+    )
+  }
+  return (
+    <Box sx={{ height: '100%', display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 316px' }}>
+      <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', minHeight: 0 }}>
+        <SetTabs {...props} />
+        <Box sx={{ minHeight: 0, px: 1.5, pb: 1 }}>{ladder}</Box>
+      </Box>
+      <Box
+        sx={{
+          display: 'flex',
+          flexDirection: 'column',
+          minHeight: 0,
+          borderLeft: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+        }}
+      >
+        {list}
+        <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
+          {tab === 'read' && <Pad entry={entry} taps={taps} />}
+        </Box>
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,36 @@
+import type { Job } from '@/core/job/job'
+import type { Observations, Reading, ReadingSet } from '@/core/readings/schema'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+
+/** Changes one set of a job; the first reading of a job makes its first set. */
+export function withSet(job: Job, index: number, now: string, change: (set: ReadingSet) => ReadingSet): Job {
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  return { ...job, readingSets: sets.map((set, i) => (i === index ? change(set) : set)) }
+}
+
+const firstSet = (now: string): ReadingSet => ({ at: now, label: 'as found', mode: 'cooling', readings: {} })
+
+/** Puts a reading in, or takes it out. */
+export const withReading = (set: ReadingSet, key: ReadingKey, reading: Reading | undefined): ReadingSet => ({
+  ...set,
+  readings: { ...set.readings, [key]: reading },
+})
+
+export const withObservation = (
+  set: ReadingSet,
+  key: keyof Observations,
+  value: string | number | undefined,
+): ReadingSet => ({
+  ...set,
+  observations: { ...set.observations, [key]: value },
+})
+
+/** Label of the next set: after a decided repair it is the proof. */
+const nextLabel = (job: Job) => (job.decision?.fault ? 'after repair' : `set ${job.readingSets.length + 1}`)
+
+/** Starts a new, empty set in the same mode. */
+export function addSet(job: Job, now: string): Job {
+  const mode = job.readingSets.at(-1)?.mode ?? 'cooling'
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  return { ...job, readingSets: [...sets, { at: now, label: nextLabel(job), mode, readings: {} }] }
+}

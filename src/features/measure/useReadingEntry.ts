@@ -1,0 +1,69 @@
+'use client'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { Readings } from '@/core/readings/schema'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { Unit } from '@/core/units/units'
+import { judgeEntry, startingUnit } from '@/ui/pad/entry'
+
+type Save = (key: ReadingKey, reading: { value: number; unit: Unit } | undefined) => void
+type Draft = {
+  readonly key: ReadingKey
+  readonly text: string
+  readonly unit: Unit
+  readonly touched: boolean
+}
+
+/** Typing pauses longer than this are taken as a finished value, ms; Next, Enter and another tap save at once. */
+const PAUSE = 600
+
+/** What stands on the pad, and when it is saved: on Next, on another tap, after a pause, when the page goes away. */
+export function useReadingEntry(
+  readings: Readings,
+  display: { temperature: Unit; pressure: Unit },
+  save: Save,
+) {
+  const [draft, setDraft] = useState<Draft>()
+  const latest = useRef<{ draft: Draft | undefined; save: Save }>({ draft, save })
+  useEffect(() => {
+    latest.current = { draft, save }
+  })
+  const flush = useCallback(() => {
+    const { draft: now, save: store } = latest.current
+    if (!now?.touched) return
+    const entry = judgeEntry(now.text, now.key, now.unit)
+    if (entry.state === 'bad') return
+    store(now.key, entry.state === 'good' ? { value: entry.value, unit: now.unit } : undefined)
+  }, [])
+  useEffect(() => {
+    if (!draft?.touched) return
+    const timer = setTimeout(flush, PAUSE)
+    return () => clearTimeout(timer)
+  }, [draft, flush])
+  useEffect(() => {
+    addEventListener('pagehide', flush)
+    document.addEventListener('visibilitychange', flush)
+    return () => {
+      removeEventListener('pagehide', flush)
+      document.removeEventListener('visibilitychange', flush)
+      flush()
+    }
+  }, [flush])
+  const open = (key: ReadingKey) => {
+    flush()
+    const reading = readings[key]
+    setDraft({
+      key,
+      text: reading ? String(reading.value) : '',
+      unit: reading?.unit ?? startingUnit(key, display),
+      touched: false,
+    })
+  }
+  const close = () => {
+    flush()
+    setDraft(undefined)
+  }
+  const type = (text: string) => setDraft((now) => now && { ...now, text, touched: true })
+  const chooseUnit = (unit: Unit) => setDraft((now) => now && { ...now, unit, touched: true })
+  const entry = draft && judgeEntry(draft.text, draft.key, draft.unit)
+  return { draft, message: entry?.state === 'bad' ? entry.message : undefined, open, close, type, chooseUnit }
+}

@@ -1,0 +1,62 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { CLASS_LABELS } from '@/core/cleanup/contamination'
+import { suspectLabel } from '@/core/diagnose/faults'
+import { DISCLAIMER } from '@/core/plan/cautions'
+import { INSIDE_KEYS, Observed } from '../measure/Observed'
+import { withObservation, withSet } from '../measure/sets'
+import type { StageProps } from '../job/stageProps'
+import { duration, spanText } from './text'
+import { usePlan } from './usePlan'
+
+/** The answer of the plan: how long, how dirty, and what is known of the inside. */
+export function PlanAnswer({ job, set, setIndex, change }: StageProps) {
+  const plan = usePlan(job)
+  const { schedule, contamination } = plan
+  return (
+    <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
+      <section aria-labelledby="answer-plan">
+        <Typography id="answer-plan" variant="h2">
+          {suspectLabel(plan.fault)}
+        </Typography>
+        <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
+          {duration(schedule.total.likely)}
+        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          likely, of it {duration(schedule.unattended.likely)} unattended; {spanText(schedule.total)}; safe{' '}
+          {duration(schedule.safe)}
+        </Typography>
+      </section>
+      <section aria-labelledby="answer-class">
+        <Typography id="answer-class" variant="h2">
+          Clean-up class: {CLASS_LABELS[contamination.class]}
+          {contamination.also.map((name) => `, ${CLASS_LABELS[name].toLowerCase()}`)}
+        </Typography>
+        <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+          {contamination.evidence.map((sentence) => (
+            <li key={sentence}>{sentence}</li>
+          ))}
+        </Box>
+      </section>
+      <section aria-labelledby="answer-inside">
+        <Typography id="answer-inside" variant="h2">
+          What is inside
+        </Typography>
+        <Observed
+          keys={INSIDE_KEYS}
+          observations={set.observations ?? {}}
+          withHoursOpen
+          onChange={(key, value) =>
+            change((current) =>
+              withSet(current, setIndex, new Date().toISOString(), (each) =>
+                withObservation(each, key, value),
+              ),
+            )
+          }
+        />
+      </section>
+      <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{DISCLAIMER}</Typography>
+    </Box>
+  )
+}

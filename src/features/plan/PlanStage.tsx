@@ -1,0 +1,126 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { Job } from '@/core/job/job'
+import type { PlanTask } from '@/core/plan/plan'
+import type { StageProps } from '../job/stageProps'
+import { Checklist } from './Checklist'
+import { Dryers } from './Dryers'
+import { Ledgers } from './Ledgers'
+import { duration, oilVolume } from './text'
+import { usePlan } from './usePlan'
+
+const tick = (id: string, on: boolean) => (job: Job) => ({
+  ...job,
+  ticked: on ? [...new Set([...(job.ticked ?? []), id])] : (job.ticked ?? []).filter((each) => each !== id),
+})
+
+function TaskDetail({ task }: { task: PlanTask }) {
+  const [low, likely, high] = task.handsOn
+  return (
+    <>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+        {low} / {likely} / {high} min hands-on
+        {task.unattended && `, then ${duration(task.unattended[1])} unattended`}
+        {task.opens && ', circuit open'}
+      </Typography>
+      {task.cautions.map((caution) => (
+        <Typography key={caution} sx={{ color: 'error.main', fontSize: '0.95rem' }}>
+          ⬣ {caution}
+        </Typography>
+      ))}
+    </>
+  )
+}
+
+/** Clean-up, dryers, oil and refrigerant on the left; parts and the ordered tasks on the right. */
+export function PlanStage({ job, change }: StageProps) {
+  const plan = usePlan(job)
+  const ticked = job.ticked ?? []
+  const onTick = (id: string, on: boolean) => change(tick(id, on))
+  return (
+    <Box
+      sx={{
+        p: 2,
+        display: 'grid',
+        gap: 3,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
+      }}
+    >
+      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+        <section aria-labelledby="dryers-title">
+          <Typography id="dryers-title" variant="h2" gutterBottom>
+            Dryers
+          </Typography>
+          <Dryers dryers={plan.dryers} />
+        </section>
+        <section aria-labelledby="ledger-title">
+          <Typography id="ledger-title" variant="h2" gutterBottom>
+            Water and acid
+          </Typography>
+          <Ledgers plan={plan} />
+        </section>
+        <section aria-labelledby="oil-title">
+          <Typography id="oil-title" variant="h2">
+            Oil: {plan.oil.kind}, {oilVolume(plan.oil.volume)}
+          </Typography>
+          <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+            {plan.oil.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </Box>
+        </section>
+        <section aria-labelledby="path-title">
+          <Typography id="path-title" variant="h2">
+            Refrigerant: keep {plan.refrigerantPath.keep}, recovered charge{' '}
+            {plan.refrigerantPath.recovered === 'reclaim' ? 'to reclaim' : 'may go back'}
+          </Typography>
+          <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+            {plan.refrigerantPath.reasons.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </Box>
+        </section>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+        {plan.parts.length > 0 && (
+          <section aria-labelledby="parts-title">
+            <Typography id="parts-title" variant="h2">
+              Parts and consumables
+            </Typography>
+            <Checklist label="Parts" lines={plan.parts} ticked={ticked} onTick={onTick} />
+          </section>
+        )}
+        {plan.beforeLeaving.length > 0 && (
+          <section aria-labelledby="leaving-title">
+            <Typography id="leaving-title" variant="h2">
+              Before you leave: measure, count, photograph
+            </Typography>
+            <Checklist
+              label="Before you leave"
+              lines={plan.beforeLeaving.map((label) => ({ id: `leave-${label}`.slice(0, 80), label }))}
+              ticked={ticked}
+              onTick={onTick}
+            />
+          </section>
+        )}
+        <section aria-labelledby="tasks-title">
+          <Typography id="tasks-title" variant="h2">
+            Tasks in order
+          </Typography>
+          <Checklist
+            label="Tasks"
+            ordered
+            ticked={ticked}
+            onTick={onTick}
+            lines={plan.tasks.map((task) => ({
+              id: task.id,
+              label: task.label,
+              detail: <TaskDetail task={task} />,
+            }))}
+          />
+        </section>
+      </Box>
+    </Box>
+  )
+}

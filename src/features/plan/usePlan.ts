@@ -1,0 +1,7 @@
+import { useMemo } from 'react'
+import { faultToRepair } from '@/core/diagnose/diagnoseJob'
+import { type Plan, planRepair } from '@/core/plan/plan'
+import type { StoredJob } from '@/data/jobs'
+
+/** The plan of a job as it stands. */
+export const usePlan = (job: StoredJob): Plan => useMemo(() => planRepair(job, faultToRepair(job)), [job])
