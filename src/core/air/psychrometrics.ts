@@ -1,4 +1,3 @@
-/// <reference path="./psychrolib.d.ts" />
 import psychrolib from 'psychrolib'
 import { OrzoError } from '../errors/orzoError'
 

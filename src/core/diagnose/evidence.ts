@@ -5,7 +5,7 @@ import type { Ranked } from './rank'
 /** How one item speaks about one suspect. */
 export type Contribution = {
   readonly item: Item
-  /** natural log of the likelihood ratio: this suspect against the others as they stand now */
+  /** natural log of the likelihood ratio: this suspect against the others, as often as each is found */
   readonly weight: number
 }
 
@@ -22,12 +22,11 @@ export type ItemLogs = ReadonlyMap<Ranked, readonly number[]>
 export const itemLogs = (all: readonly Ranked[], items: readonly Item[]): ItemLogs =>
   new Map(all.map((ranked) => [ranked, items.map((_item, i) => averaged(ranked, i))]))
 
-/** Log likelihood of one item under everyone else, weighted by probability. */
+/** Log likelihood of one item under everyone else, weighted by how often each is found. */
 function amongOthers(logs: ItemLogs, self: Ranked, itemIndex: number): number {
   const others = [...logs].filter(([other]) => other !== self)
-  const total = others.reduce((sum, [other]) => sum + other.probability, 0)
-  const share = (other: Ranked) => (total > 0 ? other.probability / total : 1 / others.length)
-  return logSumExp(others.map(([other, row]) => (row[itemIndex] as number) + Math.log(share(other))))
+  const total = others.reduce((sum, [other]) => sum + other.prior, 0)
+  return logSumExp(others.map(([other, row]) => (row[itemIndex] as number) + Math.log(other.prior / total)))
 }
 
 /** Every item's contribution to a suspect, strongest first. */

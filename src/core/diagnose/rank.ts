@@ -7,6 +7,8 @@ import { type Item, logItem, SEVERITIES, signatureOf } from './likelihood'
 /** A suspect with everything the ranking knows of it. */
 export type Ranked = {
   readonly suspect: SuspectId
+  /** share before any evidence */
+  readonly prior: number
   readonly probability: number
   /** share of the belief in this suspect at each of SEVERITIES */
   readonly severityShares: readonly number[]
@@ -39,12 +41,13 @@ export function rank(unit: UnitPlate, items: readonly Item[]): Ranked[] {
     const severityShares = normaliseLogs(bySeverity)
     const severity = severityShares.reduce((sum, weight, i) => sum + weight * (severities[i] as number), 0)
     const log = Math.log(share) + logSumExp(bySeverity) - Math.log(severities.length)
-    return { suspect, table, severityShares, severity, log }
+    return { suspect, prior: share, table, severityShares, severity, log }
   })
   const probabilities = normaliseLogs(rows.map((row) => row.log))
   return rows
-    .map(({ suspect, table, severityShares, severity }, i) => ({
+    .map(({ suspect, prior: share, table, severityShares, severity }, i) => ({
       suspect,
+      prior: share,
       table,
       severityShares,
       severity,

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { JOB_FORMAT, JOB_VERSION, type Job, jobSchema } from './job'
 import { migrate, type RawDocument } from './migrations'
 

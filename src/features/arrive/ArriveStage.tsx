@@ -99,49 +99,50 @@ function Equipment({ unit, change }: Part) {
   )
 }
 
-function Nameplate({ unit, change }: Part) {
+function Ratings({ unit, change }: Part) {
   const save = numberSaver(change)
   const decimal = { htmlInput: { inputMode: 'decimal' as const } }
   return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
+      <AutosaveField
+        label="Tons"
+        value={String(unit.nominalTons ?? '')}
+        onSave={save('nominalTons')}
+        slotProps={decimal}
+      />
+      <AutosaveField label="SEER" value={String(unit.seer ?? '')} onSave={save('seer')} slotProps={decimal} />
+      <AutosaveField
+        label="Volts"
+        value={String(unit.power?.volts ?? '')}
+        onSave={save('power', 'volts')}
+        slotProps={decimal}
+      />
+      <Choice
+        label="Phase"
+        value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
+        values={['1', '3'] as const}
+        onChange={(phase) => change((u) => ({ ...u, power: { ...u.power, phase: phase === '1' ? 1 : 3 } }))}
+      />
+      <AutosaveField
+        label="Rated load amps"
+        value={String(unit.power?.rla ?? '')}
+        onSave={save('power', 'rla')}
+        slotProps={decimal}
+      />
+      <AutosaveField
+        label="Locked rotor amps"
+        value={String(unit.power?.lra ?? '')}
+        onSave={save('power', 'lra')}
+        slotProps={decimal}
+      />
+    </Box>
+  )
+}
+
+function Nameplate({ unit, change }: Part) {
+  return (
     <Section title="Nameplate">
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <AutosaveField
-          label="Tons"
-          value={String(unit.nominalTons ?? '')}
-          onSave={save('nominalTons')}
-          slotProps={decimal}
-        />
-        <AutosaveField
-          label="SEER"
-          value={String(unit.seer ?? '')}
-          onSave={save('seer')}
-          slotProps={decimal}
-        />
-        <AutosaveField
-          label="Volts"
-          value={String(unit.power?.volts ?? '')}
-          onSave={save('power', 'volts')}
-          slotProps={decimal}
-        />
-        <Choice
-          label="Phase"
-          value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
-          values={['1', '3'] as const}
-          onChange={(phase) => change((u) => ({ ...u, power: { ...u.power, phase: phase === '1' ? 1 : 3 } }))}
-        />
-        <AutosaveField
-          label="Rated load amps"
-          value={String(unit.power?.rla ?? '')}
-          onSave={save('power', 'rla')}
-          slotProps={decimal}
-        />
-        <AutosaveField
-          label="Locked rotor amps"
-          value={String(unit.power?.lra ?? '')}
-          onSave={save('power', 'lra')}
-          slotProps={decimal}
-        />
-      </Box>
+      <Ratings unit={unit} change={change} />
       <QuantityField
         label="Factory charge"
         kind="mass"

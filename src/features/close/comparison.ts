@@ -2,6 +2,7 @@ import { diagnose, type Diagnosis } from '@/core/diagnose/diagnose'
 import { verdict, type Verdict } from '@/core/diagnose/sentence'
 import { FEATURE_KEYS, featureRow, type FeatureKey } from '@/core/diagnose/features'
 import type { Job } from '@/core/job/job'
+import { percent } from '@/ui/percent'
 import { type Display, showDifference, showPressureDrop, showShare, showTemperature } from '@/core/units/show'
 
 export type Cell = { readonly text: string; readonly verdict: Verdict }
@@ -50,7 +51,7 @@ export function compareSets(job: Job, display: Display): Comparison {
   return {
     headings: sets.map((set, i) => set.label ?? `set ${i + 1}`),
     verdicts: diagnoses.map(({ suspects: [leader] }) =>
-      leader ? `${leader.label} ${Math.round(leader.probability * 100)} %` : '',
+      leader ? `${leader.label} ${percent(leader.probability)}` : '',
     ),
     rows,
   }

@@ -1,87 +1,53 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
-import { useState } from 'react'
-import type { Suspect } from '@/core/diagnose/diagnose'
-import { faultRow, type SuspectId } from '@/core/diagnose/faults'
-import { AutosaveField } from '@/ui/AutosaveField'
+import type { SuspectId } from '@/core/diagnose/faults'
 import { percent } from '@/ui/percent'
+import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import type { StageProps } from '../job/stageProps'
 import { SetTabs } from '../measure/SetTabs'
 import { EvidenceList } from './EvidenceList'
-import { Gates } from './Gates'
 import { NextChecks } from './NextChecks'
 
-const MOST_TABS = 5
-
-const partOf = (fault: SuspectId) =>
-  fault === 'healthy' || fault === 'unlisted' ? undefined : faultRow(fault).part
+const MOST_SUSPECTS = 5
 
 function severityWord(severity: number): string {
   if (severity > 0.75) return 'severe'
   return severity > 0.4 ? 'plain' : 'slight'
 }
 
-function Decision({
-  job,
-  change,
-  suspect,
-  open,
-}: Pick<StageProps, 'job' | 'change'> & { suspect: Suspect; open: boolean }) {
-  const decided = job.decision?.fault === suspect.fault
+function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
-      {!open && (
-        <AutosaveField
-          label="Repair without the missing proof: why"
-          helperText="Goes into the report."
-          value={job.decision?.override ?? ''}
-          onSave={(text) => {
-            change((current) => ({
-              ...current,
-              decision: { ...current.decision, override: text || undefined },
-            }))
-            return undefined
-          }}
-        />
-      )}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <Button
-          variant={decided ? 'outlined' : 'contained'}
-          disabled={!open && !decided && !job.decision?.override}
-          onClick={() =>
-            change((current) => ({
-              ...current,
-              decision: { ...current.decision, fault: decided ? undefined : suspect.fault },
-            }))
-          }
+    <ToggleButtonGroup
+      exclusive
+      value={suspect.fault}
+      onChange={(_event, fault: SuspectId | null) => fault && chooseSuspect(fault)}
+      aria-label="Suspect"
+      orientation="vertical"
+      sx={{ width: '100%' }}
+    >
+      {diagnosis.suspects.slice(0, MOST_SUSPECTS).map((each, i) => (
+        <ToggleButton
+          key={each.fault}
+          value={each.fault}
+          sx={{ display: 'block', px: 1.5, py: 0.75, color: 'text.primary' }}
         >
-          {decided ? '● Decided: take back' : `Repair this: ${suspect.label}`}
-        </Button>
-        {decided && (
-          <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/plan`} variant="contained">
-            To the plan
-          </Button>
-        )}
-      </Box>
-    </Box>
+          <Box sx={{ display: 'flex', justifyContent: 'space-between', textAlign: 'left', gap: 2, mb: 0.5 }}>
+            <span>{each.label}</span>
+            <strong style={{ whiteSpace: 'nowrap' }}>{percent(each.probability)}</strong>
+          </Box>
+          <ProbabilityBar share={each.probability} strong={i === 0} />
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
   )
 }
 
-/** Suspects with their evidence, what to check next, and the gates before a part is condemned. */
+/** Suspects with their evidence, and what to check next; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
-  const { diagnosis, job, change } = props
-  const [chosen, setChosen] = useState<SuspectId>()
-  const shown = diagnosis.suspects.slice(0, MOST_TABS)
-  const suspect = shown.find((each) => each.fault === chosen) ?? shown[0]
-  if (!suspect) return null
-  const part = partOf(suspect.fault)
-  const gates = diagnosis.gates.filter((gate) => gate.part === part)
-  const open = gates.every((gate) => gate.met)
+  const { diagnosis, suspect } = props
   return (
     <Box>
       <SetTabs {...props} />
@@ -90,67 +56,27 @@ export function DiagnoseStage(props: StageProps) {
           px: 2,
           pb: 2,
           display: 'grid',
-          gap: 2.5,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+          gap: 3,
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.2fr) minmax(0, 1fr)' },
         }}
       >
         <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <ToggleButtonGroup
-            exclusive
-            value={suspect.fault}
-            onChange={(_event, fault: SuspectId | null) => fault && setChosen(fault)}
-            aria-label="Suspect"
-            orientation="vertical"
-          >
-            {shown.map((each) => (
-              <ToggleButton
-                key={each.fault}
-                value={each.fault}
-                sx={{
-                  justifyContent: 'space-between',
-                  textAlign: 'left',
-                  px: 1.5,
-                  gap: 2,
-                  color: 'text.primary',
-                }}
-              >
-                <span>{each.label}</span>
-                <strong>{percent(each.probability)}</strong>
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          <SuspectChoice {...props} />
           <section aria-labelledby="evidence-title">
             <Typography id="evidence-title" variant="h2">
               {suspect.label} {percent(suspect.probability)}
-              {suspect.severity > 0 && (
-                <Typography component="span">, {severityWord(suspect.severity)}</Typography>
-              )}
+              {suspect.severity > 0 && `, ${severityWord(suspect.severity)}`}
             </Typography>
             {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
             <EvidenceList evidence={suspect.evidence} />
           </section>
         </Box>
-        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <section aria-labelledby="checks-title">
-            <Typography id="checks-title" variant="h2">
-              Next check
-            </Typography>
-            <NextChecks checks={diagnosis.nextChecks} />
-          </section>
-          <section aria-labelledby="gate-title">
-            <Typography id="gate-title" variant="h2" gutterBottom>
-              Before it is condemned
-            </Typography>
-            {gates.length > 0 ? (
-              <Gates gates={gates} />
-            ) : (
-              <p style={{ marginTop: 0 }}>No proof gate for this suspect: confirm it by its tell.</p>
-            )}
-          </section>
-          {suspect.fault !== 'unlisted' && (
-            <Decision job={job} change={change} suspect={suspect} open={open} />
-          )}
-        </Box>
+        <section aria-labelledby="checks-title">
+          <Typography id="checks-title" variant="h2">
+            Next check
+          </Typography>
+          <NextChecks checks={diagnosis.nextChecks} />
+        </section>
       </Box>
     </Box>
   )

@@ -1,9 +1,9 @@
 'use client'
-import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
+import { Flags } from './Flags'
 import type { StageProps } from './stageProps'
 
 const MOST_SUSPECTS = 6
@@ -48,22 +48,7 @@ export function Answer({ diagnosis, set }: StageProps) {
           ))}
         </Box>
       </section>
-      {flags.length > 0 && (
-        <section aria-label="What looks wrong with the readings">
-          <Box sx={{ display: 'grid', gap: 1 }}>
-            {flags.map((flag) => (
-              <Alert
-                key={`${flag.id}-${flag.keys.join()}`}
-                severity="warning"
-                variant="outlined"
-                sx={{ fontSize: '0.92rem', py: 0 }}
-              >
-                {flag.sentence}
-              </Alert>
-            ))}
-          </Box>
-        </section>
-      )}
+      <Flags flags={flags} />
       {nextChecks.length > 0 && (
         <section aria-labelledby="answer-next">
           <Typography id="answer-next" variant="h2" gutterBottom>

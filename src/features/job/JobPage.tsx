@@ -5,8 +5,8 @@ import Button from '@mui/material/Button'
 import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import Link from 'next/link'
-import { useCallback, useMemo, useState } from 'react'
-import { diagnose } from '@/core/diagnose/diagnose'
+import { useCallback, useMemo } from 'react'
+import { diagnose, type Suspect } from '@/core/diagnose/diagnose'
 import type { Stage } from '@/core/job/job'
 import type { ReadingSet } from '@/core/readings/schema'
 import type { StoredJob } from '@/data/jobs'
@@ -14,6 +14,7 @@ import { theme } from '@/ui/theme'
 import { ArriveStage } from '../arrive/ArriveStage'
 import { CloseStage } from '../close/CloseStage'
 import { DiagnoseStage } from '../diagnose/DiagnoseStage'
+import { GateAnswer } from '../diagnose/GateAnswer'
 import { MeasureStage } from '../measure/MeasureStage'
 import { PlanAnswer } from '../plan/PlanAnswer'
 import { PlanStage } from '../plan/PlanStage'
@@ -25,6 +26,7 @@ import { StageRail } from './StageRail'
 import { stageStates } from './stages'
 import { useDisplay } from './useDisplay'
 import { useJob } from './useJob'
+import { useLooking } from './useLooking'
 import { useStageKeys } from './useStageKeys'
 
 const WORK = {
@@ -34,7 +36,13 @@ const WORK = {
   plan: PlanStage,
   close: CloseStage,
 } as const
-const ANSWER = { arrive: Answer, measure: Answer, diagnose: Answer, plan: PlanAnswer, close: Answer } as const
+const ANSWER = {
+  arrive: Answer,
+  measure: Answer,
+  diagnose: GateAnswer,
+  plan: PlanAnswer,
+  close: Answer,
+} as const
 
 /** Before the first reading there is an empty set to look at. */
 const EMPTY_SET: ReadingSet = { mode: 'cooling', readings: {} }
@@ -44,12 +52,14 @@ function useStageProps(
   change: StageProps['change'],
 ): StageProps & { setTemperature: ReturnType<typeof useDisplay>['setTemperature'] } {
   const { temperature, pressure, setTemperature, rememberPressure } = useDisplay()
-  const [chosen, setChosen] = useState<number>()
+  const { setIndex: chosen, suspect: looked, look } = useLooking(job.id)
   const last = Math.max(job.readingSets.length - 1, 0)
   const setIndex = chosen !== undefined && chosen <= last ? chosen : last
   const set = job.readingSets[setIndex] ?? EMPTY_SET
   const diagnosis = useMemo(() => diagnose(job.unit, set, { temperature }), [job.unit, set, temperature])
   const display = useMemo(() => ({ temperature, pressure }), [temperature, pressure])
+  const suspect =
+    diagnosis.suspects.find(({ fault }) => fault === looked) ?? (diagnosis.suspects[0] as Suspect)
   return {
     job,
     change,
@@ -57,9 +67,11 @@ function useStageProps(
     rememberPressure,
     setTemperature,
     setIndex,
-    chooseSet: setChosen,
+    chooseSet: (index) => look({ setIndex: index }),
     set,
     diagnosis,
+    suspect,
+    chooseSuspect: (fault) => look({ suspect: fault }),
   }
 }
 
@@ -102,7 +114,7 @@ function OpenJob({
   return (
     <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: 'auto 1fr', overflow: 'hidden' }}>
       {header}
-      <Box sx={{ display: 'grid', gridTemplateColumns: '92px minmax(0, 1fr) 324px', minHeight: 0 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
         {rail}
         <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
           <Work key={props.setIndex} {...props} />

@@ -56,9 +56,8 @@ export function StageRail({ jobId, current, states }: Props) {
               gap: 0.25,
               color: on ? 'primary.main' : 'text.primary',
               bgcolor: on ? SUNLIGHT.copperWash : 'transparent',
-              borderLeft: { md: 4 },
-              borderTop: { xs: 3, md: 0 },
-              borderColor: on ? 'primary.main' : 'transparent',
+              borderLeft: { md: `4px solid ${on ? SUNLIGHT.copper : 'transparent'}` },
+              borderTop: { xs: `3px solid ${on ? SUNLIGHT.copper : 'transparent'}`, md: 'none' },
               '&:focus-visible': { outline: `2px solid ${SUNLIGHT.copper}`, outlineOffset: -3 },
             }}
           >

@@ -1,4 +1,5 @@
-import type { Diagnosis } from '@/core/diagnose/diagnose'
+import type { Diagnosis, Suspect } from '@/core/diagnose/diagnose'
+import type { SuspectId } from '@/core/diagnose/faults'
 import type { ReadingSet } from '@/core/readings/schema'
 import type { Unit } from '@/core/units/units'
 import type { StoredJob } from '@/data/jobs'
@@ -16,4 +17,7 @@ export type StageProps = {
   readonly chooseSet: (index: number) => void
   readonly set: ReadingSet
   readonly diagnosis: Diagnosis
+  /** the suspect that is looked at */
+  readonly suspect: Suspect
+  readonly chooseSuspect: (fault: SuspectId) => void
 }

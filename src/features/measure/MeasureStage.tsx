@@ -72,7 +72,7 @@ function Pad({ entry, taps }: PadProps) {
       label={readingRow(draft.key).label}
       text={draft.text}
       unit={draft.unit}
-      units={offeredUnits(draft.key, undefined)}
+      units={offeredUnits(draft.key)}
       message={entry.message}
       onText={entry.type}
       onUnit={entry.chooseUnit}
@@ -81,21 +81,24 @@ function Pad({ entry, taps }: PadProps) {
   )
 }
 
-/** The ladder beside the list of taps and the pad; what is seen stands on the second tab. */
-export function MeasureStage(props: StageProps) {
-  const { set, setIndex, change, diagnosis, display } = props
-  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
-  const [tab, setTab] = useState<'read' | 'seen'>('read')
-  const { taps, wanted, flagged } = useTaps(props)
-  const entry = useEntry(props)
-  const model = useMemo(() => ladderModel(diagnosis), [diagnosis])
-  useDigitsToPad(entry.draft !== undefined)
+type ListProps = StageProps & { entry: ReturnType<typeof useEntry>; taps: ReturnType<typeof useTaps> }
+
+/** Readings on one tab, what is seen on the other. */
+function TapsPanel({
+  set,
+  setIndex,
+  change,
+  entry,
+  taps: { taps, wanted, flagged },
+  tab,
+  onTab,
+}: ListProps & TabState) {
   const count = Object.keys(set.observations ?? {}).length
-  const list = (
+  return (
     <>
       <Tabs
         value={tab}
-        onChange={(_event, value: 'read' | 'seen') => setTab(value)}
+        onChange={(_event, value: TabName) => onTab(value)}
         aria-label="Readings or what is seen"
       >
         <Tab value="read" label={`Readings ${Object.keys(set.readings).length}`} />
@@ -129,6 +132,21 @@ export function MeasureStage(props: StageProps) {
       </Box>
     </>
   )
+}
+
+type TabName = 'read' | 'seen'
+type TabState = { tab: TabName; onTab: (tab: TabName) => void }
+
+/** The ladder beside the list of taps and the pad; what is seen stands on the second tab. */
+export function MeasureStage(props: StageProps) {
+  const { diagnosis, display } = props
+  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const [tab, onTab] = useState<TabName>('read')
+  const taps = useTaps(props)
+  const entry = useEntry(props)
+  const model = useMemo(() => ladderModel(diagnosis), [diagnosis])
+  useDigitsToPad(entry.draft !== undefined)
+  const list = <TapsPanel {...props} entry={entry} taps={taps} tab={tab} onTab={onTab} />
   const ladder = <Ladder model={model} display={display} title="Temperature ladder" />
   if (!isWide) {
     return (
@@ -143,13 +161,13 @@ export function MeasureStage(props: StageProps) {
           >
             Done ▾
           </ButtonBase>
-          <Pad entry={entry} taps={taps} />
+          <Pad entry={entry} taps={taps.taps} />
         </Drawer>
       </Box>
     )
   }
   return (
-    <Box sx={{ height: '100%', display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 316px' }}>
+    <Box sx={{ height: '100%', display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px' }}>
       <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', minHeight: 0 }}>
         <SetTabs {...props} />
         <Box sx={{ minHeight: 0, px: 1.5, pb: 1 }}>{ladder}</Box>
@@ -165,9 +183,11 @@ export function MeasureStage(props: StageProps) {
         }}
       >
         {list}
-        <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
-          {tab === 'read' && <Pad entry={entry} taps={taps} />}
-        </Box>
+        {tab === 'read' && (
+          <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
+            <Pad entry={entry} taps={taps.taps} />
+          </Box>
+        )}
       </Box>
     </Box>
   )

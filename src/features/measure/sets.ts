@@ -25,6 +25,25 @@ export const withObservation = (
   observations: { ...set.observations, [key]: value },
 })
 
+/** What is known of the inside over all sets; a later word replaces an earlier one. */
+export const mergedObservations = (job: Job): Observations =>
+  Object.assign({}, ...job.readingSets.map((set) => set.observations ?? {}))
+
+/** Puts a word on the latest set and takes other words for it off the earlier ones, so that the answer is one. */
+export function withLatestObservation(
+  job: Job,
+  key: keyof Observations,
+  value: string | number | undefined,
+  now: string,
+): Job {
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  const last = sets.length - 1
+  return {
+    ...job,
+    readingSets: sets.map((set, i) => withObservation(set, key, i === last ? value : undefined)),
+  }
+}
+
 /** Label of the next set: after a decided repair it is the proof. */
 const nextLabel = (job: Job) => (job.decision?.fault ? 'after repair' : `set ${job.readingSets.length + 1}`)
 

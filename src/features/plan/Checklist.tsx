@@ -25,7 +25,7 @@ export function Checklist({ lines, ticked, onTick, ordered, label }: Props) {
               <Checkbox
                 checked={ticked.includes(line.id)}
                 onChange={(event) => onTick(line.id, event.target.checked)}
-                sx={{ width: 48, height: 48 }}
+                sx={{ width: 48, height: 48, flexShrink: 0 }}
               />
             }
             label={`${ordered ? `${i + 1}. ` : ''}${line.label}`}

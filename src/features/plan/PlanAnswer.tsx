@@ -5,13 +5,13 @@ import { CLASS_LABELS } from '@/core/cleanup/contamination'
 import { suspectLabel } from '@/core/diagnose/faults'
 import { DISCLAIMER } from '@/core/plan/cautions'
 import { INSIDE_KEYS, Observed } from '../measure/Observed'
-import { withObservation, withSet } from '../measure/sets'
+import { mergedObservations, withLatestObservation } from '../measure/sets'
 import type { StageProps } from '../job/stageProps'
 import { duration, spanText } from './text'
 import { usePlan } from './usePlan'
 
 /** The answer of the plan: how long, how dirty, and what is known of the inside. */
-export function PlanAnswer({ job, set, setIndex, change }: StageProps) {
+export function PlanAnswer({ job, change }: StageProps) {
   const plan = usePlan(job)
   const { schedule, contamination } = plan
   return (
@@ -45,14 +45,10 @@ export function PlanAnswer({ job, set, setIndex, change }: StageProps) {
         </Typography>
         <Observed
           keys={INSIDE_KEYS}
-          observations={set.observations ?? {}}
+          observations={mergedObservations(job)}
           withHoursOpen
           onChange={(key, value) =>
-            change((current) =>
-              withSet(current, setIndex, new Date().toISOString(), (each) =>
-                withObservation(each, key, value),
-              ),
-            )
+            change((current) => withLatestObservation(current, key, value, new Date().toISOString()))
           }
         />
       </section>

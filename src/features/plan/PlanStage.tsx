@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/job/job'
-import type { PlanTask } from '@/core/plan/plan'
+import type { Plan, PlanTask } from '@/core/plan/plan'
 import type { StageProps } from '../job/stageProps'
 import { Checklist } from './Checklist'
 import { Dryers } from './Dryers'
@@ -33,11 +33,89 @@ function TaskDetail({ task }: { task: PlanTask }) {
   )
 }
 
+function Reasons({ reasons }: { reasons: readonly string[] }) {
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+      {reasons.map((reason) => (
+        <li key={reason}>{reason}</li>
+      ))}
+    </Box>
+  )
+}
+
+function CleanUp({ plan }: { plan: Plan }) {
+  const { oil, refrigerantPath: path } = plan
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <section aria-labelledby="dryers-title">
+        <Typography id="dryers-title" variant="h2" gutterBottom>
+          Dryers
+        </Typography>
+        <Dryers dryers={plan.dryers} />
+      </section>
+      <section aria-labelledby="ledger-title">
+        <Typography id="ledger-title" variant="h2" gutterBottom>
+          Water and acid
+        </Typography>
+        <Ledgers plan={plan} />
+      </section>
+      <section aria-labelledby="oil-title">
+        <Typography id="oil-title" variant="h2">
+          Oil: {oil.kind}, {oilVolume(oil.volume)}
+        </Typography>
+        <Reasons reasons={oil.reasons} />
+      </section>
+      <section aria-labelledby="path-title">
+        <Typography id="path-title" variant="h2">
+          Refrigerant: keep {path.keep}, recovered charge{' '}
+          {path.recovered === 'reclaim' ? 'to reclaim' : 'may go back'}
+        </Typography>
+        <Reasons reasons={path.reasons} />
+      </section>
+    </Box>
+  )
+}
+
+type WorkProps = { plan: Plan; ticked: readonly string[]; onTick: (id: string, on: boolean) => void }
+
+function WorkLists({ plan, ticked, onTick }: WorkProps) {
+  const leaving = plan.beforeLeaving.map((label) => ({ id: `leave-${label}`.slice(0, 80), label }))
+  const tasks = plan.tasks.map((task) => ({
+    id: task.id,
+    label: task.label,
+    detail: <TaskDetail task={task} />,
+  }))
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      {plan.parts.length > 0 && (
+        <section aria-labelledby="parts-title">
+          <Typography id="parts-title" variant="h2">
+            Parts and consumables
+          </Typography>
+          <Checklist label="Parts" lines={plan.parts} ticked={ticked} onTick={onTick} />
+        </section>
+      )}
+      {leaving.length > 0 && (
+        <section aria-labelledby="leaving-title">
+          <Typography id="leaving-title" variant="h2">
+            Before you leave: measure, count, photograph
+          </Typography>
+          <Checklist label="Before you leave" lines={leaving} ticked={ticked} onTick={onTick} />
+        </section>
+      )}
+      <section aria-labelledby="tasks-title">
+        <Typography id="tasks-title" variant="h2">
+          Tasks in order
+        </Typography>
+        <Checklist label="Tasks" ordered ticked={ticked} onTick={onTick} lines={tasks} />
+      </section>
+    </Box>
+  )
+}
+
 /** Clean-up, dryers, oil and refrigerant on the left; parts and the ordered tasks on the right. */
 export function PlanStage({ job, change }: StageProps) {
   const plan = usePlan(job)
-  const ticked = job.ticked ?? []
-  const onTick = (id: string, on: boolean) => change(tick(id, on))
   return (
     <Box
       sx={{
@@ -47,80 +125,8 @@ export function PlanStage({ job, change }: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
       }}
     >
-      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-        <section aria-labelledby="dryers-title">
-          <Typography id="dryers-title" variant="h2" gutterBottom>
-            Dryers
-          </Typography>
-          <Dryers dryers={plan.dryers} />
-        </section>
-        <section aria-labelledby="ledger-title">
-          <Typography id="ledger-title" variant="h2" gutterBottom>
-            Water and acid
-          </Typography>
-          <Ledgers plan={plan} />
-        </section>
-        <section aria-labelledby="oil-title">
-          <Typography id="oil-title" variant="h2">
-            Oil: {plan.oil.kind}, {oilVolume(plan.oil.volume)}
-          </Typography>
-          <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-            {plan.oil.reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
-          </Box>
-        </section>
-        <section aria-labelledby="path-title">
-          <Typography id="path-title" variant="h2">
-            Refrigerant: keep {plan.refrigerantPath.keep}, recovered charge{' '}
-            {plan.refrigerantPath.recovered === 'reclaim' ? 'to reclaim' : 'may go back'}
-          </Typography>
-          <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-            {plan.refrigerantPath.reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
-          </Box>
-        </section>
-      </Box>
-      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-        {plan.parts.length > 0 && (
-          <section aria-labelledby="parts-title">
-            <Typography id="parts-title" variant="h2">
-              Parts and consumables
-            </Typography>
-            <Checklist label="Parts" lines={plan.parts} ticked={ticked} onTick={onTick} />
-          </section>
-        )}
-        {plan.beforeLeaving.length > 0 && (
-          <section aria-labelledby="leaving-title">
-            <Typography id="leaving-title" variant="h2">
-              Before you leave: measure, count, photograph
-            </Typography>
-            <Checklist
-              label="Before you leave"
-              lines={plan.beforeLeaving.map((label) => ({ id: `leave-${label}`.slice(0, 80), label }))}
-              ticked={ticked}
-              onTick={onTick}
-            />
-          </section>
-        )}
-        <section aria-labelledby="tasks-title">
-          <Typography id="tasks-title" variant="h2">
-            Tasks in order
-          </Typography>
-          <Checklist
-            label="Tasks"
-            ordered
-            ticked={ticked}
-            onTick={onTick}
-            lines={plan.tasks.map((task) => ({
-              id: task.id,
-              label: task.label,
-              detail: <TaskDetail task={task} />,
-            }))}
-          />
-        </section>
-      </Box>
+      <CleanUp plan={plan} />
+      <WorkLists plan={plan} ticked={job.ticked ?? []} onTick={(id, on) => change(tick(id, on))} />
     </Box>
   )
 }

@@ -14,26 +14,45 @@ import { temperatureColour } from './temperatureColour'
 type Props = { model: LadderModel; display: Display; title: string }
 
 const AXIS = 46
-const LABELS = 168
-const LABELS_NARROW = 124
+const LABELS = 150
+const LABELS_NARROW = 112
 const LABEL_GAP = 31
 const MARGIN = 14
 const SPAN_TEXT_HEIGHT = 62
 const NARROW = 480
 
+/** The zigzag that says: the scale is cut here. */
+const breakLine = (x: number, bottom: number): string =>
+  [0, 1, 2, 3, 4].map((i) => `${x + (i % 2 === 0 ? -6 : 6)},${bottom - 4 - i * 5}`).join(' ')
+
 function Axis({ scale, display }: { scale: Scale; display: Display }) {
   const shown = (kelvin: number) => fromKelvin(kelvin, display.temperature)
   const [low, high] = [shown(scale.coldest), shown(scale.hottest)]
-  const step = tickStep(high - low, scale.height)
+  const step = tickStep(high - low, scale.height - scale.top)
   const first = Math.ceil(low / step) * step
   const ticks = Array.from(
     { length: Math.max(Math.floor((high - first) / step) + 1, 0) },
     (_v, i) => first + i * step,
   )
-  const y = (value: number) => ((high - value) / (high - low)) * scale.height
+  const y = (value: number) => scale.top + ((high - value) / (high - low)) * (scale.height - scale.top)
   return (
     <g aria-hidden>
-      <rect x={AXIS - 6} y={0} width={6} height={scale.height} fill="url(#ladder-ramp)" rx={2} />
+      <rect
+        x={AXIS - 6}
+        y={scale.top}
+        width={6}
+        height={scale.height - scale.top}
+        fill="url(#ladder-ramp)"
+        rx={2}
+      />
+      {scale.top > 0 && (
+        <polyline
+          points={breakLine(AXIS - 3, scale.top)}
+          fill="none"
+          stroke={SUNLIGHT.ink}
+          strokeWidth={1.5}
+        />
+      )}
       {ticks.map((tick) => (
         <g key={tick}>
           <line x1={AXIS} x2={AXIS + 6} y1={y(tick)} y2={y(tick)} stroke={SUNLIGHT.quiet} />

@@ -66,15 +66,15 @@ export function SpanMark({ span, scale, x, middle, texts, active, onActive, narr
       <rect
         x={x + 10}
         y={middle - 28}
-        width={narrow ? 66 : 92}
+        width={narrow ? 64 : 84}
         height={56}
-        fill={SUNLIGHT.raised}
-        fillOpacity={0.86}
+        fill={SUNLIGHT.paper}
+        fillOpacity={0.9}
       />
-      <text x={x + 14} y={middle - 14} fontSize={narrow ? 11.5 : 13} fill={SUNLIGHT.quiet}>
+      <text x={x + 14} y={middle - 14} fontSize={narrow ? 11.5 : 12.5} fill={SUNLIGHT.quiet}>
         {span.label}
       </text>
-      <text x={x + 14} y={middle + 7} fontSize={narrow ? 17 : 21} fontWeight={700} fill={ink}>
+      <text x={x + 14} y={middle + 7} fontSize={narrow ? 16 : 19} fontWeight={700} fill={ink}>
         {texts.value}
         {!narrow && (
           <tspan fontSize={13} fontWeight={400} dx={5} fill={SUNLIGHT.quiet}>

@@ -2,21 +2,44 @@
 export type Scale = {
   readonly coldest: number
   readonly hottest: number
+  /** pixel positions of the hottest and the coldest end */
+  readonly top: number
   readonly height: number
+  /** temperatures from here up stand in the strip above the break, all at one place */
+  readonly breakAbove: number
   readonly y: (kelvin: number) => number
 }
 
 const EDGE_KELVIN = 5
 const LEAST_SPAN_KELVIN = 30
 
-/** A linear scale over all values with room at both ends; without values, from 0 to 50 C. */
+/** A lone hot rung (the discharge line) further than this above the rest goes above a break, K. */
+const BREAK_GAP_KELVIN = 18
+const BREAK_STRIP = 40
+
+/** Lowest temperature that stands above the break; Infinity where the scale needs none. */
+function breakPoint(sorted: readonly number[]): number {
+  const [hottest, next] = [sorted.at(-1), sorted.at(-2)]
+  return hottest !== undefined && next !== undefined && hottest - next > BREAK_GAP_KELVIN ? hottest : Infinity
+}
+
+/**
+ * A linear scale over all values with room at both ends; without values, from 0 to 50 C.
+ * One value far above the others is shown above a marked break, so that the rest keeps its resolution.
+ */
 export function scaleFor(kelvins: readonly number[], height: number): Scale {
-  const low = kelvins.length ? Math.min(...kelvins) : 273.15
-  const high = kelvins.length ? Math.max(...kelvins) : 323.15
+  const sorted = [...new Set(kelvins)].sort((a, b) => a - b)
+  const breakAbove = sorted.length > 2 ? breakPoint(sorted) : Infinity
+  const linear = sorted.filter((kelvin) => kelvin < breakAbove)
+  const low = linear[0] ?? 273.15
+  const high = linear.at(-1) ?? 323.15
   const missing = Math.max(LEAST_SPAN_KELVIN - (high - low), 0) / 2
   const coldest = low - EDGE_KELVIN - missing
   const hottest = high + EDGE_KELVIN + missing
-  return { coldest, hottest, height, y: (kelvin) => ((hottest - kelvin) / (hottest - coldest)) * height }
+  const top = breakAbove === Infinity ? 0 : BREAK_STRIP
+  const y = (kelvin: number) =>
+    kelvin >= breakAbove ? BREAK_STRIP / 3 : top + ((hottest - kelvin) / (hottest - coldest)) * (height - top)
+  return { coldest, hottest, top, height, breakAbove, y }
 }
 
 /**

@@ -51,6 +51,8 @@ type SpanRow = {
   readonly key: DerivedKey
   readonly short: string
   readonly target?: TargetKey
+  /** told only when it is out of its band */
+  readonly onlyWhenOff?: true
   /** end that is counted from: a derived temperature or a reading; the span runs by the measured difference */
   readonly from: DerivedKey | ReadingKey
   readonly sign: 1 | -1
@@ -89,8 +91,16 @@ const SPAN_ROWS: readonly SpanRow[] = [
     target: 'evaporatorSuperheat',
     from: 'evaporatingDew',
     sign: 1,
+    onlyWhenOff: true,
   },
-  { key: 'dryerDrop', short: 'Dryer drop', target: 'dryerDrop', from: 'dryerInTemp', sign: -1 },
+  {
+    key: 'dryerDrop',
+    short: 'Dryer drop',
+    target: 'dryerDrop',
+    from: 'dryerInTemp',
+    sign: -1,
+    onlyWhenOff: true,
+  },
 ]
 
 /** Targets that are temperatures, not differences, are restated as a gap from where the span starts. */
@@ -116,7 +126,9 @@ function spanOf(row: SpanRow, diagnosis: Diagnosis): LadderSpan[] {
     to: from + row.sign * measured.value,
     measured,
   }
-  return [target ? { ...base, target, verdict: verdict(measured, target) } : base]
+  if (!target) return [base]
+  const judged = verdict(measured, target)
+  return row.onlyWhenOff && judged === 'in band' ? [] : [{ ...base, target, verdict: judged }]
 }
 
 /** A glide under this is drawn as a thin rung, K. */
@@ -127,7 +139,7 @@ function saturationRung(
   id: 'evaporatingMean' | 'condensingMean',
   label: string,
 ): Rung[] {
-  const { derived, snapshot } = diagnosis
+  const { derived } = diagnosis
   const mean = derived[id]
   if (!mean) return []
   const dew = derived.evaporatingDew
@@ -139,7 +151,7 @@ function saturationRung(
   return [
     {
       id,
-      label: `${label} (${snapshot.refrigerant})`,
+      label,
       kelvin: edge?.value ?? mean.value,
       error: mean.error,
       derived: true,

@@ -1,9 +1,10 @@
 'use client'
-import Button from '@mui/material/Button'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import { type ChangeEvent, type KeyboardEvent, useState } from 'react'
 import type { Unit } from '@/core/units/units'
 import { SUNLIGHT } from '../theme'
 import { pressKey, takesSign } from './entry'
@@ -12,7 +13,8 @@ type Props = {
   label: string
   text: string
   unit: Unit
-  units: readonly Unit[]
+  /** units in daily use, and the rest behind one key */
+  units: { readonly usual: readonly Unit[]; readonly more: readonly Unit[] }
   message: string | undefined
   onText: (text: string) => void
   onUnit: (unit: Unit) => void
@@ -22,10 +24,10 @@ type Props = {
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const
 const NAMES: Readonly<Record<string, string>> = { '±': 'Change sign', '.': 'Decimal point' }
 
-/** The numeric pad: knows its quantity's units, a key tall enough for a glove. */
-export function NumericPad({ label, text, unit, units, message, onText, onUnit, onNext }: Props) {
+/** What is being typed, the largest thing on the pad. */
+function Display({ label, text, unit, message, onText, onNext }: Props) {
   return (
-    <Box sx={{ p: 1.25, display: 'grid', gap: 1 }}>
+    <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
         <Typography variant="h3" component="label" htmlFor="pad-display">
           {label}
@@ -43,10 +45,10 @@ export function NumericPad({ label, text, unit, units, message, onText, onUnit, 
         aria-describedby="pad-message"
         aria-invalid={message !== undefined}
         placeholder="–"
-        onChange={(event: React.ChangeEvent<HTMLInputElement>) =>
+        onChange={(event: ChangeEvent<HTMLInputElement>) =>
           onText(event.target.value.replace(',', '.').trim())
         }
-        onKeyDown={(event: React.KeyboardEvent) => {
+        onKeyDown={(event: KeyboardEvent) => {
           if (event.key === 'Enter') onNext()
         }}
         sx={{
@@ -72,50 +74,85 @@ export function NumericPad({ label, text, unit, units, message, onText, onUnit, 
       >
         {message}
       </Typography>
-      <ToggleButtonGroup
-        exclusive
-        value={unit}
-        onChange={(_event, value: Unit | null) => value && onUnit(value)}
-        aria-label="Unit"
-        sx={{ flexWrap: 'wrap' }}
-      >
-        {units.map((each) => (
-          <ToggleButton key={each} value={each} sx={{ px: 1.25, flexGrow: 1 }}>
-            {each}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 0.75 }}>
-        <Box sx={{ gridColumn: 'span 3', display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 0.75 }}>
-          {KEYS.map((key) => (
-            <Button
-              key={key}
-              variant="outlined"
-              color="inherit"
-              aria-label={NAMES[key] ?? key}
-              disabled={key === '±' && !takesSign(unit)}
-              onClick={() => onText(pressKey(text, key))}
-              sx={{ fontSize: '1.4rem', borderColor: 'divider', minWidth: 0 }}
-            >
-              {key}
-            </Button>
-          ))}
-        </Box>
-        <Box sx={{ display: 'grid', gridTemplateRows: '1fr 2fr', gap: 0.75 }}>
+    </>
+  )
+}
+
+const CHIP = { px: 0.9, flexGrow: 1, fontSize: '0.9rem' } as const
+
+function UnitChips({ unit, units, onUnit }: Pick<Props, 'unit' | 'units' | 'onUnit'>) {
+  const [all, setAll] = useState(false)
+  const showAll = all || units.more.includes(unit)
+  const shown = showAll ? [...units.usual, ...units.more] : units.usual
+  return (
+    <ToggleButtonGroup
+      exclusive
+      value={unit}
+      onChange={(_event, value: Unit | 'more' | null) => {
+        if (value === 'more') setAll(true)
+        else if (value) onUnit(value)
+      }}
+      aria-label="Unit"
+      sx={{ flexWrap: 'wrap' }}
+    >
+      {shown.map((each) => (
+        <ToggleButton key={each} value={each} sx={CHIP}>
+          {each}
+        </ToggleButton>
+      ))}
+      {!showAll && units.more.length > 0 && (
+        <ToggleButton value="more" aria-label="More units" sx={CHIP}>
+          …
+        </ToggleButton>
+      )}
+    </ToggleButtonGroup>
+  )
+}
+
+function Keys({ text, unit, onText, onNext }: Pick<Props, 'text' | 'unit' | 'onText' | 'onNext'>) {
+  const plain = { borderColor: 'divider', minWidth: 0 } as const
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 0.75 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 0.75 }}>
+        {KEYS.map((key) => (
           <Button
+            key={key}
             variant="outlined"
             color="inherit"
-            aria-label="Delete last digit"
-            onClick={() => onText(pressKey(text, '⌫'))}
-            sx={{ fontSize: '1.3rem', borderColor: 'divider', minWidth: 0 }}
+            aria-label={NAMES[key] ?? key}
+            disabled={key === '±' && !takesSign(unit)}
+            onClick={() => onText(pressKey(text, key))}
+            sx={{ ...plain, fontSize: '1.4rem' }}
           >
-            ⌫
+            {key}
           </Button>
-          <Button variant="contained" onClick={onNext} sx={{ fontSize: '1.05rem', minWidth: 0 }}>
-            Next
-          </Button>
-        </Box>
+        ))}
       </Box>
+      <Box sx={{ display: 'grid', gridTemplateRows: '1fr 2fr', gap: 0.75 }}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          aria-label="Delete last digit"
+          onClick={() => onText(pressKey(text, '⌫'))}
+          sx={{ ...plain, fontSize: '1.3rem' }}
+        >
+          ⌫
+        </Button>
+        <Button variant="contained" onClick={onNext} sx={{ fontSize: '1.05rem', minWidth: 0 }}>
+          Next
+        </Button>
+      </Box>
+    </Box>
+  )
+}
+
+/** The numeric pad: knows its quantity's units, a key tall enough for a glove. */
+export function NumericPad(props: Props) {
+  return (
+    <Box sx={{ p: 1.25, display: 'grid', gap: 1 }}>
+      <Display {...props} />
+      <UnitChips {...props} />
+      <Keys {...props} />
     </Box>
   )
 }

@@ -31,12 +31,15 @@ export function pressKey(text: string, key: string): string {
   return text.length >= MOST_DIGITS ? text : text + key
 }
 
-/** Units offered at a tap; the one used last comes first. */
-export function offeredUnits(key: ReadingKey, preferred: Unit | undefined): Unit[] {
-  const units = unitsOf(readingRow(key).kind)
-  return preferred && units.includes(preferred)
-    ? [preferred, ...units.filter((unit) => unit !== preferred)]
-    : units
+/** Units in daily use for pressures; the others stand behind one key. */
+const USUAL_PRESSURES: readonly Unit[] = ['psig', 'kPag', 'barg', 'inHgVac']
+
+/** Units offered at a tap, those in daily use apart from the rest. */
+export function offeredUnits(key: ReadingKey): { usual: Unit[]; more: Unit[] } {
+  const { kind } = readingRow(key)
+  const all = unitsOf(kind)
+  const isUsual = (unit: Unit) => kind !== 'pressure' || USUAL_PRESSURES.includes(unit)
+  return { usual: all.filter(isUsual), more: all.filter((unit) => !isUsual(unit)) }
 }
 
 /** Unit a fresh reading starts with: the browser's for pressures and temperatures, else the kind's first. */
