@@ -12,7 +12,7 @@ const MARK: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△'
 export function ComparisonTable({ comparison }: { comparison: Comparison }) {
   const { headings, verdicts, rows } = comparison
   return (
-    <Table size="small" aria-label="Before and after">
+    <Table size="small" aria-label="Before and after" sx={{ '& th, & td': { px: { xs: 0.5, md: 2 } } }}>
       <TableHead>
         <TableRow>
           <TableCell sx={{ px: 0 }}>Reading</TableCell>

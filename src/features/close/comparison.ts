@@ -22,7 +22,7 @@ const show = (key: FeatureKey, value: number, display: Display): string => {
   const { kind } = featureRow(key)
   if (kind === 'temperature') return showTemperature(value, display)
   if (kind === 'temperatureDifference') return showDifference(value, display)
-  return kind === 'share' ? `${showShare(value)} RLA` : showPressureDrop(value, display)
+  return kind === 'share' ? showShare(value) : showPressureDrop(value, display)
 }
 
 function cellOf(diagnosis: Diagnosis, key: FeatureKey, display: Display): Cell | undefined {

@@ -22,6 +22,7 @@ export function PhoneSheet({ diagnosis, children }: { diagnosis: Diagnosis; chil
           px: 2,
           justifyContent: 'space-between',
           bgcolor: SUNLIGHT.copperWash,
+          font: 'inherit',
           borderTop: 1,
           borderColor: 'divider',
           textAlign: 'left',
@@ -49,7 +50,10 @@ export function PhoneSheet({ diagnosis, children }: { diagnosis: Diagnosis; chil
             zIndex: 1,
           }}
         >
-          <ButtonBase onClick={() => setOpen(false)} sx={{ minHeight: 48, px: 2, fontWeight: 600 }}>
+          <ButtonBase
+            onClick={() => setOpen(false)}
+            sx={{ font: 'inherit', minHeight: 48, px: 2, fontWeight: 600 }}
+          >
             Close ▾
           </ButtonBase>
         </Box>

@@ -62,10 +62,13 @@ export function StageRail({ jobId, current, states }: Props) {
             }}
           >
             <Icon fontSize="small" />
-            <span style={{ fontSize: '0.85rem', fontWeight: 600 }}>
+            <Box
+              component="span"
+              sx={{ fontSize: { xs: '0.78rem', md: '0.85rem' }, fontWeight: 600, whiteSpace: 'nowrap' }}
+            >
               {STAGE_LABELS[stage]}
               {done && <span aria-label=", done"> ●</span>}
-            </span>
+            </Box>
             {blocked && (
               <Box
                 component="span"

@@ -157,7 +157,7 @@ export function MeasureStage(props: StageProps) {
         <Drawer anchor="bottom" open={entry.draft !== undefined} onClose={entry.close}>
           <ButtonBase
             onClick={entry.close}
-            sx={{ minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}
+            sx={{ font: 'inherit', minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}
           >
             Done ▾
           </ButtonBase>

@@ -15,11 +15,13 @@ type Props = { model: LadderModel; display: Display; title: string }
 
 const AXIS = 46
 const LABELS = 150
-const LABELS_NARROW = 112
+const LABELS_NARROW = 128
 const LABEL_GAP = 31
 const MARGIN = 14
 const SPAN_TEXT_HEIGHT = 62
 const NARROW = 480
+/** Least width in which a span and its text are legible. */
+const LEAST_LANE = 70
 
 /** The zigzag that says: the scale is cut here. */
 const breakLine = (x: number, bottom: number): string =>
@@ -83,54 +85,66 @@ function Ramp({ scale }: { scale: Scale }) {
   )
 }
 
-type RungProps = { rung: Rung; scale: Scale; labelY: number; labelX: number; width: number; display: Display }
+type RungProps = {
+  narrow: boolean
+  rung: Rung
+  scale: Scale
+  labelY: number
+  labelX: number
+  width: number
+  display: Display
+}
 
-function RungMark({ rung, scale, labelY, labelX, width, display }: RungProps) {
+/** Rungs glide to their new place; the theme turns this off where less motion is asked for. */
+const gliding = (y: number) => ({ transform: `translateY(${y}px)`, transition: 'transform 180ms ease-out' })
+
+function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungProps) {
   const y = scale.y(rung.kelvin)
   const colour = temperatureColour(rung.kelvin)
-  const other = rung.glideTo === undefined ? y : scale.y(rung.glideTo)
+  const glide = rung.glideTo === undefined ? 0 : scale.y(rung.glideTo) - y
   return (
-    <g className="rung" data-rung={rung.id} data-y={y.toFixed(2)}>
-      <title>{`${rung.label} ${showTemperature(rung.kelvin, display, 1)}`}</title>
-      {rung.glideTo !== undefined && (
-        <rect
-          x={AXIS}
-          y={Math.min(y, other)}
-          width={labelX - 24 - AXIS}
-          height={Math.abs(other - y)}
-          fill={colour}
-          opacity={0.18}
+    <g
+      role="img"
+      aria-label={`${rung.label} ${showTemperature(rung.kelvin, display, 1)}`}
+      data-rung={rung.id}
+      data-y={y.toFixed(2)}
+    >
+      <g style={gliding(y)}>
+        {glide !== 0 && (
+          <rect
+            x={AXIS}
+            y={Math.min(glide, 0)}
+            width={labelX - 24 - AXIS}
+            height={Math.abs(glide)}
+            fill={colour}
+            opacity={0.18}
+          />
+        )}
+        <line
+          x1={AXIS}
+          x2={labelX - 24}
+          stroke={colour}
+          strokeWidth={rung.derived ? 2.5 : 1.5}
+          strokeDasharray={rung.derived ? undefined : '1 3'}
+          strokeLinecap="round"
         />
-      )}
-      <line
-        x1={AXIS}
-        x2={labelX - 24}
-        y1={y}
-        y2={y}
-        stroke={colour}
-        strokeWidth={rung.derived ? 2.5 : 1.5}
-        strokeDasharray={rung.derived ? undefined : '1 3'}
-        strokeLinecap="round"
-      />
-      <polyline
-        points={`${labelX - 24},${y} ${labelX - 6},${labelY}`}
-        fill="none"
-        stroke={SUNLIGHT.hairline}
-      />
-      <text x={labelX} y={labelY} dy="0.35em" fontSize={13.5} fill={SUNLIGHT.quiet}>
-        {rung.label}
-      </text>
-      <text
-        x={width - 2}
-        y={labelY}
-        dy="0.36em"
-        textAnchor="end"
-        fontSize={19}
-        fontWeight={650}
-        fill={colour}
-      >
-        {fromKelvin(rung.kelvin, display.temperature).toFixed(1)}
-      </text>
+      </g>
+      <line x1={labelX - 24} y1={y} x2={labelX - 6} y2={labelY} stroke={SUNLIGHT.hairline} />
+      <g style={gliding(labelY)}>
+        <text x={labelX} dy="0.35em" fontSize={narrow ? 12 : 13.5} fill={SUNLIGHT.quiet}>
+          {rung.label}
+        </text>
+        <text
+          x={width - 2}
+          dy="0.36em"
+          textAnchor="end"
+          fontSize={narrow ? 16 : 19}
+          fontWeight={650}
+          fill={colour}
+        >
+          {fromKelvin(rung.kelvin, display.temperature).toFixed(1)}
+        </text>
+      </g>
     </g>
   )
 }
@@ -174,64 +188,103 @@ function Empty() {
   )
 }
 
-/** One vertical temperature scale; every temperature a rung, every gap a span with its target band. */
-export function Ladder({ model, display, title }: Props) {
-  const [box, size] = useElementSize<HTMLDivElement>()
+/** The spans for which no lane is left on a narrow screen, in words. */
+function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Display }) {
+  if (spans.length === 0) return null
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 2,
+        fontSize: '0.9rem',
+        height: CAPTION,
+        alignItems: 'center',
+      }}
+    >
+      {spans.map((span) => {
+        const { value, error, verdict } = spanTexts(span, display)
+        return (
+          <span key={span.id} title={spanTexts(span, display).whole}>
+            {span.label} <strong>{value}</strong> {error} {verdict}
+          </span>
+        )
+      })}
+    </Box>
+  )
+}
+
+const CAPTION = 26
+
+type DrawingProps = Props & { width: number; height: number }
+
+function Drawing({ model, display, title, width, height: outer }: DrawingProps) {
   const [active, setActive] = useState<string>()
   const { rungs, spans } = model
-  const height = Math.max(size.height - 2 * MARGIN - 8, 200)
-  const { width } = size
-  const scale = scaleFor(
-    [...rungs.flatMap((r) => [r.kelvin, r.glideTo ?? r.kelvin]), ...spans.map((s) => s.to)],
-    height,
-  )
-  const labelWidth = width < NARROW ? LABELS_NARROW : LABELS
-  const labelX = width - labelWidth
+  const narrow = width < NARROW
+  const labelX = width - (narrow ? LABELS_NARROW : LABELS)
+  const room = labelX - 34 - AXIS - 14
+  const most = Math.max(Math.floor(room / LEAST_LANE), 1)
+  const kelvins = [...rungs.flatMap((r) => [r.kelvin, r.glideTo ?? r.kelvin]), ...spans.map((s) => s.to)]
+  const fits = (height: number) =>
+    placeSpans(spans, scaleFor(kelvins, height)).every(({ lane }) => lane < most)
+  const full = outer - 2 * MARGIN - 8
+  const height = Math.max(fits(full) ? full : full - CAPTION, 200)
+  const scale = scaleFor(kelvins, height)
+  const placed = placeSpans(spans, scale)
+  const drawn = placed.filter(({ lane }) => lane < most)
+  const laneWidth = room / Math.max(...drawn.map(({ lane }) => lane + 1), 1)
   const labels = spreadLabels(
     rungs.map((rung) => scale.y(rung.kelvin)),
     LABEL_GAP,
     height,
   )
-  const placed = placeSpans(spans, scale)
-  const lanes = Math.max(...placed.map(({ lane }) => lane + 1), 1)
-  const laneWidth = (labelX - 34 - AXIS - 14) / lanes
+  return (
+    <>
+      <svg
+        width={width}
+        height={height + 2 * MARGIN + 8}
+        role="group"
+        aria-label={title}
+        style={{ display: 'block' }}
+      >
+        <defs>
+          <Ramp scale={scale} />
+        </defs>
+        <g transform={`translate(0 ${MARGIN + 6})`}>
+          <Axis scale={scale} display={display} />
+          {rungs.map((rung, i) => (
+            <RungMark
+              key={rung.id}
+              {...{ rung, scale, labelX, width, display, narrow }}
+              labelY={labels[i] ?? 0}
+            />
+          ))}
+          {drawn.map(({ span, middle, lane }) => (
+            <SpanMark
+              key={span.id}
+              {...{ span, scale, middle }}
+              x={AXIS + 20 + lane * laneWidth}
+              texts={spanTexts(span, display)}
+              active={active === span.id}
+              onActive={(on) => setActive(on ? span.id : undefined)}
+              narrow={laneWidth < 96}
+            />
+          ))}
+        </g>
+      </svg>
+      <Caption spans={placed.filter(({ lane }) => lane >= most).map(({ span }) => span)} display={display} />
+    </>
+  )
+}
+
+/** One vertical temperature scale; every temperature a rung, every gap a span with its target band. */
+export function Ladder(props: Props) {
+  const [box, { width, height }] = useElementSize<HTMLDivElement>()
+  const empty = props.model.rungs.length === 0
   return (
     <Box ref={box} sx={{ width: '100%', height: '100%', minHeight: 320, position: 'relative' }}>
-      {rungs.length === 0 && <Empty />}
-      {rungs.length > 0 && width > 0 && (
-        <svg width={width} height={size.height} role="group" aria-label={title} style={{ display: 'block' }}>
-          <defs>
-            <Ramp scale={scale} />
-          </defs>
-          <g transform={`translate(0 ${MARGIN + 6})`}>
-            <Axis scale={scale} display={display} />
-            {rungs.map((rung, i) => (
-              <RungMark
-                key={rung.id}
-                rung={rung}
-                scale={scale}
-                labelY={labels[i] ?? 0}
-                labelX={labelX}
-                width={width}
-                display={display}
-              />
-            ))}
-            {placed.map(({ span, middle, lane }) => (
-              <SpanMark
-                key={span.id}
-                span={span}
-                scale={scale}
-                x={AXIS + 20 + lane * laneWidth}
-                middle={middle}
-                texts={spanTexts(span, display)}
-                active={active === span.id}
-                onActive={(on) => setActive(on ? span.id : undefined)}
-                narrow={laneWidth < 96}
-              />
-            ))}
-          </g>
-        </svg>
-      )}
+      {empty ? <Empty /> : width > 0 && <Drawing {...props} width={width} height={height} />}
     </Box>
   )
 }

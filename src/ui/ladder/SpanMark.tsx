@@ -76,11 +76,9 @@ export function SpanMark({ span, scale, x, middle, texts, active, onActive, narr
       </text>
       <text x={x + 14} y={middle + 7} fontSize={narrow ? 16 : 19} fontWeight={700} fill={ink}>
         {texts.value}
-        {!narrow && (
-          <tspan fontSize={13} fontWeight={400} dx={5} fill={SUNLIGHT.quiet}>
-            {texts.error}
-          </tspan>
-        )}
+        <tspan fontSize={narrow ? 11 : 13} fontWeight={400} dx={4} fill={SUNLIGHT.quiet}>
+          {texts.error}
+        </tspan>
       </text>
       {span.verdict && (
         <>
