@@ -184,7 +184,7 @@ const EXHIBIT_HALL: DemoJob = {
     closing: {
       recovered: { value: 7.9, unit: 'lb' },
       charged: { value: 8.7, unit: 'lb' },
-      replaced: 'Liquid dryer two sizes up, suction clean-up dryer with ports',
+      replaced: 'Liquid dryer one size up, suction clean-up dryer with ports',
       notDone: 'Acid test again after 24 h running, then the suction core comes out',
       proven: 'proven',
     },

@@ -24,7 +24,7 @@ function Decision({
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       {!open && (
         <AutosaveField
-          label="Repair without the missing proof: why"
+          label="Why without full proof"
           helperText="Goes into the report."
           value={job.decision?.override ?? ''}
           multiline

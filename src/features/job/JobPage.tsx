@@ -10,6 +10,7 @@ import { diagnose, type Suspect } from '@/core/diagnose/diagnose'
 import type { Stage } from '@/core/job/job'
 import type { ReadingSet } from '@/core/readings/schema'
 import type { StoredJob } from '@/data/jobs'
+import { percent } from '@/ui/percent'
 import { theme } from '@/ui/theme'
 import { ArriveStage } from '../arrive/ArriveStage'
 import { CloseStage } from '../close/CloseStage'
@@ -75,6 +76,14 @@ function useStageProps(
   }
 }
 
+/** What stands on the phone's bar while the answer is folded away. */
+function peekOf(stage: Stage, { diagnosis, suspect }: StageProps): { label: string; value: string } {
+  if (stage === 'plan') return { label: 'Time, class, what is inside', value: '' }
+  const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
+  const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label
+  return { label, value: percent(shown.probability) }
+}
+
 function OpenJob({
   job,
   change: save,
@@ -103,7 +112,7 @@ function OpenJob({
           <Work key={props.setIndex} {...props} />
         </Box>
         <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
-          <PhoneSheet diagnosis={props.diagnosis}>
+          <PhoneSheet {...peekOf(stage, props)}>
             <Side {...props} />
           </PhoneSheet>
           {rail}

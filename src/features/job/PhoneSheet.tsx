@@ -3,14 +3,19 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Drawer from '@mui/material/Drawer'
 import { type ReactNode, useState } from 'react'
-import type { Diagnosis } from '@/core/diagnose/diagnose'
-import { percent } from '@/ui/percent'
 import { SUNLIGHT } from '@/ui/theme'
 
 /** On a phone the answer is a bar that pulls up into a sheet. */
-export function PhoneSheet({ diagnosis, children }: { diagnosis: Diagnosis; children: ReactNode }) {
+export function PhoneSheet({
+  label,
+  value,
+  children,
+}: {
+  label: string
+  value: string
+  children: ReactNode
+}) {
   const [open, setOpen] = useState(false)
-  const leader = diagnosis.suspects[0]
   return (
     <>
       <ButtonBase
@@ -30,9 +35,9 @@ export function PhoneSheet({ diagnosis, children }: { diagnosis: Diagnosis; chil
       >
         <span>
           <span aria-hidden>▴ </span>
-          {leader?.label}
+          {label}
         </span>
-        <strong style={{ fontSize: '1.2rem' }}>{leader && percent(leader.probability)}</strong>
+        <strong style={{ fontSize: '1.2rem' }}>{value}</strong>
       </ButtonBase>
       <Drawer
         anchor="bottom"

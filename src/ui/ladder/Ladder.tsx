@@ -214,7 +214,8 @@ function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Di
   )
 }
 
-const CAPTION = 26
+/** Room for two lines of it, pixels. */
+const CAPTION = 46
 
 type DrawingProps = Props & { width: number; height: number }
 
