@@ -10,7 +10,7 @@ import type { Reading, ReadingSet, Readings } from '../readings/schema'
 import { takeSnapshot } from '../readings/snapshot'
 import { type ReadingKey, readingRow } from '../readings/vocabulary'
 import { meanCondensing, meanEvaporating } from '../refrigerants/meanTemperature'
-import { pressureRange, saturationTemperature } from '../refrigerants/saturation'
+import { pressureRange, saturationTemperature, temperatureRange } from '../refrigerants/saturation'
 import { findTargets } from '../targets/findTargets'
 import { fromKelvin, fromPascals, fromSI } from '../units/convert'
 import type { Unit } from '../units/units'
@@ -77,13 +77,16 @@ function trueFeatures(input: SimulationInput): { [K in FeatureKey]?: number } {
 /** A condenser ends at least this far above its air, and its liquid a little above it. [physics: heat flows downhill] */
 const LEAST_OVER_AMBIENT = 4
 const LEAST_LIQUID_OVER_AMBIENT = 1
+/** Near critical a high-pressure control has long opened: no running set shows more. [practice] */
+const BELOW_TABLE_END = 4
 
 /** Keeps what physics demands: heat flows downhill at the condenser and the coil, a line is not colder than the evaporator. */
 function readingsFrom(input: SimulationInput, features: { [K in FeatureKey]?: number }): Truth {
   const { unit, conditions } = input
   const evaporating = Math.max(features.evaporatingMean ?? 277, 220)
   const ambient = conditions.outdoorAirTemp ?? 0
-  const condensing = Math.max(features.condensingMean ?? 315, evaporating + 5, ambient + LEAST_OVER_AMBIENT)
+  const least = Math.max(features.condensingMean ?? 315, evaporating + 5, ambient + LEAST_OVER_AMBIENT)
+  const condensing = Math.min(least, temperatureRange(unit.refrigerant).hottest - BELOW_TABLE_END)
   const suction = pressureAt(unit, evaporating, meanEvaporating)
   const liquid = pressureAt(unit, condensing, meanCondensing)
   const dew = saturationTemperature(unit.refrigerant, 'dew', suction)

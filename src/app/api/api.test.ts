@@ -1,0 +1,29 @@
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { runDoor } from '../../../tools/orzo/run'
+import { POST as diagnose } from './diagnose/route'
+import { POST as plan } from './plan/route'
+
+const where = path.resolve(__dirname, '../../../examples/plugged-dryer.orzo.json')
+const post = (body: string) => new Request('http://localhost/api', { method: 'POST', body })
+
+test.each([
+  ['diagnose', diagnose],
+  ['plan', plan],
+] as const)('POST /api/%s answers the same as the door', async (command, handler) => {
+  const response = await handler(post(readFileSync(where, 'utf8')))
+  expect(response.status).toBe(200)
+  expect(await response.json()).toEqual(JSON.parse(JSON.stringify(runDoor([command, where]))))
+})
+
+test.each([
+  ['no JSON', 'nonsense', 400, /is not JSON/],
+  ['an empty body', '', 400, /is not JSON/],
+  ['no job', '{}', 400, /orzo\.job/],
+  ['a body over the limit', ' '.repeat(10_000_001), 413, /larger than 10 MB/],
+])('%s is refused with its place', async (_name, body, status, message) => {
+  const response = await diagnose(post(body))
+  expect(response.status).toBe(status)
+  const { problems } = (await response.json()) as { problems: { path: string; message: string }[] }
+  expect(problems[0]!.message).toMatch(message)
+})
