@@ -1,7 +1,7 @@
 import next from 'eslint-config-next/core-web-vitals'
 import tseslint from 'typescript-eslint'
 
-export default [
+const config = [
   {
     ignores: [
       '.next/**',
@@ -42,3 +42,5 @@ export default [
   { files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'], rules: { 'max-lines-per-function': 'off' } },
   { files: ['tools/**'], rules: { 'no-console': 'off' } },
 ]
+
+export default config

@@ -28,4 +28,6 @@ const ui = nextJest({ dir: './' })({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 })
 
-export default async () => ({ projects: [core, await ui()] })
+const config = async () => ({ projects: [core, await ui()] })
+
+export default config

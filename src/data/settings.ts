@@ -1,4 +1,4 @@
-import type { TemperatureUnit, Unit } from '@/core/units/units'
+import { type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
 import type { OrzoDatabase } from './database'
 
 /** What this browser remembers beside the jobs. */
@@ -23,5 +23,6 @@ export function displayUnits(settings: Settings): { temperature: TemperatureUnit
   const temperature = TEMPERATURES.includes(settings.temperatureUnit ?? '')
     ? (settings.temperatureUnit as TemperatureUnit)
     : 'F'
-  return { temperature, pressure: (settings.pressureUnit as Unit | undefined) ?? 'psig' }
+  const pressure = unitsOf('pressure').find((unit) => unit === settings.pressureUnit) ?? 'psig'
+  return { temperature, pressure }
 }

@@ -58,7 +58,15 @@ export const theme = createTheme({
     },
     MuiTextField: { defaultProps: { size: 'medium', fullWidth: true } },
     MuiToggleButton: {
-      styleOverrides: { root: { minHeight: TOUCH, minWidth: TOUCH, textTransform: 'none' } },
+      styleOverrides: {
+        root: {
+          minHeight: TOUCH,
+          minWidth: TOUCH,
+          textTransform: 'none',
+          color: SUNLIGHT.ink,
+          borderColor: SUNLIGHT.hairline,
+        },
+      },
     },
     MuiTab: { styleOverrides: { root: { minHeight: TOUCH, textTransform: 'none', fontSize: '1rem' } } },
     MuiPaper: { defaultProps: { elevation: 0 } },

@@ -22,7 +22,7 @@ export function useStageKeys(jobId: string) {
     const stage = STAGES.find((each: Stage) => STAGE_KEYS[each] === keys?.[0])
     if (stage) router.push(`/job/${encodeURIComponent(jobId)}/${stage}`)
   })
-  useHotkeys('?', () => setListed((on) => !on), { useKey: true })
+  useHotkeys('?', () => setListed((on) => !on), { useKey: true, ignoreModifiers: true })
   return (
     <Dialog open={listed} onClose={() => setListed(false)} aria-labelledby="keys-title">
       <DialogTitle id="keys-title">Keys</DialogTitle>

@@ -140,7 +140,7 @@ function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungP
           textAnchor="end"
           fontSize={narrow ? 16 : 19}
           fontWeight={650}
-          fill={colour}
+          fill={SUNLIGHT.ink}
         >
           {fromKelvin(rung.kelvin, display.temperature).toFixed(1)}
         </text>

@@ -26,7 +26,9 @@ function note(wanted: boolean, flagged: boolean): string {
 /** The places where readings are taken, in walking order. */
 export function TapList({ taps, readings, selected, wanted, flagged, onSelect }: Props) {
   const current = useRef<HTMLButtonElement>(null)
-  useEffect(() => current.current?.scrollIntoView({ block: 'nearest' }), [selected])
+  useEffect(() => {
+    current.current?.scrollIntoView({ block: 'nearest' })
+  }, [selected])
   return (
     <Box component="ul" aria-label="Taps" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {taps.map((key) => {

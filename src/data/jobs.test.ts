@@ -1,0 +1,188 @@
+import { seededRandom } from '@/core/numeric/random'
+import { readJobValue, writeJobText } from '@/core/job/readJob'
+import { diagnoseJob } from '@/core/diagnose/diagnoseJob'
+import { OrzoDatabase } from './database'
+import { addDemoJobs, buildDemoJobs, removeDemoJobs } from './demo'
+import {
+  addJob,
+  blankJob,
+  changeJob,
+  getJob,
+  importJobText,
+  listJobs,
+  removeJob,
+  type StoredJob,
+} from './jobs'
+import { newId } from './newId'
+import { displayUnits, readSettings, writeSetting } from './settings'
+
+const NOW = '2026-05-04T09:30:00.000Z'
+const LATER = '2026-05-04T10:30:00.000Z'
+let db: OrzoDatabase
+let count = 0
+
+beforeEach(() => {
+  count += 1
+  db = new OrzoDatabase(`test-${count}`)
+})
+afterEach(async () => {
+  await db.delete()
+})
+
+const everything = async () => JSON.stringify(await listJobs(db))
+
+describe('jobs', () => {
+  test('a new job is stored and found again after reopening', async () => {
+    const job = await addJob(db, blankJob(NOW))
+    db.close()
+    const again = new OrzoDatabase(db.name)
+    expect(await getJob(again, job.id)).toEqual(job)
+    expect(readJobValue(await getJob(again, job.id)).ok).toBe(true)
+    again.close()
+    await db.open()
+  })
+  test('the list starts with the one changed last', async () => {
+    const first = await addJob(db, blankJob(NOW))
+    await addJob(db, blankJob(NOW))
+    await changeJob(db, first.id, (job) => ({ ...job, title: 'changed' }), LATER)
+    expect((await listJobs(db))[0]).toMatchObject({ id: first.id, title: 'changed', updatedAt: LATER })
+  })
+  test('two changes at the same moment both stay', async () => {
+    const { id } = await addJob(db, blankJob(NOW))
+    await Promise.all([
+      changeJob(db, id, (job) => ({ ...job, title: 'a title' }), LATER),
+      changeJob(db, id, (job) => ({ ...job, arrival: { complaint: 'warm' } }), LATER),
+    ])
+    expect(await getJob(db, id)).toMatchObject({ title: 'a title', arrival: { complaint: 'warm' } })
+  })
+  test('a cleared field leaves no key behind', async () => {
+    const { id } = await addJob(db, { ...blankJob(NOW), title: 'x' })
+    await changeJob(db, id, (job) => ({ ...job, title: undefined }), LATER)
+    expect(Object.keys((await getJob(db, id))!)).not.toContain('title')
+  })
+  test('a change that would make the document invalid is refused and changes nothing', async () => {
+    const { id } = await addJob(db, blankJob(NOW))
+    const before = await everything()
+    await expect(changeJob(db, id, (job) => ({ ...job, title: 'x'.repeat(3000) }), LATER)).rejects.toThrow(
+      'title',
+    )
+    expect(await everything()).toBe(before)
+  })
+  test('changing a removed job says so', async () => {
+    const { id } = await addJob(db, blankJob(NOW))
+    await removeJob(db, id)
+    await expect(changeJob(db, id, (job) => job, LATER)).rejects.toThrow('no longer here')
+  })
+  test('ids do not repeat', () => {
+    expect(new Set(Array.from({ length: 500 }, newId)).size).toBe(500)
+  })
+})
+
+describe('import', () => {
+  const sample = (): StoredJob => buildDemoJobs(new Date(NOW))[0]!
+  test('into an empty browser every field is equal', async () => {
+    const job = sample()
+    expect(await importJobText(db, writeJobText(job), LATER)).toEqual({ outcome: 'added', id: job.id })
+    expect(await getJob(db, job.id)).toEqual(job)
+  })
+  test('the same file twice adds nothing', async () => {
+    await importJobText(db, writeJobText(sample()), LATER)
+    const before = await everything()
+    expect((await importJobText(db, writeJobText(sample()), LATER)).outcome).toBe('already-here')
+    expect(await everything()).toBe(before)
+  })
+  test('another state of a job is kept beside it', async () => {
+    const job = sample()
+    await importJobText(db, writeJobText(job), LATER)
+    const result = await importJobText(db, writeJobText({ ...job, title: 'edited elsewhere' }), LATER)
+    expect(result.outcome).toBe('added-beside')
+    expect((await getJob(db, job.id))!.title).toBe(job.title)
+    expect((await listJobs(db)).map(({ title }) => title)).toContain('edited elsewhere')
+  })
+  test('a file without id and times gets them', async () => {
+    const bare = {
+      format: 'orzo.job',
+      version: 1,
+      unit: { kind: 'other', refrigerant: 'R-22', metering: 'txv' },
+      readingSets: [],
+    }
+    await importJobText(db, JSON.stringify(bare), LATER)
+    expect((await listJobs(db))[0]).toMatchObject({
+      createdAt: LATER,
+      updatedAt: LATER,
+      id: expect.stringMatching(/^job-/),
+    })
+  })
+  test('500 seeded mutations: a valid job comes in, or a message; what was there never changes', async () => {
+    const kept = buildDemoJobs(new Date(NOW))[1]!
+    await addJob(db, kept)
+    const random = seededRandom(500)
+    const text = writeJobText(sample())
+    let refused = 0
+    for (let i = 0; i < 500; i++) {
+      const at = Math.floor(random() * text.length)
+      const length = Math.floor(random() * 4)
+      const mutated =
+        text.slice(0, at) + String.fromCharCode(33 + Math.floor(random() * 90)) + text.slice(at + length)
+      const before = (await listJobs(db)).length
+      const result = await importJobText(db, mutated, LATER)
+      const after = await listJobs(db)
+      if (result.outcome === 'refused') {
+        refused += 1
+        expect(result.problems[0]!.message.length).toBeGreaterThan(5)
+        expect(after.length).toBe(before)
+      } else {
+        expect(readJobValue(after.find(({ id }) => id === result.id)).ok).toBe(true)
+        if (result.outcome !== 'already-here') await removeJob(db, result.id)
+      }
+      expect(await getJob(db, kept.id)).toEqual(kept)
+    }
+    expect(refused).toBeGreaterThan(100)
+    expect(refused).toBeLessThan(500)
+  })
+})
+
+describe('demo jobs', () => {
+  const jobs = buildDemoJobs(new Date(NOW))
+  test('are four valid documents in different stages, at 1,750 m', () => {
+    expect(jobs).toHaveLength(4)
+    expect(new Set(jobs.map(({ stage }) => stage)).size).toBe(4)
+    for (const job of jobs) {
+      expect(readJobValue(job)).toEqual({ ok: true, job })
+      expect(job.unit.site?.elevation).toEqual({ value: 1750, unit: 'm' })
+    }
+  })
+  test('are the same for the same moment', () => expect(buildDemoJobs(new Date(NOW))).toEqual(jobs))
+  test.each([
+    ['demo-control-room', 0, 'txv-underfeeding'],
+    ['demo-lodge', 0, 'reversing-valve-leaking-through'],
+    ['demo-exhibit-hall', 0, 'plugged-liquid-dryer'],
+    ['demo-exhibit-hall', 1, 'healthy'],
+  ])('%s, set %i: %s leads', (id, index, fault) => {
+    const job = jobs.find((each) => each.id === id)!
+    expect(diagnoseJob(job, index).suspects[0]!.fault).toBe(fault)
+  })
+  test('come and go without touching other jobs', async () => {
+    const own = await addJob(db, blankJob(NOW))
+    await addDemoJobs(db, new Date(NOW))
+    await changeJob(db, 'demo-lodge', (job) => ({ ...job, title: 'edited' }), LATER)
+    await addDemoJobs(db, new Date(NOW))
+    expect((await getJob(db, 'demo-lodge'))!.title).toBe('edited')
+    expect(await listJobs(db)).toHaveLength(5)
+    await removeDemoJobs(db)
+    expect((await listJobs(db)).map(({ id }) => id)).toEqual([own.id])
+  })
+})
+
+describe('settings', () => {
+  test('start in F and psig, remember what is chosen, ignore what makes no sense', async () => {
+    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'F', pressure: 'psig' })
+    await writeSetting(db, 'temperatureUnit', 'C')
+    await writeSetting(db, 'pressureUnit', 'barg')
+    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'C', pressure: 'barg' })
+    expect(displayUnits({ temperatureUnit: 'Réaumur', pressureUnit: 'F' })).toEqual({
+      temperature: 'F',
+      pressure: 'psig',
+    })
+  })
+})

@@ -1,0 +1,123 @@
+import { render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { useState } from 'react'
+import type { Unit } from '@/core/units/units'
+import { judgeEntry, offeredUnits, pressKey, startingUnit, takesSign } from './entry'
+import { NumericPad } from './NumericPad'
+import { TapList } from './TapList'
+
+describe('entry', () => {
+  test.each([
+    ['118', 'suctionPressure', 'psig', 118],
+    ['-12.5', 'boxTemp', 'F', -12.5],
+    ['.5', 'compressorAmps', 'A', 0.5],
+    ['12.', 'compressorAmps', 'A', 12],
+  ] as const)('%s at %s in %s is %f', (text, key, unit, value) => {
+    expect(judgeEntry(text, key, unit)).toEqual({ state: 'good', value })
+  })
+  test.each([
+    ['-20', 'suctionPressure', 'psig', /perfect vacuum/],
+    ['-500', 'boxTemp', 'F', /absolute zero/],
+    ['1.2.3', 'boxTemp', 'F', /no number/],
+    ['abc', 'boxTemp', 'F', /no number/],
+    ['-1', 'compressorAmps', 'A', /negative/],
+  ] as const)('%s at %s in %s is refused', (text, key, unit, message) => {
+    const entry = judgeEntry(text, key, unit)
+    expect(entry.state).toBe('bad')
+    if (entry.state === 'bad') expect(entry.message).toMatch(message)
+  })
+  test('nothing and a lone sign are empty', () => {
+    expect(judgeEntry('', 'boxTemp', 'F').state).toBe('empty')
+    expect(judgeEntry('-', 'boxTemp', 'F').state).toBe('empty')
+  })
+  test.each([
+    ['11', '8', '118'],
+    ['11', '⌫', '1'],
+    ['11', '±', '-11'],
+    ['-11', '±', '11'],
+    ['1.5', '.', '1.5'],
+    ['123456789', '0', '123456789'],
+  ])('%s then %s is %s', (text, key, result) => expect(pressKey(text, key)).toBe(result))
+  test('units: daily ones first, the rest behind one key, none lost', () => {
+    const { usual, more } = offeredUnits('suctionPressure')
+    expect(usual).toEqual(['psig', 'kPag', 'barg', 'inHgVac'])
+    expect(more).toEqual(['psia', 'kPa', 'bar', 'micron'])
+    expect(offeredUnits('boxTemp')).toEqual({ usual: ['F', 'C', 'K'], more: [] })
+  })
+  test('a fresh tap starts in the units of this browser', () => {
+    const display = { temperature: 'C', pressure: 'barg' } as const
+    expect(startingUnit('suctionPressure', display)).toBe('barg')
+    expect(startingUnit('boxTemp', display)).toBe('C')
+    expect(startingUnit('compressorAmps', display)).toBe('A')
+    expect([takesSign('F'), takesSign('A')]).toEqual([true, false])
+  })
+})
+
+function Harness({ onNext, unit: first }: { onNext: () => void; unit: Unit }) {
+  const [text, setText] = useState('')
+  const [unit, setUnit] = useState<Unit>(first)
+  return (
+    <NumericPad
+      label="Suction pressure"
+      text={text}
+      unit={unit}
+      units={offeredUnits('suctionPressure')}
+      message={undefined}
+      onText={setText}
+      onUnit={setUnit}
+      onNext={onNext}
+    />
+  )
+}
+
+describe('numeric pad', () => {
+  test('keys, sign, delete and unit by touch', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} unit="psig" />)
+    for (const key of ['1', '1', '8', 'Decimal point', '5', 'Delete last digit', 'Change sign']) {
+      await user.click(screen.getByRole('button', { name: key }))
+    }
+    expect(screen.getByLabelText('Suction pressure')).toHaveValue('-118.')
+    await user.click(screen.getByRole('button', { name: 'kPag' }))
+    expect(screen.getByRole('button', { name: 'kPag' })).toHaveAttribute('aria-pressed', 'true')
+  })
+  test('rare units stand behind one key', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} unit="psig" />)
+    expect(screen.queryByRole('button', { name: 'micron' })).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'More units' }))
+    await user.click(screen.getByRole('button', { name: 'micron' }))
+    expect(screen.getByRole('button', { name: 'micron' })).toHaveAttribute('aria-pressed', 'true')
+  })
+  test('by keyboard: digits, a decimal comma, Enter goes on', async () => {
+    const user = userEvent.setup()
+    const onNext = jest.fn()
+    render(<Harness onNext={onNext} unit="psig" />)
+    await user.type(screen.getByLabelText('Suction pressure'), '68,5{Enter}')
+    expect(screen.getByLabelText('Suction pressure')).toHaveValue('68.5')
+    expect(onNext).toHaveBeenCalledTimes(1)
+  })
+})
+
+test('the list of taps shows values, what tells most, and what to check', async () => {
+  const user = userEvent.setup()
+  const onSelect = jest.fn()
+  render(
+    <TapList
+      taps={['suctionPressure', 'liquidLineTemp', 'suctionLineTemp']}
+      readings={{ suctionPressure: { value: 118, unit: 'psig' }, suctionLineTemp: { value: 20, unit: 'F' } }}
+      selected="suctionPressure"
+      wanted={new Set(['liquidLineTemp', 'suctionPressure'])}
+      flagged={new Set(['suctionLineTemp'])}
+      onSelect={onSelect}
+    />,
+  )
+  const [first, second, third] = screen.getAllByRole('button')
+  expect(first).toHaveAttribute('aria-pressed', 'true')
+  expect(first).toHaveTextContent(/118psig/)
+  expect(first).not.toHaveTextContent('tells most')
+  expect(second).toHaveTextContent('tells most')
+  expect(third).toHaveTextContent('check')
+  await user.click(second!)
+  expect(onSelect).toHaveBeenCalledWith('liquidLineTemp')
+})
