@@ -94,6 +94,8 @@ export function evaluate(curve: MonotoneCubic, x: number): number {
 }
 
 const MOST_STEPS = 60
+/** Share of a piece's rise; stays well above the rounding of the cubic itself. */
+const GOOD_ENOUGH = 1e-10
 
 /**
  * x at which an increasing curve takes the value y, by false position kept inside its piece (Illinois form).
@@ -105,7 +107,7 @@ export function invert(curve: MonotoneCubic, y: number): number {
   let [belowBy, aboveBy] = [at(curve.y, i) - y, at(curve.y, i + 1) - y]
   if (belowBy >= 0) return low
   if (aboveBy <= 0) return high
-  const goodEnough = 1e-12 * (aboveBy - belowBy)
+  const goodEnough = GOOD_ENOUGH * (aboveBy - belowBy)
   let side = 0
   for (let step = 0; step < MOST_STEPS; step++) {
     const x = (low * aboveBy - high * belowBy) / (aboveBy - belowBy)

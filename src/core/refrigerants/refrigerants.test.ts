@@ -1,3 +1,4 @@
+import { seededRandom } from '../numeric/random'
 import { fromKelvin, toKelvin, toPascals } from '../units/convert'
 import { localAtmosphere } from '../units/atmosphere'
 import { parseRefrigerant, REFRIGERANT_NAMES, type RefrigerantName } from './catalogue'
@@ -60,6 +61,18 @@ describe.each(REFRIGERANT_NAMES)('%s against the reference library between the n
       expect(pascals).toBeGreaterThan(before)
       expect(saturationTemperature(name, 'dew', pascals)).toBeCloseTo(kelvin, 6)
       before = pascals
+    }
+  })
+  test('5,000 random pressures all converge and come back within 1e-6 of themselves', () => {
+    const random = seededRandom(1750)
+    for (const line of LINES) {
+      const { lowest, highest } = pressureRange(name, line)
+      for (let i = 0; i < 5000; i++) {
+        const pascals = lowest * (highest / lowest) ** random()
+        const back = saturationPressure(name, line, saturationTemperature(name, line, pascals))
+        if (Math.abs(back / pascals - 1) > 1e-6)
+          throw new Error(`${line} ${pascals} Pa comes back as ${back}`)
+      }
     }
   })
   test('outside the table: a typed error naming the range', () => {
