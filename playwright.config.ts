@@ -22,6 +22,7 @@ export default defineConfig({
   webServer: {
     command: `npx next start --port ${port} --hostname 127.0.0.1`,
     url: `http://127.0.0.1:${port}/`,
+    cwd: process.cwd(),
     reuseExistingServer: false,
     timeout: 60_000,
   },

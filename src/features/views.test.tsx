@@ -1,0 +1,117 @@
+import { render, screen, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { diagnoseJob } from '@/core/diagnose/diagnoseJob'
+import { planRepair } from '@/core/plan/plan'
+import { buildDemoJobs } from '@/data/demo'
+import { compareSets } from './close/comparison'
+import { ComparisonTable } from './close/ComparisonTable'
+import { EvidenceList } from './diagnose/EvidenceList'
+import { Gates } from './diagnose/Gates'
+import { NextChecks } from './diagnose/NextChecks'
+import { Flags } from './job/Flags'
+import { Checklist } from './plan/Checklist'
+import { Dryers } from './plan/Dryers'
+import { Ledgers } from './plan/Ledgers'
+
+const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z'))
+const control = jobs.find(({ id }) => id === 'demo-control-room')!
+const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
+const diagnosis = diagnoseJob(control)
+const plan = planRepair(exhibit, 'plugged-liquid-dryer')
+
+test('evidence shows direction, strength in a word, and the sentence', () => {
+  const suspect = diagnosis.suspects[0]!
+  render(<EvidenceList evidence={suspect.evidence} />)
+  const lines = screen.getAllByRole('listitem')
+  expect(lines).toHaveLength(suspect.evidence.length)
+  expect(lines[0]).toHaveTextContent(suspect.evidence[0]!.sentence)
+  expect(lines[0]).toHaveTextContent(/for|against/)
+  expect(lines[0]).toHaveTextContent(/strong|some|slight/)
+})
+
+test('without evidence it says so', () => {
+  render(<EvidenceList evidence={[]} />)
+  expect(screen.getByText(/No evidence yet/)).toBeVisible()
+})
+
+test('next checks show effort, gain, outcomes and caution', () => {
+  render(<NextChecks checks={diagnosis.nextChecks} />)
+  for (const check of diagnosis.nextChecks) {
+    const line = screen.getByText(check.label).closest('li')!
+    expect(line).toHaveTextContent(`${check.minutes} min`)
+    if (check.caution) expect(line).toHaveTextContent(check.caution)
+    expect(within(line).getAllByRole('listitem').length).toBeGreaterThan(0)
+  }
+})
+
+test('a gate shows what is on record and what is missing', () => {
+  render(<Gates gates={diagnosis.gates} />)
+  const gate = diagnosis.gates.find(({ part }) => part === 'expansion-valve')!
+  expect(gate.missing.length).toBeGreaterThan(0)
+  for (const label of gate.missing) expect(screen.getByText(`☐ ${label}`)).toBeVisible()
+  for (const label of gate.onRecord) expect(screen.getByText(`☑ ${label}`)).toBeVisible()
+})
+
+test('flags are told where there are any', () => {
+  const { container, rerender } = render(<Flags flags={[]} />)
+  expect(container).toBeEmptyDOMElement()
+  rerender(<Flags flags={[{ id: 'x', keys: ['liquidLineTemp'], sentence: 'Repeat the clamp.' }]} />)
+  expect(screen.getByText('Repeat the clamp.')).toBeVisible()
+})
+
+test('dryers: chosen with reasons, refused with reasons', () => {
+  render(<Dryers dryers={plan.dryers} />)
+  expect(screen.getByRole('region', { name: 'liquid dryer' })).toHaveTextContent(/1 size up/)
+  expect(screen.getByRole('region', { name: 'suction dryer' })).toHaveTextContent(
+    /access valves on both sides/,
+  )
+  expect(screen.getAllByText(/refused, and why/)).toHaveLength(2)
+})
+
+test('a closed circuit changes no dryer, and says so', () => {
+  render(<Dryers dryers={[]} />)
+  expect(screen.getByText(/stays closed/)).toBeVisible()
+})
+
+test('ledgers: water in, out and left; acid after each change', () => {
+  render(<Ledgers plan={plan} />)
+  const water = screen.getByRole('table', { name: 'Water ledger' })
+  const { sources, sinks } = plan.contamination.water
+  expect(within(water).getAllByRole('row')).toHaveLength(sources.length + sinks.length + 1)
+  expect(within(water).getByRole('row', { name: /left for the dryer/ })).toHaveTextContent(/g ±/)
+  expect(
+    within(screen.getByRole('table', { name: 'Acid ledger' })).getByRole('row', {
+      name: /after oil change 1/,
+    }),
+  ).toHaveTextContent('0.025')
+})
+
+test('a checklist ticks by its label', async () => {
+  const user = userEvent.setup()
+  const onTick = jest.fn()
+  render(
+    <Checklist
+      label="Parts"
+      lines={[
+        { id: 'a', label: 'valve cores' },
+        { id: 'b', label: 'oil' },
+      ]}
+      ticked={['b']}
+      onTick={onTick}
+    />,
+  )
+  expect(screen.getByRole('checkbox', { name: 'oil' })).toBeChecked()
+  await user.click(screen.getByRole('checkbox', { name: 'valve cores' }))
+  await user.click(screen.getByRole('checkbox', { name: 'oil' }))
+  expect(onTick.mock.calls).toEqual([
+    ['a', true],
+    ['b', false],
+  ])
+})
+
+test('before and after: each value with its verdict for the screen reader too', () => {
+  render(<ComparisonTable comparison={compareSets(exhibit, { temperature: 'F' })} />)
+  const row = screen.getByRole('row', { name: /Dryer drop/ })
+  expect(within(row).getByLabelText('above')).toBeVisible()
+  expect(within(row).getByLabelText('in band')).toBeVisible()
+})

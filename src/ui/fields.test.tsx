@@ -1,0 +1,91 @@
+import { render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { useState } from 'react'
+import { AutosaveField } from './AutosaveField'
+import { ChoiceChips } from './ChoiceChips'
+import { QuantityField } from './QuantityField'
+
+describe('autosave field', () => {
+  test('saves every change, and shows what another window wrote once it is left', async () => {
+    const user = userEvent.setup()
+    const onSave = jest.fn(() => undefined)
+    const { rerender } = render(<AutosaveField label="Complaint" value="" onSave={onSave} />)
+    await user.type(screen.getByLabelText('Complaint'), 'hot')
+    expect(onSave.mock.calls.map(([text]: unknown[]) => text)).toEqual(['h', 'ho', 'hot'])
+    rerender(<AutosaveField label="Complaint" value="from elsewhere" onSave={onSave} />)
+    expect(screen.getByLabelText('Complaint')).toHaveValue('hot')
+    await user.tab()
+    expect(screen.getByLabelText('Complaint')).toHaveValue('from elsewhere')
+  })
+  test('a refused text stays on screen with its message, so that nothing typed is lost', async () => {
+    const user = userEvent.setup()
+    render(
+      <AutosaveField
+        label="Tons"
+        value="3"
+        onSave={(text) => (text === '3x' ? 'Type a number.' : undefined)}
+      />,
+    )
+    await user.type(screen.getByLabelText('Tons'), 'x')
+    await user.tab()
+    expect(screen.getByLabelText('Tons')).toHaveValue('3x')
+    expect(screen.getByText('Type a number.')).toBeVisible()
+    expect(screen.getByLabelText('Tons')).toHaveAttribute('aria-invalid', 'true')
+  })
+})
+
+type Stored = { value: number; unit: 'lb' | 'kg' } | undefined
+
+function Weight({ onChange }: { onChange: (value: unknown) => void }) {
+  const [value, setValue] = useState<Stored>()
+  return (
+    <QuantityField
+      label="Charge"
+      kind="mass"
+      defaultUnit="lb"
+      value={value}
+      onChange={(next) => {
+        setValue(next as Stored)
+        onChange(next)
+      }}
+    />
+  )
+}
+
+describe('quantity field', () => {
+  test('number and unit make one value; empty clears it', async () => {
+    const user = userEvent.setup()
+    const onChange = jest.fn()
+    render(<Weight onChange={onChange} />)
+    await user.type(screen.getByLabelText('Charge'), '7,5')
+    expect(onChange).toHaveBeenLastCalledWith({ value: 7.5, unit: 'lb' })
+    await user.click(screen.getByRole('combobox', { name: /Unit of Charge/ }))
+    await user.click(screen.getByRole('option', { name: 'kg' }))
+    expect(onChange).toHaveBeenLastCalledWith({ value: 7.5, unit: 'kg' })
+    await user.clear(screen.getByLabelText('Charge'))
+    expect(onChange).toHaveBeenLastCalledWith(undefined)
+  })
+  test.each([
+    ['-2', /negative/],
+    ['abc', /number/],
+  ])('"%s" is told and not stored', async (text, message) => {
+    const user = userEvent.setup()
+    const onChange = jest.fn()
+    render(<Weight onChange={onChange} />)
+    await user.type(screen.getByLabelText('Charge'), text)
+    expect(screen.getByText(message)).toBeVisible()
+    expect(onChange.mock.calls.every(([value]) => value === undefined || value.value >= 0)).toBe(true)
+  })
+})
+
+test('chips: one word at a time, the same again takes it back, the choice is said by shape too', async () => {
+  const user = userEvent.setup()
+  const onChange = jest.fn()
+  render(<ChoiceChips label="Oil" values={['clear', 'burnt-smell']} value="clear" onChange={onChange} />)
+  const chosen = screen.getByRole('button', { name: /clear/ })
+  expect(chosen).toHaveAttribute('aria-pressed', 'true')
+  expect(chosen).toHaveTextContent('●')
+  await user.click(screen.getByRole('button', { name: 'burnt smell' }))
+  await user.click(chosen)
+  expect(onChange.mock.calls).toEqual([['burnt-smell'], [undefined]])
+})

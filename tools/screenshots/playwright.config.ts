@@ -1,0 +1,4 @@
+import base from '../../playwright.config'
+
+// npm run screenshots (after a build): the pictures of docs/screenshots from demo data.
+export default { ...base, testDir: '.', testMatch: '*.shots.ts', workers: 1 }

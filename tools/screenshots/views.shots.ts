@@ -1,0 +1,41 @@
+import { expect, type Page, test } from '@playwright/test'
+import path from 'node:path'
+
+const FOLDER = path.resolve('docs/screenshots')
+const LAPTOP = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+type View = {
+  name: string
+  url: string
+  size: { width: number; height: number }
+  act?: (page: Page) => Promise<void>
+}
+
+const openTap = (page: Page) => page.locator('[data-tap=suctionPressure]').click()
+
+const VIEWS: readonly View[] = [
+  { name: 'jobs', url: '/', size: LAPTOP },
+  { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
+  { name: 'measure', url: '/job/demo-control-room/measure', size: LAPTOP, act: openTap },
+  { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
+  { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP },
+  { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
+  { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
+  { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
+  { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
+]
+
+for (const { name, url, size, act } of VIEWS) {
+  test(name, async ({ page }) => {
+    await page.setViewportSize(size)
+    await page.goto('/')
+    await page.getByRole('button', { name: 'Add demo jobs' }).click()
+    await expect(page.getByRole('link', { name: /Control room split/ })).toBeVisible()
+    await page.goto(url)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await act?.(page)
+    await page.waitForTimeout(500)
+    await page.screenshot({ path: path.join(FOLDER, `${name}.png`) })
+  })
+}
