@@ -54,7 +54,7 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
   await expect(page.getByRole('checkbox', { name: /Set up, carry gear/ })).toBeChecked()
 
   await goTo(page, 'Close')
-  await page.getByLabel('Refrigerant recovered').fill('6.9')
+  await page.getByLabel('Refrigerant recovered', { exact: true }).fill('6.9')
   await page.getByLabel('Replaced', { exact: true }).fill('Expansion valve, both dryers')
   await page.getByRole('button', { name: 'not proven today' }).click()
   await expect

@@ -44,7 +44,6 @@ export function QuantityField({ label, kind, value, defaultUnit, onChange }: Pro
         select
         fullWidth={false}
         value={shownUnit}
-        aria-label={`Unit of ${label}`}
         slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Unit of ${label}` } } }}
         onChange={(event) => {
           const next = event.target.value as Unit
