@@ -18,7 +18,7 @@ const AMPS_SHARE: Target = {
   source: 'at or below rated load amps',
 }
 const LINE_DROP = band(1, 2.5, 'practice', 'a liquid line loses a degree or two')
-const DRYER_DROP = band(0.5, 2, 'practice', 'under 2 F is good, over 3 F replace')
+const DRYER_DROP = band(1, 2, 'practice', 'under 2 F is good, over 3 F replace')
 const VALVE_RISE = band(1, 2, 'practice', 'more than about 3 F across the reversing valve is a leak')
 const STANDING = band(0, 3, 'physics', 'a pure charge stands at saturation of the surrounding air')
 /** [memory] handbook 06: a fresh suction dryer reads about 0.1 psi; 2 psi is the comfort limit. */

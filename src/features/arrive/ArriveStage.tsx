@@ -221,6 +221,17 @@ function Complaint({ job, change }: Pick<StageProps, 'job' | 'change'>) {
       />
       <AutosaveField label="Seen on arrival" value={arrival?.seen ?? ''} onSave={save('seen')} />
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
+      <AutosaveField
+        label="Site"
+        value={job.unit.site?.name ?? ''}
+        onSave={(text) => {
+          change((current) => ({
+            ...current,
+            unit: { ...current.unit, site: { ...current.unit.site, name: text || undefined } },
+          }))
+          return undefined
+        }}
+      />
       <QuantityField
         label="Site elevation"
         kind="length"

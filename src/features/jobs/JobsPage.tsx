@@ -77,6 +77,8 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   const file = useRef<HTMLInputElement>(null)
   const hasDemo = jobs?.some((job) => job.demo) ?? false
   const start = async () => {
+    // Asks the browser not to clear the jobs when space runs short; it may say no.
+    void navigator.storage?.persist?.()
     const job = await addJob(database(), blankJob(new Date().toISOString()))
     router.push(`/job/${encodeURIComponent(job.id)}/arrive`)
   }
