@@ -23,9 +23,9 @@ export function useReadingEntry(
   save: Save,
 ) {
   const [draft, setDraft] = useState<Draft>()
-  const latest = useRef<{ draft: Draft | undefined; save: Save }>({ draft, save })
+  const latest = useRef({ draft, save, readings, display })
   useEffect(() => {
-    latest.current = { draft, save }
+    latest.current = { draft, save, readings, display }
   })
   const flush = useCallback(() => {
     const { draft: now, save: store } = latest.current
@@ -48,16 +48,20 @@ export function useReadingEntry(
       flush()
     }
   }, [flush])
-  const open = (key: ReadingKey) => {
-    flush()
-    const reading = readings[key]
-    setDraft({
-      key,
-      text: reading ? String(reading.value) : '',
-      unit: reading?.unit ?? startingUnit(key, display),
-      touched: false,
-    })
-  }
+  // Stable, so that the list of taps is not drawn again at each digit.
+  const open = useCallback(
+    (key: ReadingKey) => {
+      flush()
+      const reading = latest.current.readings[key]
+      setDraft({
+        key,
+        text: reading ? String(reading.value) : '',
+        unit: reading?.unit ?? startingUnit(key, latest.current.display),
+        touched: false,
+      })
+    },
+    [flush],
+  )
   const close = () => {
     flush()
     setDraft(undefined)

@@ -1,6 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { fromKelvin } from '@/core/units/convert'
 import { type Display, showTemperature } from '@/core/units/show'
 import { SUNLIGHT } from '../theme'
@@ -280,7 +280,7 @@ function Drawing({ model, display, title, width, height: outer }: DrawingProps) 
 }
 
 /** One vertical temperature scale; every temperature a rung, every gap a span with its target band. */
-export function Ladder(props: Props) {
+export const Ladder = memo(function Ladder(props: Props) {
   const [box, { width, height }] = useElementSize<HTMLDivElement>()
   const empty = props.model.rungs.length === 0
   return (
@@ -288,4 +288,4 @@ export function Ladder(props: Props) {
       {empty ? <Empty /> : width > 0 && <Drawing {...props} width={width} height={height} />}
     </Box>
   )
-}
+})

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import type { Readings } from '@/core/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import { SUNLIGHT } from '../theme'
@@ -24,7 +24,7 @@ function note(wanted: boolean, flagged: boolean): string {
 }
 
 /** The places where readings are taken, in walking order. */
-export function TapList({ taps, readings, selected, wanted, flagged, onSelect }: Props) {
+export const TapList = memo(function TapList({ taps, readings, selected, wanted, flagged, onSelect }: Props) {
   const current = useRef<HTMLButtonElement>(null)
   useEffect(() => {
     current.current?.scrollIntoView({ block: 'nearest' })
@@ -87,4 +87,4 @@ export function TapList({ taps, readings, selected, wanted, flagged, onSelect }:
       })}
     </Box>
   )
-}
+})
