@@ -20,7 +20,7 @@ export default defineConfig({
     trace: 'retain-on-failure',
   },
   webServer: {
-    command: `npx next start --port ${port} --hostname 127.0.0.1`,
+    command: `node node_modules/next/dist/bin/next start --port ${port} --hostname 127.0.0.1`,
     url: `http://127.0.0.1:${port}/`,
     cwd: process.cwd(),
     reuseExistingServer: false,

@@ -25,7 +25,7 @@ ensurePackages()
 const built = run('npx', ['next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' })
 if (built !== 0) process.exit(built)
 
-const server = spawn('npx', ['next', 'start', '--port', String(port)], {
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '--port', String(port)], {
   cwd: ROOT,
   stdio: ['ignore', 'inherit', 'inherit'],
   env: { ...process.env, ORZO_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },

@@ -6,6 +6,8 @@ export type CheckRow = {
   readonly label: string
   /** typical effort, minutes [practice] */
   readonly minutes: number
+  /** how many readings that time covers; one where not given */
+  readonly covers?: 2
   readonly caution?: string
   readonly feature?: FeatureKey
   readonly observation?: ObservationKey
@@ -23,7 +25,12 @@ export const CHECKS = {
     feature: 'evaporatorSuperheat',
   },
   subcooling: { label: 'Clamp the liquid line at the condenser', minutes: 2, feature: 'subcooling' },
-  temperatureSplit: { label: 'Take return and supply air', minutes: 5, feature: 'temperatureSplit' },
+  temperatureSplit: {
+    label: 'Take return and supply air',
+    minutes: 5,
+    covers: 2,
+    feature: 'temperatureSplit',
+  },
   compressorAmps: { label: 'Clamp the compressor lead', minutes: 4, caution: LIVE, feature: 'ampsShare' },
   dischargeLineTemp: {
     label: 'Clamp the discharge line',
@@ -36,18 +43,20 @@ export const CHECKS = {
     minutes: 6,
     feature: 'liquidLineDrop',
   },
-  dryerDrop: { label: 'Clamp both sides of the dryer', minutes: 3, feature: 'dryerDrop' },
+  dryerDrop: { label: 'Clamp both sides of the dryer', minutes: 3, covers: 2, feature: 'dryerDrop' },
   reversingValveRise: {
     label: 'Clamp both suction ports of the reversing valve',
     minutes: 4,
+    covers: 2,
     feature: 'reversingValveRise',
   },
   standingOverAmbient: {
     label: 'Stop, let it equalise, compare standing pressure with outdoor air',
     minutes: 25,
+    covers: 2,
     feature: 'standingOverAmbient',
   },
-  waterRise: { label: 'Take water in and out', minutes: 4, feature: 'waterRise' },
+  waterRise: { label: 'Take water in and out', minutes: 4, covers: 2, feature: 'waterRise' },
   frostPattern: { label: 'See where frost or sweat begins', minutes: 3, observation: 'frostPattern' },
   sightGlass: { label: 'Look into the sight glass', minutes: 1, observation: 'sightGlass' },
   moistureIndicator: { label: 'Read the moisture indicator', minutes: 1, observation: 'moistureIndicator' },

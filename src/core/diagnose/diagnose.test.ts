@@ -220,6 +220,12 @@ describe('next checks', () => {
     expect(subcooling?.taps).toEqual(['liquidLineTemp'])
     expect(d.nextChecks.map(({ check }) => check)).not.toContain('superheat')
   })
+  test('count the time of a pressure that is missing too, and say so', () => {
+    const bare = run(R410A, {}).nextChecks.find(({ check }) => check === 'subcooling')!
+    expect(bare).toMatchObject({ minutes: 5, taps: ['liquidPressure', 'liquidLineTemp'] })
+    expect(bare.label).toBe('Clamp the liquid line at the condenser, and read liquid pressure')
+    expect(d.nextChecks.find(({ check }) => check === 'subcooling')!.minutes).toBe(2)
+  })
   test('are ordered by information a minute, with chances that sum to one', () => {
     const rates = d.nextChecks.map(({ gain, minutes }) => gain / minutes)
     expect(rates).toEqual([...rates].sort((a, b) => b - a))

@@ -1,7 +1,7 @@
 import type { UnitPlate } from '../job/unit'
 import { hasReversingValve } from '../job/reversing'
 import { observationRow, type ObservationKey } from '../readings/observations'
-import type { ReadingKey } from '../readings/vocabulary'
+import { type ReadingKey, readingRow } from '../readings/vocabulary'
 import type { Targets } from '../targets/target'
 import { CHECK_IDS, type CheckId, checkRow } from './checks'
 import { type FeatureKey, featureRow } from './features'
@@ -136,6 +136,20 @@ function possible(id: CheckId, unit: UnitPlate, targets: Targets, taken: Readonl
   return unit.metering === 'txv' || !VALVE_CHECKS.includes(id)
 }
 
+/** [practice] one more tap beside the check's own, minutes. */
+const MORE_TAP_MINUTES = 3
+
+/** Time and words of a check, with the readings that are missing beside its own. */
+function effortOf(id: CheckId, taps: readonly ReadingKey[]): { label: string; minutes: number } {
+  const { label, minutes, covers = 1 } = checkRow(id)
+  const more = taps.slice(0, Math.max(taps.length - covers, 0))
+  const names = more.map((key) => readingRow(key).label.toLowerCase())
+  return {
+    label: more.length > 0 ? `${label}, and read ${names.join(' and ')}` : label,
+    minutes: minutes + MORE_TAP_MINUTES * more.length,
+  }
+}
+
 /**
  * The few checks that would tell most about the suspect per minute.
  * @param ranked the present ranking
@@ -155,15 +169,14 @@ export function nextChecks(
   const taken = new Set<string>(items.map((item) => item.key))
   return CHECK_IDS.filter((id) => possible(id, unit, targets, taken))
     .map((id) => {
-      const { label, minutes, caution, feature, observation } = checkRow(id) as ReturnType<typeof checkRow>
+      const { caution, feature, observation } = checkRow(id)
       const outcomes = feature
         ? featureOutcomes(feature, alive, unit)
         : observationOutcomes(observation as ObservationKey, alive)
       const taps = feature ? featureRow(feature).needs.filter((key) => !haveReadings.has(key)) : []
       return {
         check: id,
-        label,
-        minutes,
+        ...effortOf(id, taps),
         gain: information(outcomes, weights),
         ...(caution === undefined ? {} : { caution }),
         taps,

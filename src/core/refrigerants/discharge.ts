@@ -1,5 +1,5 @@
 import type { RefrigerantName } from './catalogue'
-import { saturatedState, saturationPressure, superheatedHeatCapacity } from './saturation'
+import { saturatedState, superheatedHeatCapacity } from './saturation'
 
 /** [practice] isentropic efficiency of a sound small hermetic compressor near its rating. */
 const ISENTROPIC_EFFICIENCY = 0.7
@@ -28,9 +28,4 @@ export function dischargeTemperature(
   const isentropic = condensing * Math.exp((entropy - high.entropy) / heatCapacity)
   const work = (high.enthalpy + heatCapacity * (isentropic - condensing) - enthalpy) / ISENTROPIC_EFFICIENCY
   return condensing + (enthalpy + work - high.enthalpy) / heatCapacity
-}
-
-/** Absolute discharge over absolute suction pressure at two dew temperatures, K. */
-export function pressureRatio(name: RefrigerantName, evaporating: number, condensing: number): number {
-  return saturationPressure(name, 'dew', condensing) / saturationPressure(name, 'dew', evaporating)
 }
