@@ -9,7 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Job } from '@/core/job/job'
 import { database } from '@/data/database'
 import { removeJob } from '@/data/jobs'
@@ -20,7 +20,8 @@ import type { StageProps } from '../job/stageProps'
 import { compareSets } from './comparison'
 import { ComparisonTable } from './ComparisonTable'
 import { downloadJob } from './exportJob'
-import { importFile, type ImportMessage } from './importFile'
+import { ImportButton } from './ImportButton'
+import type { ImportMessage } from './importFile'
 
 type Closing = NonNullable<Job['closing']>
 const PROVEN = ['proven', 'not-proven-today'] as const
@@ -78,7 +79,6 @@ function Record({ job, change }: Pick<StageProps, 'job' | 'change'>) {
 function Files({ job }: Pick<StageProps, 'job'>) {
   const [message, setMessage] = useState<ImportMessage>()
   const [asking, setAsking] = useState(false)
-  const file = useRef<HTMLInputElement>(null)
   const router = useRouter()
   return (
     <Box component="section" aria-labelledby="files-title" sx={{ display: 'grid', gap: 1 }}>
@@ -92,23 +92,10 @@ function Files({ job }: Pick<StageProps, 'job'>) {
         <Button variant="outlined" component={Link} href={`/job/${encodeURIComponent(job.id)}/print`}>
           Report to print
         </Button>
-        <Button variant="outlined" onClick={() => file.current?.click()}>
-          Import job file
-        </Button>
+        <ImportButton label="Import job file" onMessage={setMessage} />
         <Button color="error" onClick={() => setAsking(true)}>
           Remove job
         </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? []
-            event.target.value = ''
-            if (chosen) void importFile(chosen).then(setMessage)
-          }}
-        />
       </Box>
       {message && (
         <Alert

@@ -7,12 +7,13 @@ import { formatDistanceToNow } from 'date-fns'
 import { useLiveQuery } from 'dexie-react-hooks'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { database } from '@/data/database'
 import { addDemoJobs, removeDemoJobs } from '@/data/demo'
 import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
 import { readSettings, writeSetting } from '@/data/settings'
-import { importFile, type ImportMessage } from '../close/importFile'
+import { ImportButton } from '../close/ImportButton'
+import type { ImportMessage } from '../close/importFile'
 import { STAGE_LABELS } from '../job/stages'
 import { titleOf, unitLine } from './jobText'
 
@@ -74,7 +75,6 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   const router = useRouter()
   const jobs = useLiveQuery(() => listJobs(database()), [])
   const [message, setMessage] = useState<ImportMessage>()
-  const file = useRef<HTMLInputElement>(null)
   const hasDemo = jobs?.some((job) => job.demo) ?? false
   const start = async () => {
     // Asks the browser not to clear the jobs when space runs short; it may say no.
@@ -96,21 +96,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
         <Button variant="contained" onClick={() => void start()}>
           New job
         </Button>
-        <Button variant="outlined" onClick={() => file.current?.click()}>
-          Import job
-        </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          data-testid="import-file"
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? []
-            event.target.value = ''
-            if (chosen) void importFile(chosen).then(setMessage)
-          }}
-        />
+        <ImportButton label="Import job" onMessage={setMessage} />
       </Box>
       {message && (
         <Alert
