@@ -63,17 +63,19 @@ function freeWater({ observations }: CleanupRecord): number {
   return observations.warmValveResponse === 'flow-returned' ? FREE_WATER : 0
 }
 
+const oilPpm = (record: CleanupRecord, size: CircuitSize, wet: boolean): number =>
+  OIL_PPM[size.oil][oilState(record, wet)]
+
+const waterInOil = (record: CleanupRecord, size: CircuitSize, wet: boolean): number =>
+  size.oilMass * oilPpm(record, size, wet) * 1e-6
+
 function sourcesOf(record: CleanupRecord, size: CircuitSize, wet: boolean): WaterLine[] {
   const { hoursOpenToAir = 0, openConditions = 'humid' } = record.observations
   const exchanges = 1 + (EXCHANGE_PER_DAY * hoursOpenToAir) / HOURS_PER_DAY
   const air = size.volume * absoluteHumidity(ROOM_KELVIN, HUMIDITY[openConditions]) * exchanges
-  const state = oilState(record, wet)
   return [
     line(`air that entered, ${exchanges.toFixed(2)} fillings`, air),
-    line(
-      `water in the ${size.oil} oil, ${OIL_PPM[size.oil][state]} ppm`,
-      size.oilMass * OIL_PPM[size.oil][state] * 1e-6,
-    ),
+    line(`water in the ${size.oil} oil, ${oilPpm(record, size, wet)} ppm`, waterInOil(record, size, wet)),
     line('free water', freeWater(record)),
   ].filter(({ kg }) => kg > 0)
 }
@@ -93,7 +95,7 @@ export function waterLedger(
   const total = sources.reduce((sum, { kg }) => sum + kg, 0)
   const error = Math.hypot(...sources.map((source) => source.error))
   const sweeps = wet ? SWEEPS.wet : SWEEPS.dry
-  const inOil = sources.find(({ label }) => label.includes('oil'))?.kg ?? 0
+  const inOil = waterInOil(record, size, wet)
   const byOil = inOil * (1 - (1 - OIL_DRAINED) ** oilChanges)
   const boiled = wet ? Math.min(freeWater(record), BOIL_RATE * WET_VACUUM_SECONDS) : 0
   const vapour = sweeps * size.volume * absoluteHumidity(ROOM_KELVIN, 1)

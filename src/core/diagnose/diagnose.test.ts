@@ -6,6 +6,7 @@ import type { UnitPlate } from '../job/unit'
 import type { Mode, Observations, Readings } from '../readings/schema'
 import { diagnose } from './diagnose'
 import { diagnoseJob, faultToRepair } from './diagnoseJob'
+import { judgeGate } from './gates'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })
@@ -295,10 +296,15 @@ describe('gates', () => {
     })
     expect(gateOf(full, { bulbState: 'loose', bulbWarmResponse: 'none' }).met).toBe(false)
   })
-  test('a dryer that drops 15 F does not count as ruled out', () => {
-    expect(gateOf({ ...found, dryerInTemp: f(85), dryerOutTemp: f(80) })?.missing.join() ?? 'Dryer').toMatch(
-      /Dryer/,
-    )
+  test.each([
+    [84, true],
+    [80, false],
+  ])('dryer in 85 F, out %i F: ruled out %s', (out, ruledOut) => {
+    const readings = { ...found, dryerInTemp: f(85), dryerOutTemp: f(out) }
+    const { snapshot: at, derived, targets } = run(R410A, readings)
+    const gate = judgeGate('expansion-valve', { unit: R410A, at, derived, targets, observations: {} })!
+    expect(gate.onRecord.some((label) => label.startsWith('Dryer'))).toBe(ruledOut)
+    expect(gate.missing.some((label) => label.startsWith('Dryer'))).toBe(!ruledOut)
   })
 })
 

@@ -80,6 +80,13 @@ function toFeature({ measured, target }: Judged): FeatureValue {
   }
 }
 
+function sentenceOf(item: Item, judged: Diagnosis['judged'], display: Display): string {
+  if (item.type === 'observation') return observationSentence(item.key, item.word)
+  const found = judged[item.key]
+  if (!found) throw new Error(`${item.key} was ranked but not judged`)
+  return featureSentence(item.key, found.measured, found.target, display)
+}
+
 function evidenceOf(
   logs: ItemLogs,
   self: Ranked,
@@ -90,14 +97,7 @@ function evidenceOf(
   return contributions(logs, self, items)
     .filter(({ weight }) => Math.abs(weight) >= LEAST_WEIGHT)
     .map(({ item, weight }) => {
-      const found = item.type === 'feature' ? judged[item.key] : undefined
-      const sentence =
-        item.type === 'feature' && found
-          ? featureSentence(item.key, found.measured, found.target, display)
-          : observationSentence(
-              item.key as Parameters<typeof observationSentence>[0],
-              item.type === 'observation' ? item.word : '',
-            )
+      const sentence = sentenceOf(item, judged, display)
       return { key: item.key, direction: weight > 0 ? 'for' : 'against', weight, sentence }
     })
 }

@@ -1,7 +1,7 @@
 import type { Diagnosis } from '../diagnose/diagnose'
 import { type DerivedKey, derivedRow } from '../readings/derivedTable'
 import type { Measured } from '../readings/snapshot'
-import { differenceFromKelvin, fromKelvin } from '../units/convert'
+import { differenceFromKelvin, fromKelvin, fromPascals } from '../units/convert'
 
 const round = (value: number, digits = 4) => Number(value.toFixed(digits))
 
@@ -16,7 +16,11 @@ function shownDerived(
     return { value: round(fromKelvin(value, 'F'), 2), error: degrees(error), unit: 'F' }
   if (kind === 'temperatureDifference') return { value: degrees(value), error: degrees(error), unit: 'F' }
   if (kind === 'pressureDifference')
-    return { value: round(value / 6894.757293168, 3), error: round(error / 6894.757293168, 3), unit: 'psi' }
+    return {
+      value: round(fromPascals(value, 'psia'), 3),
+      error: round(fromPascals(error, 'psia'), 3),
+      unit: 'psi',
+    }
   return { value: round(value), error: round(error), unit: '1' }
 }
 

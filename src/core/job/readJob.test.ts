@@ -154,7 +154,8 @@ describe('what is refused names the place', () => {
     const text = writeJobText(FULL)
     const reading = readJobText(text.slice(0, text.length / 2))
     expect(reading).toMatchObject({ ok: false, code: 'not-json' })
-    if (!reading.ok) expect(problemSentence(reading.problems[0]!)).toMatch(/line \d+, column \d+|the text/)
+    if (!reading.ok)
+      expect(problemSentence(reading.problems[0]!)).toMatch(/^line \d+, column \d+ is not JSON/)
   })
   test('an overlong text is refused before it is parsed', () => {
     expect(readJobText('x'.repeat(10_000_001))).toMatchObject({ ok: false, code: 'too-large' })

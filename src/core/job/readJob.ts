@@ -43,7 +43,8 @@ function sentenceOf(issue: z.core.$ZodIssue): string {
 
 /** Line and column of a JSON error, where the engine tells its position. */
 function placeInText(text: string, error: unknown): string {
-  const position = /position (\d+)/.exec(String(error))?.[1]
+  const cutOff = /end of (JSON|data|input)|unterminated/i.test(String(error))
+  const position = /position (\d+)/.exec(String(error))?.[1] ?? (cutOff ? text.length : undefined)
   if (position === undefined) return 'the text'
   const before = text.slice(0, Number(position)).split('\n')
   return `line ${before.length}, column ${(before.at(-1) ?? '').length + 1}`

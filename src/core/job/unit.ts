@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { REFRIGERANT_NAMES, type RefrigerantName } from '../refrigerants/catalogue'
+import { OILS, REFRIGERANT_NAMES, type RefrigerantName } from '../refrigerants/catalogue'
 import { attempt } from '../errors/orzoError'
 import { quantitySchema, textSchema } from '../readings/schema'
 import { localAtmosphere } from '../units/atmosphere'
@@ -23,7 +23,6 @@ export const METERINGS = ['txv', 'eev', 'fixed-orifice', 'capillary'] as const
 export type Metering = (typeof METERINGS)[number]
 
 export const COMPRESSOR_TYPES = ['scroll', 'reciprocating', 'rotary', 'semi-hermetic'] as const
-export const OILS = ['mineral', 'alkylbenzene', 'POE', 'PVE'] as const
 export const HEAT_REJECTIONS = ['air', 'water'] as const
 
 const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>

@@ -1,6 +1,5 @@
-import { toPascals } from '../units/convert'
 import type { PressureUnit } from '../units/units'
-import { differenceToKelvin } from '../units/convert'
+import { differenceToKelvin, toPascals } from '../units/convert'
 import type { Reading } from './schema'
 import { type InstrumentKind, type ReadingKey, readingRow } from './vocabulary'
 
@@ -8,8 +7,8 @@ import { type InstrumentKind, type ReadingKey, readingRow } from './vocabulary'
 const CLAMP_KELVIN = differenceToKelvin(1, 'F')
 const CLAMP_REPEATABILITY_KELVIN = differenceToKelvin(0.3, 'F')
 const GAUGE_SHARE = 0.01
-const GAUGE_LEAST_PASCALS = 0.5 * 6894.757293168
-const GAUGE_REPEATABILITY_PASCALS = 0.1 * 6894.757293168
+const GAUGE_LEAST_PASCALS = toPascals({ value: 0.5, unit: 'psia' })
+const GAUGE_REPEATABILITY_PASCALS = toPascals({ value: 0.1, unit: 'psia' })
 const METER_SHARE = 0.02
 const FLOW_SHARE = 0.1
 const OHM_SHARE = 0.02

@@ -1,7 +1,8 @@
 import { OrzoError } from '../errors/orzoError'
 
 export type SafetyClass = 'A1' | 'A2L' | 'A3'
-export type OilFamily = 'mineral' | 'alkylbenzene' | 'POE' | 'PVE'
+export const OILS = ['mineral', 'alkylbenzene', 'POE', 'PVE'] as const
+export type OilFamily = (typeof OILS)[number]
 
 /** What the trade knows of a refrigerant beside its property table. */
 export type RefrigerantRow = {

@@ -1,5 +1,6 @@
 import { OrzoError } from '../errors/orzoError'
 import { evaluate, invert, type MonotoneCubic, monotoneCubic } from '../numeric/monotoneCubic'
+import { fromKelvin, fromPascals } from '../units/convert'
 import type { RefrigerantName } from './catalogue'
 import { type LineColumns, TABLES } from './tables'
 
@@ -62,9 +63,9 @@ function curvesOf(name: RefrigerantName): Curves {
   return curves
 }
 
-const inFahrenheit = (kelvin: number) => `${(kelvin * 1.8 - 459.67).toFixed(0)} F`
-const inCelsius = (kelvin: number) => `${(kelvin - 273.15).toFixed(0)} C`
-const inPsia = (pascals: number) => `${(pascals / 6894.757293).toPrecision(3)} psia`
+const inFahrenheit = (kelvin: number) => `${fromKelvin(kelvin, 'F').toFixed(0)} F`
+const inCelsius = (kelvin: number) => `${fromKelvin(kelvin, 'C').toFixed(0)} C`
+const inPsia = (pascals: number) => `${fromPascals(pascals, 'psia').toPrecision(3)} psia`
 const inKilopascals = (pascals: number) => `${(pascals / 1000).toPrecision(3)} kPa absolute`
 
 /** Valid temperatures of a refrigerant's table, K. */

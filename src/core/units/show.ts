@@ -1,4 +1,4 @@
-import { differenceFromKelvin, fromKelvin } from './convert'
+import { differenceFromKelvin, fromKelvin, fromPascals } from './convert'
 import type { TemperatureUnit } from './units'
 
 /** The units a person reads in. */
@@ -23,4 +23,6 @@ export const showShare = (share: number): string => `${rounded(share * 100)} %`
 
 /** "0.4 psi" or "3 kPa" from a pressure difference in Pa, by the temperature unit's country. */
 export const showPressureDrop = (pascals: number, { temperature }: Display): string =>
-  temperature === 'F' ? `${rounded(pascals / 6894.757293168, 1)} psi` : `${rounded(pascals / 1000, 1)} kPa`
+  temperature === 'F'
+    ? `${rounded(fromPascals(pascals, 'psia'), 1)} psi`
+    : `${rounded(pascals / 1000, 1)} kPa`

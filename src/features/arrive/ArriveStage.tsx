@@ -5,15 +5,8 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { Job } from '@/core/job/job'
-import {
-  COMPRESSOR_TYPES,
-  HEAT_REJECTIONS,
-  METERINGS,
-  OILS,
-  UNIT_KINDS,
-  type UnitPlate,
-} from '@/core/job/unit'
-import { isFlammable, REFRIGERANT_NAMES, refrigerantRow } from '@/core/refrigerants/catalogue'
+import { COMPRESSOR_TYPES, HEAT_REJECTIONS, METERINGS, UNIT_KINDS, type UnitPlate } from '@/core/job/unit'
+import { isFlammable, OILS, REFRIGERANT_NAMES, refrigerantRow } from '@/core/refrigerants/catalogue'
 import { coverage } from '@/core/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'

@@ -118,7 +118,13 @@ function Files({ job }: Pick<StageProps, 'job'>) {
           </Button>
           <Button
             color="error"
-            onClick={() => void removeJob(database(), job.id).then(() => router.push('/'))}
+            onClick={() => {
+              removeJob(database(), job.id).then(
+                () => router.push('/'),
+                (error: Error) =>
+                  setMessage({ good: false, text: `Not removed: ${error.message}. Try again.` }),
+              )
+            }}
           >
             Remove
           </Button>

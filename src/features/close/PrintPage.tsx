@@ -25,7 +25,15 @@ const quantity = (value: Quantity | undefined) => (value ? `${value.value} ${val
 
 function Facts({ rows }: { rows: readonly (readonly [string, string | undefined])[] }) {
   return (
-    <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: '180px 1fr', gap: '2px 16px', m: 0 }}>
+    <Box
+      component="dl"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '112px 1fr', md: '180px 1fr' },
+        gap: '2px 16px',
+        m: 0,
+      }}
+    >
       {rows
         .filter(([, value]) => value)
         .map(([name, value]) => (

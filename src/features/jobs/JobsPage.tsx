@@ -7,7 +7,7 @@ import { formatDistanceToNow } from 'date-fns'
 import { useLiveQuery } from 'dexie-react-hooks'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { database } from '@/data/database'
 import { addDemoJobs, removeDemoJobs } from '@/data/demo'
 import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
@@ -18,16 +18,17 @@ import { STAGE_LABELS } from '../job/stages'
 import { titleOf, unitLine } from './jobText'
 
 /** On a demo server, a browser that never saw Orzo starts with the demo jobs; once only. */
-function useDemoOffer(offerDemo: boolean) {
+function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => void) {
   useEffect(() => {
     if (!offerDemo) return
-    const db = database()
-    void readSettings(db).then(async ({ demoOffered }) => {
-      if (demoOffered) return
+    const offer = async () => {
+      const db = database()
+      if ((await readSettings(db)).demoOffered) return
       await addDemoJobs(db, new Date())
       await writeSetting(db, 'demoOffered', 'yes')
-    })
-  }, [offerDemo])
+    }
+    storing(offer())
+  }, [offerDemo, storing])
 }
 
 function JobLine({ job }: { job: StoredJob }) {
@@ -71,10 +72,18 @@ function JobLine({ job }: { job: StoredJob }) {
 
 /** All jobs of this browser. */
 export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
-  useDemoOffer(offerDemo)
   const router = useRouter()
   const jobs = useLiveQuery(() => listJobs(database()), [])
   const [message, setMessage] = useState<ImportMessage>()
+  const storing = useCallback((work: Promise<unknown>) => {
+    work.catch((error: Error) =>
+      setMessage({
+        good: false,
+        text: `Not stored: ${error.message}. Free some space or allow storage, then try again.`,
+      }),
+    )
+  }, [])
+  useDemoOffer(offerDemo, storing)
   const hasDemo = jobs?.some((job) => job.demo) ?? false
   const start = async () => {
     // Asks the browser not to clear the jobs when space runs short; it may say no.
@@ -93,7 +102,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
             One broken circuit at a time: readings, proof, repair, record.
           </Typography>
         </Box>
-        <Button variant="contained" onClick={() => void start()}>
+        <Button variant="contained" onClick={() => storing(start())}>
           New job
         </Button>
         <ImportButton label="Import job" onMessage={setMessage} />
@@ -124,11 +133,11 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
       )}
       <Box>
         {hasDemo ? (
-          <Button color="inherit" onClick={() => void removeDemoJobs(database())}>
+          <Button color="inherit" onClick={() => storing(removeDemoJobs(database()))}>
             Remove demo jobs
           </Button>
         ) : (
-          <Button color="inherit" onClick={() => void addDemoJobs(database(), new Date())}>
+          <Button color="inherit" onClick={() => storing(addDemoJobs(database(), new Date()))}>
             Add demo jobs
           </Button>
         )}

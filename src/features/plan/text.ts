@@ -1,4 +1,5 @@
 import type { Span } from '@/core/plan/schedule'
+import { fromSI } from '@/core/units/convert'
 
 /** "2 h 10 min" from minutes. */
 export function duration(minutes: number): string {
@@ -14,8 +15,8 @@ export const spanText = ({ low, high }: Span): string => `${duration(low)} to ${
 export const grams = (kg: number): string => `${(kg * 1000).toFixed(kg * 1000 < 10 ? 2 : 1)} g`
 
 /** Ounces and grams of a charge. */
-export const ounces = (kg: number): string => `${(kg / 0.028349523125).toFixed(1)} oz`
+export const ounces = (kg: number): string => `${fromSI(kg, 'oz').toFixed(1)} oz`
 
 /** Oil volume in both of the trade's units. */
 export const oilVolume = (cubicMetres: number): string =>
-  `${(cubicMetres * 1e6).toFixed(0)} mL (${(cubicMetres / 29.5735295625e-6).toFixed(1)} floz)`
+  `${fromSI(cubicMetres, 'mL').toFixed(0)} mL (${fromSI(cubicMetres, 'floz').toFixed(1)} floz)`
