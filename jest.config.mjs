@@ -3,6 +3,7 @@ import nextJest from 'next/jest.js'
 const core = {
   displayName: 'core',
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/tools/run/jest.tables.ts'],
   rootDir: '.',
   testMatch: [
     '<rootDir>/src/core/**/*.test.ts',
@@ -23,7 +24,7 @@ const ui = nextJest({ dir: './' })({
     '<rootDir>/src/data/**/*.test.ts',
     '<rootDir>/src/features/**/*.test.{ts,tsx}',
   ],
-  setupFiles: ['<rootDir>/tools/run/jest.polyfills.ts'],
+  setupFiles: ['<rootDir>/tools/run/jest.polyfills.ts', '<rootDir>/tools/run/jest.tables.ts'],
   setupFilesAfterEnv: ['<rootDir>/tools/run/jest.setup.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 })

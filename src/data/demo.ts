@@ -5,6 +5,7 @@ import { seededRandom } from '@/core/numeric/random'
 import type { Observations, ReadingSet } from '@/core/readings/schema'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { type Conditions, simulateSet } from '@/core/simulate/signatureReadings'
+import { loadRefrigerants } from '@/core/refrigerants/tables'
 import { toKelvin } from '@/core/units/convert'
 import type { OrzoDatabase } from './database'
 import { addJob, type StoredJob } from './jobs'
@@ -249,6 +250,7 @@ export function buildDemoJobs(now: Date): StoredJob[] {
 
 /** Adds the demo jobs that are not there; jobs of the same id that were changed stay as they are. */
 export async function addDemoJobs(db: OrzoDatabase, now: Date): Promise<void> {
+  await loadRefrigerants(DEMO_JOBS.map(({ unit }) => unit.refrigerant))
   await db.transaction('rw', db.jobs, async () => {
     for (const job of buildDemoJobs(now)) if (!(await db.jobs.get(job.id))) await addJob(db, job)
   })

@@ -15,6 +15,7 @@ import {
   saturationTemperature,
   temperatureRange,
 } from '@/core/refrigerants/saturation'
+import { loadRefrigerants } from '@/core/refrigerants/tables'
 
 const LOOK_UPS = 200_000
 const ROUNDS = 5
@@ -94,6 +95,7 @@ function benchDiagnosis(): void {
   console.log(`one whole plan: ${(plan * 10).toFixed(3)} ms`)
 }
 
+await loadRefrigerants(REFRIGERANT_NAMES)
 console.log(`node ${process.version}, best of ${ROUNDS} rounds of ${LOOK_UPS} look-ups`)
 benchSaturation()
 benchDiagnosis()

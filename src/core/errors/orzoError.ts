@@ -6,6 +6,8 @@ export type ErrorCode =
   | 'unknown-refrigerant'
   | 'out-of-range'
   | 'not-converged'
+  | 'not-loaded'
+  | 'not-simulated'
   | 'bad-document'
   | 'no-reading-set'
 

@@ -71,6 +71,148 @@ export const REFRIGERANTS = {
     highPressureClass: false,
   },
   'R-290': { safety: 'A3', oils: ['mineral', 'alkylbenzene', 'POE'], blend: [], highPressureClass: false },
+  'R-407A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.2],
+      ['R-125', 0.4],
+      ['R-134a', 0.4],
+    ],
+    highPressureClass: false,
+  },
+  'R-407F': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.3],
+      ['R-125', 0.3],
+      ['R-134a', 0.4],
+    ],
+    highPressureClass: false,
+  },
+  'R-507A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-125', 0.5],
+      ['R-143a', 0.5],
+    ],
+    highPressureClass: false,
+  },
+  'R-449A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.243],
+      ['R-125', 0.247],
+      ['R-1234yf', 0.253],
+      ['R-134a', 0.257],
+    ],
+    highPressureClass: false,
+  },
+  'R-438A': {
+    safety: 'A1',
+    oils: ['POE', 'mineral', 'alkylbenzene'],
+    blend: [
+      ['R-32', 0.085],
+      ['R-125', 0.45],
+      ['R-134a', 0.442],
+      ['R-600', 0.017],
+      ['R-601a', 0.006],
+    ],
+    highPressureClass: false,
+  },
+  'R-427A': {
+    safety: 'A1',
+    oils: ['POE', 'alkylbenzene'],
+    blend: [
+      ['R-32', 0.15],
+      ['R-125', 0.25],
+      ['R-143a', 0.1],
+      ['R-134a', 0.5],
+    ],
+    highPressureClass: false,
+  },
+  'R-422D': {
+    safety: 'A1',
+    oils: ['POE', 'mineral', 'alkylbenzene'],
+    blend: [
+      ['R-125', 0.651],
+      ['R-134a', 0.315],
+      ['R-600a', 0.034],
+    ],
+    highPressureClass: false,
+  },
+  'R-421A': {
+    safety: 'A1',
+    oils: ['POE', 'alkylbenzene'],
+    blend: [
+      ['R-125', 0.58],
+      ['R-134a', 0.42],
+    ],
+    highPressureClass: false,
+  },
+  'R-513A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-1234yf', 0.56],
+      ['R-134a', 0.44],
+    ],
+    highPressureClass: false,
+  },
+  'R-1234yf': { safety: 'A2L', oils: ['POE'], blend: [], highPressureClass: false },
+  'R-600a': { safety: 'A3', oils: ['mineral', 'alkylbenzene', 'POE'], blend: [], highPressureClass: false },
+  'R-12': { safety: 'A1', oils: ['mineral', 'alkylbenzene'], blend: [], highPressureClass: false },
+  'R-452A': {
+    safety: 'A1',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.11],
+      ['R-125', 0.59],
+      ['R-1234yf', 0.3],
+    ],
+    highPressureClass: false,
+  },
+  'R-452B': {
+    safety: 'A2L',
+    oils: ['POE', 'PVE'],
+    blend: [
+      ['R-32', 0.67],
+      ['R-125', 0.07],
+      ['R-1234yf', 0.26],
+    ],
+    highPressureClass: true,
+  },
+  'R-454A': {
+    safety: 'A2L',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.35],
+      ['R-1234yf', 0.65],
+    ],
+    highPressureClass: false,
+  },
+  'R-454C': {
+    safety: 'A2L',
+    oils: ['POE'],
+    blend: [
+      ['R-32', 0.215],
+      ['R-1234yf', 0.785],
+    ],
+    highPressureClass: false,
+  },
+  'R-455A': {
+    safety: 'A2L',
+    oils: ['POE'],
+    blend: [
+      ['R-744', 0.03],
+      ['R-32', 0.215],
+      ['R-1234yf', 0.755],
+    ],
+    highPressureClass: false,
+  },
 } as const satisfies Record<string, RefrigerantRow>
 
 export type RefrigerantName = keyof typeof REFRIGERANTS

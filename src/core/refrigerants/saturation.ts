@@ -2,7 +2,7 @@ import { OrzoError } from '../errors/orzoError'
 import { evaluate, invert, type MonotoneCubic, monotoneCubic } from '../numeric/monotoneCubic'
 import { fromKelvin, fromPascals } from '../units/convert'
 import type { RefrigerantName } from './catalogue'
-import { type LineColumns, TABLES } from './tables'
+import { type BubbleColumns, type LineColumns, tableOf } from './tables'
 
 /** Saturated liquid (bubble) or saturated vapour (dew). */
 export type SaturationLine = 'bubble' | 'dew'
@@ -23,11 +23,14 @@ type LineCurves = { readonly logPressure: MonotoneCubic } & {
   readonly [K in keyof SaturatedState]: MonotoneCubic
 }
 
+/** What pressure does to liquid at constant temperature, along the bubble line. */
+type LiquidCurves = { readonly compressibility: MonotoneCubic; readonly enthalpySlope: MonotoneCubic }
+
 type Curves = {
   readonly coldest: number
   readonly hottest: number
   readonly lines: Readonly<Record<SaturationLine, LineCurves>>
-  readonly superheatedHeatCapacity: MonotoneCubic
+  readonly liquid: LiquidCurves
 }
 
 const built = new Map<RefrigerantName, Curves>()
@@ -46,10 +49,15 @@ function lineCurves(temperature: readonly number[], columns: LineColumns): LineC
   }
 }
 
+const liquidCurves = (temperature: readonly number[], bubble: BubbleColumns): LiquidCurves => ({
+  compressibility: monotoneCubic(temperature, bubble.compressibility),
+  enthalpySlope: monotoneCubic(temperature, bubble.enthalpySlope),
+})
+
 function curvesOf(name: RefrigerantName): Curves {
   const known = built.get(name)
   if (known) return known
-  const table = TABLES[name]
+  const table = tableOf(name)
   const curves = {
     coldest: table.temperature[0] as number,
     hottest: table.temperature.at(-1) as number,
@@ -57,7 +65,7 @@ function curvesOf(name: RefrigerantName): Curves {
       bubble: lineCurves(table.temperature, table.bubble),
       dew: lineCurves(table.temperature, table.dew),
     },
-    superheatedHeatCapacity: monotoneCubic(table.temperature, table.dew.superheatedHeatCapacity),
+    liquid: liquidCurves(table.temperature, table.bubble),
   }
   built.set(name, curves)
   return curves
@@ -97,7 +105,7 @@ function assertTemperature(name: RefrigerantName, kelvin: number): Curves {
 
 /**
  * Saturation pressure.
- * @param kelvin -60 C to about 5 K below critical; docs/properties.md lists each range
+ * @param kelvin -75 C to about 5 K below critical; docs/properties.md lists each range
  * @returns absolute pressure, Pa; within 0.05 K of the reference library
  * @throws OrzoError out-of-range, naming the valid temperatures
  */
@@ -142,12 +150,47 @@ export function saturatedState(name: RefrigerantName, line: SaturationLine, kelv
 }
 
 /**
- * Mean isobaric heat capacity of vapour from the dew line to 40 K above it, J/(kg K).
- * @param kelvin dew temperature
+ * How liquid answers to pressure above its bubble point, at constant temperature.
+ * @returns relative density rise, 1/Pa, and enthalpy rise, J/(kg Pa)
  * @throws OrzoError out-of-range
  */
-export function superheatedHeatCapacity(name: RefrigerantName, kelvin: number): number {
-  return evaluate(assertTemperature(name, kelvin).superheatedHeatCapacity, kelvin)
+export function liquidResponse(
+  name: RefrigerantName,
+  kelvin: number,
+): { compressibility: number; enthalpySlope: number } {
+  const { liquid } = assertTemperature(name, kelvin)
+  return {
+    compressibility: evaluate(liquid.compressibility, kelvin),
+    enthalpySlope: evaluate(liquid.enthalpySlope, kelvin),
+  }
+}
+
+/**
+ * Enthalpy alone on a line, J/kg: cheaper than the whole state.
+ * @throws OrzoError out-of-range
+ */
+export const saturatedEnthalpy = (name: RefrigerantName, line: SaturationLine, kelvin: number): number =>
+  evaluate(assertTemperature(name, kelvin).lines[line].enthalpy, kelvin)
+
+/**
+ * Density alone on a line, kg/m3.
+ * @throws OrzoError out-of-range
+ */
+export const saturatedDensity = (name: RefrigerantName, line: SaturationLine, kelvin: number): number =>
+  evaluate(assertTemperature(name, kelvin).lines[line].density, kelvin)
+
+/**
+ * Temperature of boiling liquid with a given enthalpy (bubble line), K.
+ * @throws OrzoError out-of-range
+ */
+export function bubbleTemperatureOfEnthalpy(name: RefrigerantName, enthalpy: number): number {
+  const { enthalpy: curve } = curvesOf(name).lines.bubble
+  const [low, high] = [curve.y[0] as number, curve.y[curve.y.length - 1] as number]
+  if (enthalpy >= low && enthalpy <= high) return invert(curve, enthalpy)
+  throw new OrzoError(
+    'out-of-range',
+    `${name} has no liquid of ${Math.round(enthalpy / 1000)} kJ/kg in its table.`,
+  )
 }
 
 /** Dew minus bubble temperature at one absolute pressure, K; zero for a single substance. */

@@ -2,6 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useCallback, useState } from 'react'
 import type { Job } from '@/core/job/job'
+import { loadRefrigerants } from '@/core/refrigerants/tables'
 import { database } from '@/data/database'
 import { changeJob, getJob, type StoredJob } from '@/data/jobs'
 
@@ -12,11 +13,18 @@ export type JobState =
 
 export type ChangeJob = (change: (job: Job) => Job) => void
 
+/** The job, once the properties of its refrigerant are there to compute with. */
+async function openJob(jobId: string): Promise<{ job: StoredJob | undefined }> {
+  const job = await getJob(database(), jobId)
+  if (job) await loadRefrigerants([job.unit.refrigerant])
+  return { job }
+}
+
 /** One job, kept up to date across tabs; changes are saved at once. */
 export function useJob(
   jobId: string,
 ): JobState & { change: ChangeJob; problem: string | undefined; dismiss: () => void } {
-  const found = useLiveQuery(async () => ({ job: await getJob(database(), jobId) }), [jobId])
+  const found = useLiveQuery(() => openJob(jobId), [jobId])
   const [problem, setProblem] = useState<string>()
   const change = useCallback<ChangeJob>(
     (recipe) => {
