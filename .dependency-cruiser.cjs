@@ -20,8 +20,8 @@ const CORE_MAY_USE = {
   diagnose: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets'],
   cleanup: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   plan: ['errors', 'units', 'refrigerants', 'readings', 'job', 'diagnose', 'cleanup'],
-  simulate: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose'],
-  door: ['errors', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose', 'cleanup', 'plan'],
+  simulate: ['errors', 'numeric', 'units', 'refrigerants', 'air', 'readings', 'job', 'targets', 'diagnose'],
+  door: ['errors', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose', 'cleanup', 'plan', 'simulate'],
 }
 
 module.exports = {

@@ -1,10 +1,11 @@
-import type { SuspectId } from '@/core/diagnose/faults'
 import { JOB_FORMAT, JOB_VERSION, type Job } from '@/core/job/job'
 import type { UnitPlate } from '@/core/job/unit'
 import { seededRandom } from '@/core/numeric/random'
 import type { Observations, ReadingSet } from '@/core/readings/schema'
 import type { ReadingKey } from '@/core/readings/vocabulary'
-import { type Conditions, simulateSet } from '@/core/simulate/signatureReadings'
+import type { SimulatedFault } from '@/core/simulate/circuitFaults'
+import type { Conditions } from '@/core/simulate/conditions'
+import { simulateSet } from '@/core/simulate/simulateSet'
 import { loadRefrigerants } from '@/core/refrigerants/tables'
 import { toKelvin } from '@/core/units/convert'
 import type { OrzoDatabase } from './database'
@@ -16,7 +17,8 @@ const fahrenheit = (value: number) => toKelvin({ value, unit: 'F' })
 type DemoSet = {
   readonly label: string
   readonly hoursAgo: number
-  readonly fault: SuspectId
+  /** none for a sound circuit */
+  readonly fault?: SimulatedFault
   readonly severity: number
   readonly seed: number
   readonly conditions: Conditions
@@ -172,7 +174,6 @@ const EXHIBIT_HALL: DemoJob = {
     {
       label: 'after repair',
       hoursAgo: 44,
-      fault: 'healthy',
       severity: 0,
       seed: 23,
       conditions: EXHIBIT_CONDITIONS,
@@ -221,7 +222,9 @@ const HOUR = 3_600_000
 const before = (now: Date, hours: number) => new Date(now.getTime() - hours * HOUR).toISOString()
 
 function demoSet(unit: UnitPlate, set: DemoSet, now: Date): ReadingSet {
-  const simulated = simulateSet({ ...set, unit, random: seededRandom(set.seed) }, set.keys)
+  const { conditions, fault, severity, seed, keys } = set
+  const faults = fault ? [{ fault, severity }] : []
+  const simulated = simulateSet({ unit, conditions, faults, random: seededRandom(seed) }, keys)
   return {
     ...simulated,
     label: set.label,

@@ -1,9 +1,9 @@
 // npm run -s bench:core: saturation look-ups a second and the time of one whole diagnosis.
 // Ratios compare two ways on the same machine in the same run; absolute figures belong to that machine.
 import { performance } from 'node:perf_hooks'
-import { simulateSet } from '@/core/simulate/signatureReadings'
+import { simulateSet } from '@/core/simulate/simulateSet'
 import { diagnose } from '@/core/diagnose/diagnose'
-import { FAULT_IDS } from '@/core/diagnose/faults'
+import { faultsOf } from '@/core/diagnose/applies'
 import { tapsOf } from '@/core/job/taps'
 import type { UnitPlate } from '@/core/job/unit'
 import { seededRandom } from '@/core/numeric/random'
@@ -68,8 +68,8 @@ function benchDiagnosis(): void {
     power: { rla: 14 },
   }
   const conditions = { outdoorAirTemp: 304, returnAirTemp: 297, returnAirWetBulb: 290 }
-  const sets = FAULT_IDS.map((fault, i) =>
-    simulateSet({ unit, conditions, fault, severity: 0.6, random: seededRandom(i) }, tapsOf(unit)),
+  const sets = faultsOf(unit).map((fault, i) =>
+    simulateSet({ unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) }, tapsOf(unit)),
   )
   const nth = (i: number) => sets[i % sets.length] as (typeof sets)[number]
   const run = (count: number) => {

@@ -15,6 +15,9 @@ const PROFILE_OF: Partial<Record<UnitKind, ProfileId>> = {
   'walk-in-freezer': 'freezer',
 }
 
+/** The expectations that fit a kind in cooling; undefined where there are none. */
+export const profileOf = (kind: UnitKind): ProfileId | undefined => PROFILE_OF[kind]
+
 /** Whether heat leaves through water. */
 export const isWaterCooled = (unit: UnitPlate): boolean =>
   (unit.heatRejection ?? (unit.kind === 'water-source-heat-pump' ? 'water' : 'air')) === 'water'

@@ -38,7 +38,8 @@ const OVER_AMBIENT_BY_SEER: readonly (readonly [upTo: number, degrees: number])[
   [Infinity, 15],
 ]
 
-function overAmbient(unit: UnitPlate, profile: ProfileId): Target {
+/** Condensing over outdoor air of a sound air-cooled unit, as a difference. */
+export function overAmbient(unit: UnitPlate, profile: ProfileId): Target {
   if (profile !== 'comfort-cooling') return band(25, 6, 'practice', '20-30 F over outdoor air')
   const { seer } = unit
   if (seer !== undefined) {

@@ -1,0 +1,139 @@
+import type { RefrigerantName } from '../refrigerants/catalogue'
+import { subcooledLiquid } from '../refrigerants/liquid'
+import { saturatedState } from '../refrigerants/saturation'
+import { gasOfEnthalpy, isobarAt } from '../refrigerants/vapour'
+import type { Coil } from './hardware'
+import type { Corners } from './saturations'
+import { effectiveConductance, type Stream } from './stream'
+import { meanTwoPhaseDensity } from './twoPhase'
+
+export type CondenserDuty = {
+  readonly enthalpyOut: number
+  /** K; of liquid, or of the mixture where it is not wholly condensed */
+  readonly temperatureOut: number
+  /** 0 for liquid, above it where vapour leaves */
+  readonly qualityOut: number
+  /** shares of the surface that desuperheat, condense and hold liquid */
+  readonly desuperheating: number
+  readonly condensing: number
+  readonly flooded: number
+  /** heat given to the stream, W */
+  readonly heat: number
+  /** refrigerant inside, kg */
+  readonly mass: number
+}
+
+/** [memory] films of hot gas and of liquid against that of condensing refrigerant. */
+export const GAS_FILM_SHARE = 0.3
+export const LIQUID_FILM_SHARE = 0.4
+/** [physics] smallest temperature difference that still counts as driving heat, K. */
+const LEAST_DRIVE = 0.02
+
+/** Mean temperature of the condensing refrigerant, K. */
+export const condensingTemperature = (at: Corners): number => (at.bubble + at.dew) / 2
+
+export type CondenserConductances = {
+  readonly gas: number
+  readonly condensing: number
+  readonly liquid: number
+}
+
+export function condenserConductances(stream: Stream, inside: number): CondenserConductances {
+  return {
+    gas: effectiveConductance(stream, inside * GAS_FILM_SHARE),
+    condensing: effectiveConductance(stream, inside),
+    liquid: effectiveConductance(stream, inside * LIQUID_FILM_SHARE),
+  }
+}
+
+/** Surface share that cools a single phase from one temperature to another against entering air. */
+export function singlePhaseShare(
+  massFlow: number,
+  enthalpyDrop: number,
+  from: number,
+  to: number,
+  air: number,
+  conductance: number,
+): number {
+  if (enthalpyDrop <= 0) return 0
+  const [hot, cold] = [Math.max(from - air, LEAST_DRIVE), Math.max(to - air, LEAST_DRIVE)]
+  const mean = hot === cold ? hot : (hot - cold) / Math.log(hot / cold)
+  return (massFlow * enthalpyDrop) / (conductance * mean)
+}
+
+/**
+ * Desuperheating, condensing and subcooling in one coil, each a share of the surface in entering air.
+ * @param at corners at the condensing pressure (of the refrigerant alone)
+ * @param pressure total pressure, Pa: higher where air is in the circuit
+ * @param held surface share kept out of work (a subcooler below the receiver), handled by the caller
+ */
+export function condense(
+  name: RefrigerantName,
+  coil: Coil,
+  stream: Stream,
+  at: Corners,
+  pressure: number,
+  massFlow: number,
+  enthalpyIn: number,
+  held: number,
+): CondenserDuty {
+  const conductances = condenserConductances(stream, coil.inside)
+  const air = stream.temperature
+  const gas = gasOfEnthalpy(isobarAt(name, at.dew), Math.max(enthalpyIn, at.vapourEnthalpy))
+  const desuperheating = singlePhaseShare(
+    massFlow,
+    enthalpyIn - at.vapourEnthalpy,
+    gas.temperature,
+    at.dew,
+    air,
+    conductances.gas,
+  )
+  const power = conductances.condensing * Math.max(condensingTemperature(at) - air, LEAST_DRIVE)
+  const start = Math.min(enthalpyIn, at.vapourEnthalpy)
+  const condensing = (massFlow * (start - at.liquidEnthalpy)) / power
+  const spare = 1 - held - desuperheating - condensing
+  const gasMass = coil.volume * Math.min(desuperheating, 1 - held) * (gas.density + at.vapourDensity) * 0.5
+  if (spare <= 0) {
+    const left = Math.max(1 - held - desuperheating, 0)
+    const enthalpyOut = start - (left * power) / massFlow
+    const qualityOut = (enthalpyOut - at.liquidEnthalpy) / (at.vapourEnthalpy - at.liquidEnthalpy)
+    const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, qualityOut, 1)
+    return {
+      enthalpyOut,
+      temperatureOut: at.bubble + Math.min(qualityOut, 1) * (at.dew - at.bubble),
+      qualityOut,
+      desuperheating,
+      condensing: left,
+      flooded: spare,
+      heat: massFlow * (enthalpyIn - enthalpyOut),
+      mass: gasMass + coil.volume * left * density,
+    }
+  }
+  const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, 0, 1)
+  const cooled = coolLiquid(name, at.bubble, pressure, massFlow, air, spare * conductances.liquid)
+  return {
+    enthalpyOut: cooled.enthalpy,
+    temperatureOut: cooled.temperature,
+    qualityOut: 0,
+    desuperheating,
+    condensing,
+    flooded: spare,
+    heat: massFlow * (enthalpyIn - cooled.enthalpy),
+    mass: gasMass + coil.volume * (condensing * density + spare * cooled.density),
+  }
+}
+
+/** Liquid cooled from its bubble point toward the air by a conductance, W/K. */
+export function coolLiquid(
+  name: RefrigerantName,
+  bubble: number,
+  pressure: number,
+  massFlow: number,
+  air: number,
+  conductance: number,
+): { temperature: number; enthalpy: number; density: number } {
+  const { heatCapacity } = saturatedState(name, 'bubble', bubble)
+  const temperature = air + (bubble - air) * Math.exp(-conductance / (massFlow * heatCapacity))
+  const { enthalpy, density } = subcooledLiquid(name, Math.min(temperature, bubble), pressure)
+  return { temperature, enthalpy, density }
+}
