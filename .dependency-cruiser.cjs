@@ -21,7 +21,7 @@ const CORE_MAY_USE = {
   cleanup: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   plan: ['errors', 'units', 'refrigerants', 'readings', 'job', 'diagnose', 'cleanup'],
   simulate: ['errors', 'numeric', 'units', 'refrigerants', 'air', 'readings', 'job', 'targets', 'diagnose'],
-  door: ['errors', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose', 'cleanup', 'plan', 'simulate'],
+  door: ['errors', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose', 'cleanup', 'plan', 'simulate', 'numeric'],
 }
 
 module.exports = {

@@ -69,7 +69,10 @@ function benchDiagnosis(): void {
   }
   const conditions = { outdoorAirTemp: 304, returnAirTemp: 297, returnAirWetBulb: 290 }
   const sets = faultsOf(unit).map((fault, i) =>
-    simulateSet({ unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) }, tapsOf(unit)),
+    simulateSet(
+      { unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) },
+      tapsOf(unit),
+    ),
   )
   const nth = (i: number) => sets[i % sets.length] as (typeof sets)[number]
   const run = (count: number) => {

@@ -11,6 +11,14 @@ const file = (name: string, text: string) => {
   writeFileSync(where, text)
   return where
 }
+const simulationWith = (part: object) =>
+  JSON.stringify({
+    format: 'orzo.simulation',
+    version: 1,
+    unit: { kind: 'split-ac', refrigerant: 'R-22', metering: 'txv' },
+    mode: 'cooling',
+    ...part,
+  })
 type Diagnosis = { suspects: { fault: string; probability: number }[] }
 
 test.each([
@@ -23,11 +31,42 @@ test.each([
 })
 
 test('every example validates and can be planned', () => {
-  for (const name of readdirSync(EXAMPLES)) {
+  for (const name of readdirSync(EXAMPLES).filter((file) => file.endsWith('.orzo.json'))) {
     const where = path.join(EXAMPLES, name)
     expect(runDoor(['validate', where])).toMatchObject({ valid: true, format: 'orzo.job', version: 1 })
     expect(runDoor(['plan', where])).toHaveProperty('contamination.class')
   }
+})
+
+describe('simulate', () => {
+  const example = path.join(EXAMPLES, 'simulated-leaking-valve.orzo-simulation.json')
+  type Simulation = { readings: Record<string, { value: number }>; derived: Record<string, number> }
+  test('prints all readings of a unit with its fault', () => {
+    const { readings, derived } = runDoor(['simulate', example]) as Simulation
+    expect(Object.keys(readings).length).toBeGreaterThan(40)
+    expect(derived.reversingValveRise).toBeGreaterThan(3)
+    expect(readings.rvSuctionOutTemp!.value - readings.rvSuctionInTemp!.value).toBeCloseTo(
+      derived.reversingValveRise!,
+      1,
+    )
+  })
+  test.each([
+    ['no JSON', '{', /not JSON/],
+    ['another format', '{"format":"orzo.job"}', /format is not "orzo.simulation"/],
+    [
+      'an unknown fault',
+      simulationWith({ faults: [{ fault: 'bad-luck', severity: 1 }] }),
+      /faults.0.fault is not one of/,
+    ],
+    ['a severity above one', simulationWith({ faults: [{ fault: 'undercharge', severity: 2 }] }), /above 1/],
+    [
+      'a kind without a model',
+      simulationWith({ unit: { kind: 'other', refrigerant: 'R-22', metering: 'txv' } }),
+      /no model/,
+    ],
+  ])('%s: says what is wrong', (name, text, message) => {
+    expect(() => runDoor(['simulate', file(`${name}.json`, text)])).toThrow(message)
+  })
 })
 
 describe('properties', () => {

@@ -8,6 +8,8 @@ import { attempt } from '@/core/errors/orzoError'
 import type { Job } from '@/core/job/job'
 import { problemSentence, readJobText } from '@/core/job/readJob'
 import { planRepair } from '@/core/plan/plan'
+import { simulationJson } from '@/core/door/simulationJson'
+import { readSimulationText } from '@/core/simulate/simulationFile'
 import { parseRefrigerant } from '@/core/refrigerants/catalogue'
 import { parseQuantity } from '@/core/units/parseQuantity'
 
@@ -17,6 +19,7 @@ export class BadInput extends Error {}
 export const USAGE = `usage:
   orzo diagnose FILE
   orzo plan FILE
+  orzo simulate FILE
   orzo validate FILE
   orzo properties REFRIGERANT --temperature 40F | --pressure 118psig [--elevation 1750m]`
 
@@ -45,10 +48,14 @@ function answer<T>(compute: () => T): T {
   return result.value
 }
 
-const onFile = (compute: (job: Job) => Answer) => (args: readonly string[]) => {
+function onlyFile(args: readonly string[]): string {
   const [file, ...more] = args
   if (file === undefined || more.length > 0 || file.startsWith('--')) throw new UsageError(USAGE)
-  const job = readJobFile(file)
+  return file
+}
+
+const onFile = (compute: (job: Job) => Answer) => (args: readonly string[]) => {
+  const job = readJobFile(onlyFile(args))
   return answer(() => compute(job))
 }
 
@@ -96,6 +103,10 @@ function properties(args: readonly string[]): Answer {
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
   diagnose: onFile((job) => diagnosisJson(diagnoseJob(job))),
   plan: onFile((job) => planJson(planRepair(job, faultToRepair(job)))),
+  simulate: (args) => {
+    const text = readFile(onlyFile(args))
+    return answer(() => simulationJson(readSimulationText(text)))
+  },
   validate: onFile((job) => ({
     valid: true,
     format: job.format,
