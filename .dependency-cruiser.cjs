@@ -21,7 +21,20 @@ const CORE_MAY_USE = {
   cleanup: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   plan: ['errors', 'units', 'refrigerants', 'readings', 'job', 'diagnose', 'cleanup'],
   simulate: ['errors', 'numeric', 'units', 'refrigerants', 'air', 'readings', 'job', 'targets', 'diagnose'],
-  door: ['errors', 'units', 'refrigerants', 'readings', 'job', 'targets', 'diagnose', 'cleanup', 'plan', 'simulate', 'numeric'],
+  tables: ['errors', 'numeric', 'units', 'refrigerants', 'air'],
+  door: [
+    'errors',
+    'units',
+    'refrigerants',
+    'readings',
+    'job',
+    'targets',
+    'diagnose',
+    'cleanup',
+    'plan',
+    'simulate',
+    'numeric',
+  ],
 }
 
 module.exports = {

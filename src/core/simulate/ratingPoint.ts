@@ -1,7 +1,5 @@
 import { moistAir } from '../air/moistAir'
 import type { Metering, UnitPlate } from '../job/unit'
-import type { RefrigerantName } from '../refrigerants/catalogue'
-import { saturationPressure, saturationTemperature } from '../refrigerants/saturation'
 import { overAmbient } from '../targets/temperatureTargets'
 import { isWaterCooled, profileOf } from '../targets/profiles'
 import { SEA_LEVEL_PASCALS } from '../units/atmosphere'
@@ -78,14 +76,4 @@ function condensingOver(unit: UnitPlate, capacity: number, waterFlow: number | u
     return (REJECTED_SHARE * capacity) / (waterFlow * WATER_HEAT) + difference(OVER_LEAVING_WATER)
   }
   return overAmbient(unit, profileOf(unit.kind) ?? 'comfort-cooling').value
-}
-
-/** Bubble temperature at which the mean of bubble and dew is reached, K. */
-export function bubbleOfMean(name: RefrigerantName, mean: number): number {
-  let bubble = mean
-  for (let round = 0; round < 4; round++) {
-    const dew = saturationTemperature(name, 'dew', saturationPressure(name, 'bubble', bubble))
-    bubble = mean - (dew - bubble) / 2
-  }
-  return bubble
 }

@@ -3,6 +3,7 @@ import { bracketedRoot } from '../numeric/root'
 import type { UnitPlate } from '../job/unit'
 import { hasReversingValve } from '../job/reversing'
 import { subcooledLiquid } from '../refrigerants/liquid'
+import { bubbleAtMeanCondensing } from '../refrigerants/meanTemperature'
 import { saturationTemperature } from '../refrigerants/saturation'
 import { isobarAt, superheatedVapour, vapourOfEnthalpy } from '../refrigerants/vapour'
 import { differenceToKelvin, toKelvin, toSI } from '../units/convert'
@@ -14,7 +15,7 @@ import { evaporate } from './evaporator'
 import type { Circuit, Coil, Compressor, Line, MeteringDevice } from './hardware'
 import { KINDS, type KindRow } from './kinds'
 import { fullFlow } from './metering'
-import { bubbleOfMean, isFixed, type RatingPoint, ratingPoint } from './ratingPoint'
+import { isFixed, type RatingPoint, ratingPoint } from './ratingPoint'
 import { type Corners, cornersAtBubble, cornersAtDew } from './saturations'
 import { streamOf } from './stream'
 
@@ -93,7 +94,7 @@ function designOf(unit: UnitPlate, row: KindRow): Design {
   const name = unit.refrigerant
   const rating = ratingPoint(unit, row)
   const low = cornersAtDew(name, rating.boiling)
-  const high = cornersAtBubble(name, bubbleOfMean(name, rating.condensing))
+  const high = cornersAtBubble(name, bubbleAtMeanCondensing(name, rating.condensing))
   const superheat = attainable(rating, low)
   const out = superheatedVapour(name, low.dew, superheat)
   const colder = cornersAtDew(name, low.dew - SUCTION_LOSS_KELVIN)

@@ -3,16 +3,9 @@ import type { Derived } from '../readings/derive'
 import type { Measured, Snapshot } from '../readings/snapshot'
 import type { UnitPlate } from '../job/unit'
 import { differenceToKelvin, fromKelvin } from '../units/convert'
+import { FORMULA_TOLERANCE_F, orificeSuperheatIfValid } from './orificeFormula'
 import type { ProfileId } from './profiles'
 import { band, type Target } from './target'
-
-/** [practice] range in which the fixed-orifice formula is used, F. */
-const WET_BULB_RANGE = [50, 76] as const
-const OUTDOOR_RANGE = [55, 115] as const
-const LEAST_TARGET = 5
-const MOST_TARGET = 40
-
-const inside = (value: number, [low, high]: readonly [number, number]) => value >= low && value <= high
 
 function returnWetBulb(at: Snapshot, derived: Derived): Measured | undefined {
   if (at.values.returnAirWetBulb) return at.values.returnAirWetBulb
@@ -33,11 +26,9 @@ function byFormula(at: Snapshot, derived: Derived): Target | undefined {
   const wet = returnWetBulb(at, derived)
   const outdoor = at.values.outdoorAirTemp
   if (!wet || !outdoor) return undefined
-  const [wetF, outdoorF] = [fromKelvin(wet.value, 'F'), fromKelvin(outdoor.value, 'F')]
-  if (!inside(wetF, WET_BULB_RANGE) || !inside(outdoorF, OUTDOOR_RANGE)) return undefined
-  const value = (3 * wetF - 80 - outdoorF) / 2
-  if (value < LEAST_TARGET || value > MOST_TARGET) return undefined
-  const target = band(value, 5, 'practice', 'target from return wet bulb and outdoor air')
+  const value = orificeSuperheatIfValid(fromKelvin(wet.value, 'F'), fromKelvin(outdoor.value, 'F'))
+  if (value === undefined) return undefined
+  const target = band(value, FORMULA_TOLERANCE_F, 'practice', 'target from return wet bulb and outdoor air')
   const inherited = Math.hypot(1.5 * wet.error, 0.5 * outdoor.error)
   return { ...target, tolerance: Math.hypot(target.tolerance, inherited) }
 }
