@@ -2,7 +2,7 @@ import { type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
 import type { OrzoDatabase } from './database'
 
 /** What this browser remembers beside the jobs. */
-export const SETTING_KEYS = ['temperatureUnit', 'pressureUnit', 'demoOffered'] as const
+export const SETTING_KEYS = ['temperatureUnit', 'pressureUnit', 'demoOffered', 'tablesInput'] as const
 export type SettingKey = (typeof SETTING_KEYS)[number]
 export type Settings = { [K in SettingKey]?: string }
 

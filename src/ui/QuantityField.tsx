@@ -50,7 +50,7 @@ export function QuantityField({ label, kind, value, defaultUnit, onChange }: Pro
           setUnit(next)
           if (value) onChange({ value: value.value, unit: next })
         }}
-        sx={{ minWidth: 84 }}
+        sx={{ minWidth: 104 }}
       >
         {unitsOf(kind).map((each) => (
           <MenuItem key={each} value={each}>

@@ -44,7 +44,7 @@ export const theme = createTheme({
             animationDuration: '0.01ms !important',
           },
         },
-        '@media print': { body: { backgroundColor: '#ffffff' } },
+        '@media print': { body: { backgroundColor: '#ffffff' }, '.no-print': { display: 'none !important' } },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },

@@ -108,12 +108,7 @@ function judge(original: ComparisonRow, other: ComparisonRow): Suitability {
   )
   const refused = told.some((each) => each.refuses)
   const reasons = told.filter((each) => each.refuses === refused).map((each) => each.text)
-  return refused
-    ? { verdict: 'refused', reasons }
-    : {
-        verdict: 'possible',
-        reasons: [...reasons, 'Convert the whole charge: never top up with another refrigerant.'],
-      }
+  return { verdict: refused ? 'refused' : 'possible', reasons }
 }
 
 const NOT_YET: Suitability = { verdict: 'possible', reasons: [] }

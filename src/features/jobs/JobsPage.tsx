@@ -102,6 +102,9 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
             One broken circuit at a time: readings, proof, repair, record.
           </Typography>
         </Box>
+        <Button component={Link} href="/tables/saturation" color="inherit">
+          Tables
+        </Button>
         <Button variant="contained" onClick={() => storing(start())}>
           New job
         </Button>

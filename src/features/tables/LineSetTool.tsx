@@ -1,0 +1,101 @@
+'use client'
+import { attempt } from '@/core/errors/orzoError'
+import type { RefrigerantName } from '@/core/refrigerants/catalogue'
+import { lineSetAdder, type TubeName, TUBES } from '@/core/tables/lineSetAdder'
+import { fromSI, toSI } from '@/core/units/convert'
+import { QuantityField } from '@/ui/QuantityField'
+import type { Typed } from './format'
+import { Choice, Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
+import { useRemembered } from './useRemembered'
+import { useTables } from './useTables'
+
+type Input = {
+  refrigerant: RefrigerantName
+  liquidTube: TubeName
+  vapourTube: TubeName
+  length: Typed | undefined
+  included: Typed | undefined
+}
+const INITIAL: Input = {
+  refrigerant: 'R-410A',
+  liquidTube: '3/8 in',
+  vapourTube: '3/4 in',
+  length: { value: 40, unit: 'ft' },
+  included: { value: 15, unit: 'ft' },
+}
+const NAMES = TUBES.map(({ name }) => name)
+const FOOT = 0.3048
+
+const perFoot = (kilograms: number) => `${fromSI(kilograms * FOOT, 'oz').toFixed(2)} oz/ft`
+const perMetre = (kilograms: number) => `${(kilograms * 1000).toFixed(0)} g/m`
+
+function Answer({ input }: { input: Input }) {
+  const { refrigerant, liquidTube, vapourTube, length, included } = input
+  if (!length) return <Problem>Type the length of the line set.</Problem>
+  const beyond = toSI(length) - (included ? toSI(included) : 0)
+  const found = attempt(() => lineSetAdder(refrigerant, liquidTube, vapourTube, beyond))
+  if (!found.ok) return <Problem>{found.error.message}</Problem>
+  const { liquid, vapour, total } = found.value
+  return (
+    <>
+      <Figures>
+        <Figure
+          label={total < 0 ? 'Take out' : 'Add'}
+          value={`${Math.abs(fromSI(total, 'oz')).toFixed(1)} oz`}
+          note={`${Math.abs(total * 1000).toFixed(0)} g`}
+        />
+        <Figure label="Liquid line" value={perFoot(liquid)} note={perMetre(liquid)} />
+        <Figure label="Vapour line" value={perFoot(vapour)} note={perMetre(vapour)} />
+      </Figures>
+      {total < 0 && (
+        <Problem>The line is shorter than the plate charge covers: the charge is too much by this.</Problem>
+      )}
+    </>
+  )
+}
+
+/** What a line set holds beyond what the plate covers. */
+export function LineSetTool() {
+  const { input, set, restored } = useRemembered(INITIAL)
+  const { ready, problem } = useTables([input.refrigerant])
+  if (!restored) return null
+  return (
+    <>
+      <Inputs>
+        <RefrigerantChoice value={input.refrigerant} onChange={(refrigerant) => set({ refrigerant })} />
+        <Choice
+          label="Liquid line, outer diameter"
+          value={input.liquidTube}
+          values={NAMES}
+          onChange={(liquidTube) => set({ liquidTube })}
+        />
+        <Choice
+          label="Vapour line, outer diameter"
+          value={input.vapourTube}
+          values={NAMES}
+          onChange={(vapourTube) => set({ vapourTube })}
+        />
+        <QuantityField
+          label="Line length"
+          kind="length"
+          defaultUnit="ft"
+          value={input.length}
+          onChange={(length) => set({ length })}
+        />
+        <QuantityField
+          label="Covered by the plate"
+          kind="length"
+          defaultUnit="ft"
+          value={input.included}
+          onChange={(included) => set({ included })}
+        />
+      </Inputs>
+      {problem && <Problem>{problem}</Problem>}
+      {ready && <Answer input={input} />}
+      <Source>
+        Inner area x density: liquid at 100 F, suction gas at 40 F with 10 F superheat [physics]; tube walls
+        [memory]. The plate or the maker&apos;s sheet comes first.
+      </Source>
+    </>
+  )
+}

@@ -1,0 +1,134 @@
+'use client'
+import { attempt } from '@/core/errors/orzoError'
+import { nitrogenPressureAt } from '@/core/simulate/vessels/nitrogen'
+import { localAtmosphere } from '@/core/units/atmosphere'
+import { fromPascals, toKelvin, toPascals, toSI } from '@/core/units/convert'
+import type { PressureUnit } from '@/core/units/units'
+import { QuantityField } from '@/ui/QuantityField'
+import { asPressure, asTemperature, showPressure, type Typed } from './format'
+import { Figure, Figures, Inputs, Problem, Source } from './parts'
+import { useRemembered } from './useRemembered'
+
+type Input = {
+  start: Typed | undefined
+  startTemperature: Typed | undefined
+  endTemperature: Typed | undefined
+  end: Typed | undefined
+  siteElevation: Typed | undefined
+}
+const INITIAL: Input = {
+  start: { value: 400, unit: 'psig' },
+  startTemperature: { value: 80, unit: 'F' },
+  endTemperature: { value: 70, unit: 'F' },
+  end: undefined,
+  siteElevation: { value: 0, unit: 'm' },
+}
+/** [memory] repeatability of a digital gauge, and a degree of doubt in each temperature. */
+const GAUGE_PASCALS = toPascals({ value: 0.1, unit: 'psia' })
+const DEGREE_KELVIN = 5 / 9
+
+function Answer({ input, atmosphere }: { input: Input; atmosphere: number }) {
+  const { start, startTemperature, endTemperature, end } = input
+  if (!start || !startTemperature || !endTemperature)
+    return <Problem>Type the pressure at the start and both temperatures.</Problem>
+  const [from, to] = [toKelvin(asTemperature(startTemperature)), toKelvin(asTemperature(endTemperature))]
+  const found = attempt(() => {
+    const begun = toPascals(asPressure(start), atmosphere)
+    return {
+      begun,
+      expected: nitrogenPressureAt(begun, from, to),
+      seen: end && toPascals(asPressure(end), atmosphere),
+    }
+  })
+  if (!found.ok) return <Problem>{found.error.message}</Problem>
+  const { begun, expected, seen } = found.value
+  const unit = start.unit as PressureUnit
+  const doubt = Math.hypot(GAUGE_PASCALS * 2, (begun * DEGREE_KELVIN) / from)
+  const change = (pascals: number) => {
+    const value = fromPascals(pascals, unit === 'psig' ? 'psia' : unit === 'kPag' ? 'kPa' : 'bar')
+    return `${value > 0 ? '+' : ''}${value.toFixed(1)} ${unit === 'psig' ? 'psi' : unit === 'kPag' ? 'kPa' : 'bar'}`
+  }
+  return (
+    <Figures>
+      <Figure
+        label="A tight circuit should read"
+        value={showPressure(expected, unit, atmosphere)}
+        note={`${change(expected - begun)} by temperature alone, +- ${change(doubt).slice(1)}`}
+      />
+      {seen !== undefined && (
+        <Figure
+          label="Beyond temperature"
+          value={change(seen - expected)}
+          note={
+            seen - expected < -2 * doubt
+              ? '⬣ more than the doubt: look for a leak'
+              : Math.abs(seen - expected) <= 2 * doubt
+                ? '● inside the doubt: holds'
+                : '△ higher than it can be: check both temperatures'
+          }
+        />
+      )}
+    </Figures>
+  )
+}
+
+/** Nitrogen pressure corrected for temperature. */
+export function NitrogenTool() {
+  const { input, set, restored } = useRemembered(INITIAL)
+  const atmosphere = attempt(() => localAtmosphere(input.siteElevation ? toSI(input.siteElevation) : 0))
+  if (!restored) return null
+  return (
+    <>
+      <Inputs>
+        <QuantityField
+          label="Start pressure"
+          kind="pressure"
+          defaultUnit="psig"
+          value={input.start}
+          onChange={(start) => set({ start })}
+        />
+        <QuantityField
+          label="Start temperature"
+          kind="temperature"
+          defaultUnit="F"
+          value={input.startTemperature}
+          onChange={(startTemperature) => set({ startTemperature })}
+        />
+        <QuantityField
+          label="Temperature now"
+          kind="temperature"
+          defaultUnit="F"
+          value={input.endTemperature}
+          onChange={(endTemperature) => set({ endTemperature })}
+        />
+        <QuantityField
+          label="Pressure now"
+          kind="pressure"
+          defaultUnit="psig"
+          value={input.end}
+          onChange={(end) => set({ end })}
+        />
+        <QuantityField
+          label="Elevation"
+          kind="length"
+          defaultUnit="m"
+          value={input.siteElevation}
+          onChange={(siteElevation) => set({ siteElevation })}
+        />
+      </Inputs>
+      {atmosphere.ok ? (
+        <Answer input={input} atmosphere={atmosphere.value} />
+      ) : (
+        <Problem>{atmosphere.error.message}</Problem>
+      )}
+      <Problem>
+        Nitrogen from a regulator with a relief valve, never above the design pressure on the plate, never
+        oxygen. Step up slowly and stay clear of joints.
+      </Problem>
+      <Source>
+        Absolute pressure goes with absolute temperature [physics]; use the temperature of the metal, not of
+        the air in the sun.
+      </Source>
+    </>
+  )
+}

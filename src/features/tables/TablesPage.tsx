@@ -1,0 +1,121 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import type { ComponentType } from 'react'
+import { SUNLIGHT } from '@/ui/theme'
+import { CompareTool } from './CompareTool'
+import { LineSetTool } from './LineSetTool'
+import { NitrogenTool } from './NitrogenTool'
+import { SaturationTool } from './SaturationTool'
+import { SuperheatTool } from './SuperheatTool'
+import { type ToolId, TOOLS } from './tools'
+import { WaterTool } from './WaterTool'
+
+const CONTENT: Readonly<Record<ToolId, ComponentType>> = {
+  saturation: SaturationTool,
+  compare: CompareTool,
+  superheat: SuperheatTool,
+  'line-set': LineSetTool,
+  water: WaterTool,
+  nitrogen: NitrogenTool,
+}
+
+function ToolList({ current }: { current: ToolId }) {
+  return (
+    <Box
+      component="nav"
+      aria-label="Tables"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        flexWrap: { xs: 'wrap', md: 'nowrap' },
+        borderRight: { md: 1 },
+        borderBottom: { xs: 1, md: 0 },
+        borderColor: { xs: 'divider', md: 'divider' },
+        bgcolor: SUNLIGHT.raised,
+        pt: { md: 1 },
+      }}
+    >
+      {TOOLS.map(({ id, label }) => {
+        const on = id === current
+        return (
+          <ButtonBase
+            key={id}
+            component={Link}
+            href={`/tables/${id}`}
+            aria-current={on ? 'page' : undefined}
+            sx={{
+              justifyContent: 'flex-start',
+              minHeight: 48,
+              px: 1.5,
+              fontSize: '1rem',
+              fontWeight: on ? 650 : 500,
+              width: { xs: '50%', md: '100%' },
+              color: on ? 'primary.main' : 'text.primary',
+              bgcolor: on ? SUNLIGHT.copperWash : 'transparent',
+              borderLeft: `4px solid ${on ? SUNLIGHT.copper : 'transparent'}`,
+              '&:focus-visible': { outline: `2px solid ${SUNLIGHT.copper}`, outlineOffset: -3 },
+            }}
+          >
+            {label}
+          </ButtonBase>
+        )
+      })}
+    </Box>
+  )
+}
+
+/** The tables beside the jobs. */
+export function TablesPage({ tool }: { tool: ToolId }) {
+  const Content = CONTENT[tool]
+  const label = TOOLS.find(({ id }) => id === tool)?.label ?? ''
+  return (
+    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="header"
+        className="no-print"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: { xs: 1, md: 2 },
+          minHeight: 56,
+          borderBottom: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+        }}
+      >
+        <Button
+          component={Link}
+          href="/"
+          color="inherit"
+          sx={{ fontWeight: 700, px: 1 }}
+          aria-label="All jobs"
+        >
+          ‹ Jobs
+        </Button>
+        <Typography sx={{ fontWeight: 650 }}>Tables</Typography>
+      </Box>
+      <Box
+        sx={{
+          flex: 1,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '208px minmax(0, 1fr)' },
+          gridTemplateRows: { xs: 'auto 1fr', md: '1fr' },
+        }}
+      >
+        <ToolList current={tool} />
+        <Box component="main" sx={{ p: { xs: 1.5, md: 2.5 }, minWidth: 0 }}>
+          <Typography variant="h1" sx={{ mb: 1.5 }}>
+            {label}
+          </Typography>
+          <Content />
+        </Box>
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,93 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
+import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/refrigerants/catalogue'
+
+/** A choice from a list. */
+export function Choice<T extends string>({
+  label,
+  value,
+  values,
+  onChange,
+}: {
+  label: string
+  value: T
+  values: readonly T[]
+  onChange: (value: T) => void
+}) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as T)}
+      slotProps={{ select: { SelectDisplayProps: { 'aria-label': label } } }}
+    >
+      {values.map((each) => (
+        <MenuItem key={each} value={each} sx={{ minHeight: 48 }}>
+          {each}
+        </MenuItem>
+      ))}
+    </TextField>
+  )
+}
+
+export const RefrigerantChoice = (props: {
+  label?: string
+  value: RefrigerantName
+  onChange: (value: RefrigerantName) => void
+}) => (
+  <Choice
+    label={props.label ?? 'Refrigerant'}
+    value={props.value}
+    values={REFRIGERANT_NAMES}
+    onChange={props.onChange}
+  />
+)
+
+/** The result of a table: large numerals, what it is below. */
+export function Figure({ label, value, note }: { label: string; value: string; note?: string }) {
+  return (
+    <Box data-figure={label} sx={{ minWidth: 132 }}>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
+      <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
+      {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}
+    </Box>
+  )
+}
+
+export const Figures = ({ children }: { children: ReactNode }) => (
+  <Box aria-live="polite" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1 }}>
+    {children}
+  </Box>
+)
+
+/** Inputs side by side, as many as fit. */
+export const Inputs = ({ children }: { children: ReactNode }) => (
+  <Box
+    className="no-print"
+    sx={{
+      display: 'grid',
+      gap: 1.5,
+      gridTemplateColumns: 'repeat(auto-fill, minmax(210px, 1fr))',
+      alignItems: 'start',
+    }}
+  >
+    {children}
+  </Box>
+)
+
+/** Why there is no answer, and what to do. */
+export const Problem = ({ children }: { children: ReactNode }) => (
+  <Alert severity="warning" sx={{ my: 1 }}>
+    {children}
+  </Alert>
+)
+
+export const Source = ({ children }: { children: ReactNode }) => (
+  <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 1 }}>{children}</Typography>
+)

@@ -1,0 +1,51 @@
+'use client'
+import { useCallback, useEffect, useState } from 'react'
+import { database } from '@/data/database'
+import { readSettings, writeSetting } from '@/data/settings'
+
+type Stored = Readonly<Record<string, unknown>>
+
+function parsed(text: string | undefined): Stored {
+  if (text === undefined) return {}
+  try {
+    const value: unknown = JSON.parse(text)
+    return typeof value === 'object' && value !== null ? (value as Stored) : {}
+  } catch {
+    return {}
+  }
+}
+
+/** What was typed in the tables stays in this browser; `restored` says when it has been read. */
+export function useRemembered<T extends object>(
+  initial: T,
+): { input: T; set: (part: Partial<T>) => void; restored: boolean } {
+  const [input, setInput] = useState(initial)
+  const [restored, setRestored] = useState(false)
+  useEffect(() => {
+    let gone = false
+    const restore = (stored: Stored) => {
+      if (gone) return
+      const known = Object.entries(stored).filter(([key]) => key in initial)
+      setInput((now) => ({ ...now, ...Object.fromEntries(known) }))
+      setRestored(true)
+    }
+    // Without storage the tables still compute; they only forget what was typed.
+    readSettings(database()).then(
+      ({ tablesInput }) => restore(parsed(tablesInput)),
+      () => restore({}),
+    )
+    return () => {
+      gone = true
+    }
+    // The first values are a constant of each table.
+  }, []) // eslint-disable-line react-hooks/exhaustive-deps
+  const set = useCallback((part: Partial<T>) => {
+    setInput((now) => ({ ...now, ...part }))
+    const db = database()
+    db.transaction('rw', db.settings, async () => {
+      const { tablesInput } = await readSettings(db)
+      await writeSetting(db, 'tablesInput', JSON.stringify({ ...parsed(tablesInput), ...part }))
+    }).catch(() => undefined)
+  }, [])
+  return { input, set, restored }
+}
