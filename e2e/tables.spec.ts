@@ -12,6 +12,7 @@ for (const [name, viewport] of [
   test.describe(name, () => {
     test.use({ viewport })
     test('every table opens, fits its width, and has no serious accessibility finding', async ({ page }) => {
+      test.setTimeout(120_000)
       for (const tool of TOOLS) {
         await page.goto(`/tables/${tool}`)
         await expect(page.locator('main').getByRole('heading', { level: 1 })).toBeVisible()

@@ -22,6 +22,8 @@ const VIEWS: readonly View[] = [
   { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP },
   { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
   { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
+  { name: 'tables-saturation', url: '/tables/saturation', size: LAPTOP },
+  { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
   { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
 ]

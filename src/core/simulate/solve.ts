@@ -145,7 +145,7 @@ function shorten(
 }
 
 /** A corrected Jacobian serves on as long as the residual falls at least by this factor. */
-const FAST_ENOUGH = 0.35
+const FAST_ENOUGH = 0.55
 
 /** Damped quasi-Newton from one start; undefined where it stalls. */
 function newton(problem: Problem, start: Vector): CircuitState | undefined {
