@@ -35,7 +35,7 @@ function bench(unit: UnitPlate, share: number): { perSecond: number; failed: num
   const simulator = simulatorOf(unit)
   const random = seededRandom(99)
   const between = (low: number, high: number) => f(low + (high - low) * random())
-  const box = unit.kind === 'walk-in-freezer' ? ([-12, 8] as const) : ([33, 45] as const)
+  const isFreezer = unit.kind === 'walk-in-freezer'
   let [failed, sum] = [0, 0]
   const start = performance.now()
   for (let i = 0; i < STATES; i++) {
@@ -43,7 +43,7 @@ function bench(unit: UnitPlate, share: number): { perSecond: number; failed: num
     const conditions = {
       outdoorAirTemp: between(45, 110),
       returnAirTemp: between(68, 82),
-      boxTemp: between(...box),
+      boxTemp: isFreezer ? between(-12, 8) : between(33, 45),
       waterInTemp: between(55, 90),
     }
     const fault = SIMULATED_FAULTS[Math.floor(random() * SIMULATED_FAULTS.length)] ?? 'undercharge'

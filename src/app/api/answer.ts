@@ -1,6 +1,7 @@
 import { attempt } from '@/core/errors/orzoError'
 import type { Job } from '@/core/job/job'
 import { LARGEST_JOB_TEXT, readJobText } from '@/core/job/readJob'
+import { propertiesNeeded } from '@/core/plan/propertiesNeeded'
 import { loadRefrigerants } from '@/core/refrigerants/tables'
 
 const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
@@ -32,7 +33,7 @@ export async function answerJob(
     return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
   const reading = readJobText(text)
   if (!reading.ok) return problem(400, reading.problems)
-  await loadRefrigerants([reading.job.unit.refrigerant])
+  await loadRefrigerants(propertiesNeeded(reading.job.unit))
   const result = attempt(() => compute(reading.job))
   return result.ok
     ? Response.json(result.value)

@@ -39,13 +39,16 @@ const LIQUID_SHARE = 0.5
 const EVAPORATING = 277.6 // 40 F
 const LIQUID = 310.9 // 100 F
 
+/** The refrigerant in which dryer capacities are rated. */
+export const DRYER_RATING_REFRIGERANT = 'R-22'
+
 /** Refrigerating effect x root of liquid density: flow capacity of one dryer, relative to R-22. [physics] */
 function flowFactor(unit: UnitPlate): number {
   const strength = (name: UnitPlate['refrigerant']) => {
     const liquid = saturatedState(name, 'bubble', LIQUID)
     return (saturatedState(name, 'dew', EVAPORATING).enthalpy - liquid.enthalpy) * Math.sqrt(liquid.density)
   }
-  return strength(unit.refrigerant) / strength('R-22')
+  return strength(unit.refrigerant) / strength(DRYER_RATING_REFRIGERANT)
 }
 
 /** Usable water of a dryer on this refrigerant, kg. */

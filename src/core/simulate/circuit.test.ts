@@ -1,4 +1,5 @@
 import { airEnthalpy } from '../air/moistAir'
+import { attempt } from '../errors/orzoError'
 import type { UnitPlate } from '../job/unit'
 import { seededRandom } from '../numeric/random'
 import { derive } from '../readings/derive'
@@ -361,6 +362,64 @@ describe('faults', () => {
     expect(refrigerantInside('R-410A', 0)).toBe('R-410A')
     expect(refrigerantInside('R-410A', 0.2)).toBe('R-32')
     expect(refrigerantInside('R-410A', 1)).toBe('R-22')
+  })
+})
+
+describe('envelope', () => {
+  const random = seededRandom(77)
+  const between = (low: number, high: number) => low + (high - low) * random()
+  const high = { site: { elevation: { value: 1750, unit: 'm' } } } as const
+
+  test('heating from 0 to 65 F and a pool at 45 to 95 F, at sea level and at 1,750 m', () => {
+    for (let i = 0; i < 40; i++) {
+      const site = i % 2 === 0 ? {} : high
+      const outdoorAirTemp = f(between(0, 65))
+      const heat = simulateSteady(simulatorOf({ ...HEAT_PUMP, ...site }), {
+        unit: { ...HEAT_PUMP, ...site },
+        mode: 'heating',
+        conditions: { outdoorAirTemp, returnAirTemp: f(between(60, 75)) },
+      })
+      expect(heat.state.condenser.heat).toBeGreaterThan(0.2 * heat.circuit.nominalCapacity)
+      const pool = run(
+        POOL,
+        { outdoorAirTemp: f(between(45, 95)), waterInTemp: f(between(60, 88)) },
+        [],
+        'heating',
+      )
+      expect(pool.state.condenser.heat).toBeGreaterThan(0.2 * pool.circuit.nominalCapacity)
+    }
+  })
+  test('thin air: the split widens and condensing rises at 1,750 m', () => {
+    const unit = UNITS[0]![1]
+    const low = run(unit, { outdoorAirTemp: f(85) })
+    const up = run({ ...unit, ...high }, { outdoorAirTemp: f(85) })
+    const split = (steady: Steady) => {
+      const { returnAirTemp, supplyAirTemp } = trueReadings(steady)
+      return returnAirTemp! - supplyAirTemp!
+    }
+    expect(split(up)).toBeGreaterThan(1.08 * split(low))
+    expect(up.state.unknowns.condensing).toBeGreaterThan(low.state.unknowns.condensing)
+  })
+  test('random faults of any severity: a state in order, or the typed reason; at most one in thirty has none', () => {
+    let missing = 0
+    for (let i = 0; i < 240; i++) {
+      const unit = UNITS[i % UNITS.length]![1]
+      const fault = SIMULATED_FAULTS[Math.floor(random() * SIMULATED_FAULTS.length)]!
+      const result = attempt(() =>
+        run(unit, { outdoorAirTemp: f(between(50, 105)) }, [{ fault, severity: random() }]),
+      )
+      if (!result.ok) {
+        expect(result.error.code).toBe('not-simulated')
+        missing += 1
+        continue
+      }
+      const { state } = result.value
+      expect(state.highPressure).toBeGreaterThan(state.beforeCompressor.pressure)
+      expect(state.compressor.dischargeTemperature).toBeGreaterThan(state.beforeCompressor.temperature)
+      // A gliding blend is driven by its mean: when hardly anything is pumped its warm end may pass the air a little.
+      expect(state.evaporator.temperatureOut).toBeLessThan(state.streams.evaporator.temperature + 1)
+    }
+    expect(missing).toBeLessThanOrEqual(8)
   })
 })
 

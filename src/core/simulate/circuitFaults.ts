@@ -1,6 +1,5 @@
 import type { FaultId } from '../diagnose/faults'
 import type { RefrigerantName } from '../refrigerants/catalogue'
-import { saturationPressure } from '../refrigerants/saturation'
 import { differenceToKelvin } from '../units/convert'
 import type { Circuit, Coil, Entering, Surroundings } from './hardware'
 
@@ -230,11 +229,3 @@ export const refrigerantsNeeded = (plate: RefrigerantName): RefrigerantName[] =>
   plate,
   ...(CONFUSIONS[plate] ?? USUAL_CONFUSION),
 ]
-
-/** Saturation pressure with air beside it, for the standing test. */
-export const standingWithAir = (
-  name: RefrigerantName,
-  kelvin: number,
-  moles: number,
-  volume: number,
-): number => saturationPressure(name, 'bubble', kelvin) + (moles * GAS_CONSTANT * kelvin) / volume

@@ -2,6 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useCallback, useState } from 'react'
 import type { Job } from '@/core/job/job'
+import { propertiesNeeded } from '@/core/plan/propertiesNeeded'
 import { loadRefrigerants } from '@/core/refrigerants/tables'
 import { database } from '@/data/database'
 import { changeJob, getJob, type StoredJob } from '@/data/jobs'
@@ -16,7 +17,7 @@ export type ChangeJob = (change: (job: Job) => Job) => void
 /** The job, once the properties of its refrigerant are there to compute with. */
 async function openJob(jobId: string): Promise<{ job: StoredJob | undefined }> {
   const job = await getJob(database(), jobId)
-  if (job) await loadRefrigerants([job.unit.refrigerant])
+  if (job) await loadRefrigerants(propertiesNeeded(job.unit))
   return { job }
 }
 
