@@ -156,28 +156,24 @@ def robust(state, quality, kelvin):
     return None
 
 
-def gas(state, pascals, kelvin):
-    """Enthalpy, entropy and density of vapour; None where the solver fails."""
-    state.specify_phase(CoolProp.iphase_gas)
+def single_phase(state, phase, pascals, kelvin):
+    """Enthalpy, entropy, density and heat capacity of one phase alone; None where the solver fails."""
+    state.specify_phase(phase)
     try:
         state.update(CoolProp.PT_INPUTS, pascals, kelvin)
-        return state.hmass(), state.smass(), state.rhomass()
+        return state.hmass(), state.smass(), state.rhomass(), state.cpmass()
     except ValueError:
         return None
     finally:
         state.unspecify_phase()
+
+
+def gas(state, pascals, kelvin):
+    return single_phase(state, CoolProp.iphase_gas, pascals, kelvin)
 
 
 def liquid(state, pascals, kelvin):
-    """Enthalpy, entropy and density of compressed liquid; None where the solver fails."""
-    state.specify_phase(CoolProp.iphase_liquid)
-    try:
-        state.update(CoolProp.PT_INPUTS, pascals, kelvin)
-        return state.hmass(), state.smass(), state.rhomass()
-    except ValueError:
-        return None
-    finally:
-        state.unspecify_phase()
+    return single_phase(state, CoolProp.iphase_liquid, pascals, kelvin)
 
 
 def compressed(state, node, critical_pa):
@@ -272,16 +268,13 @@ def node_at(state, kelvin):
     return {"T": kelvin, "bubble": bubble, "dew": dew}
 
 
-def single_phase(state, line, pascals, kelvin):
+def on_line(state, line, pascals, kelvin):
     """Like saturated, from one phase alone at a known pressure and temperature."""
-    state.specify_phase(CoolProp.iphase_liquid if line == "bubble" else CoolProp.iphase_gas)
-    try:
-        state.update(CoolProp.PT_INPUTS, pascals, kelvin)
-        return pascals, state.rhomass(), state.hmass(), state.smass(), state.cpmass()
-    except ValueError:
+    values = (liquid if line == "bubble" else gas)(state, pascals, kelvin)
+    if not values:
         return None
-    finally:
-        state.unspecify_phase()
+    enthalpy, entropy, density, capacity = values
+    return pascals, density, enthalpy, entropy, capacity
 
 
 def bridged(state, nodes, wanted):
@@ -302,7 +295,7 @@ def bridged(state, nodes, wanted):
                 y[a] * math.prod((1 / kelvin - x[b]) / (x[a] - x[b]) for b in range(6) if b != a)
                 for a in range(6)
             )
-            node[line] = single_phase(state, line, math.exp(log_p), kelvin)
+            node[line] = on_line(state, line, math.exp(log_p), kelvin)
         if node["bubble"] and node["dew"] and node["bubble"][1] > node["dew"][1]:
             out.append(node)
     return sorted(out, key=lambda n: n["T"])

@@ -1,4 +1,5 @@
 import { OrzoError } from '../errors/orzoError'
+import { pieceAt } from './search'
 
 /** A piecewise cubic through nodes; monotone wherever the nodes are. */
 export type MonotoneCubic = {
@@ -64,18 +65,6 @@ function endSlope(near: number, next: number, secantNear: number, secantNext: nu
   return slope
 }
 
-/** Index of the piece that holds the value, in an increasing array; the outermost piece beyond the ends. */
-function pieceIn(values: Float64Array, wanted: number): number {
-  let low = 0
-  let high = values.length - 2
-  while (low < high) {
-    const middle = (low + high + 1) >> 1
-    if (at(values, middle) <= wanted) low = middle
-    else high = middle - 1
-  }
-  return low
-}
-
 function evaluatePiece(curve: MonotoneCubic, i: number, x: number): number {
   const width = at(curve.x, i + 1) - at(curve.x, i)
   const t = (x - at(curve.x, i)) / width
@@ -90,7 +79,7 @@ function evaluatePiece(curve: MonotoneCubic, i: number, x: number): number {
 
 /** Value at x; the caller keeps x inside the nodes. */
 export function evaluate(curve: MonotoneCubic, x: number): number {
-  return evaluatePiece(curve, pieceIn(curve.x, x), x)
+  return evaluatePiece(curve, pieceAt(curve.x, x), x)
 }
 
 const MOST_STEPS = 60
@@ -102,7 +91,7 @@ const GOOD_ENOUGH = 1e-10
  * @throws OrzoError not-converged after 60 steps (does not happen for monotone nodes)
  */
 export function invert(curve: MonotoneCubic, y: number): number {
-  const i = pieceIn(curve.y, y)
+  const i = pieceAt(curve.y, y)
   let [low, high] = [at(curve.x, i), at(curve.x, i + 1)]
   let [belowBy, aboveBy] = [at(curve.y, i) - y, at(curve.y, i + 1) - y]
   if (belowBy >= 0) return low

@@ -1,3 +1,4 @@
+import { pieceAt } from '../numeric/search'
 import type { RefrigerantName } from './catalogue'
 import { saturatedState, type SaturatedState, saturationTemperature } from './saturation'
 import { tableOf } from './tables'
@@ -78,16 +79,8 @@ function surfaceOf(name: RefrigerantName): Surface {
 }
 
 /** First of the four nodes round a value; shifted inward at the ends. */
-function stencilStart(nodes: Float64Array, value: number): number {
-  let low = 0
-  let high = nodes.length - 2
-  while (low < high) {
-    const middle = (low + high + 1) >> 1
-    if (at(nodes, middle) <= value) low = middle
-    else high = middle - 1
-  }
-  return Math.min(Math.max(low - 1, 0), nodes.length - STENCIL)
-}
+const stencilStart = (nodes: Float64Array, value: number): number =>
+  Math.min(Math.max(pieceAt(nodes, value) - 1, 0), nodes.length - STENCIL)
 
 function lagrangeWeight(nodes: Float64Array, start: number, i: number, value: number): number {
   let weight = 1

@@ -58,7 +58,7 @@ function running(
   at: Snapshot,
   derived: Derived,
 ): Partial<Record<TargetKey, Target | undefined>> {
-  const evaporating = evaporatingTarget(profile, at)
+  const evaporating = evaporatingTarget(profile, at, derived)
   const condensing = condensingTarget(unit, profile, at)
   const superheat = superheatTarget(unit, profile, at, derived)
   return {

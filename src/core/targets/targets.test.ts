@@ -30,6 +30,18 @@ describe('comfort cooling, handbook 03 [practice]', () => {
     expect(at(plate(), { returnAirTemp: f(75) }, 'evaporatingMean')).toBeCloseTo(40, 6)
   })
   test.each([
+    [30, 36, 40],
+    [50, 34, 36],
+    [75, 28, 31],
+  ])('at %i %% return humidity %i to %i F below it, by the circuit', (percent, least, most) => {
+    const unit = plate()
+    const readings = { returnAirTemp: f(75), returnAirHumidity: { value: percent, unit: '%' as const } }
+    const below = 75 - at(unit, readings, 'evaporatingMean')
+    expect(below).toBeGreaterThan(least)
+    expect(below).toBeLessThan(most)
+    expect(targetsOf(unit, readings).evaporatingMean!.source).toMatch(/simulated circuit/)
+  })
+  test.each([
     [9, 30],
     [12, 25],
     [14, 20],

@@ -20,11 +20,44 @@ const BOX_UNKNOWN: Record<Exclude<ProfileId, 'comfort-cooling'>, Target> = {
   freezer: bandAt(-12, 12, 'practice', 'wide: the box temperature would narrow it'),
 }
 
+/**
+ * [physics] evaporator difference in F by return humidity, as the simulated circuit shows it, set to the handbook's 35 F at
+ * half humidity: moist air gives more heat a degree, so the coil runs warmer (docs/simulator.md).
+ */
+const DIFFERENCE_BY_HUMIDITY: readonly (readonly [humidity: number, degrees: number])[] = [
+  [0, 39],
+  [0.35, 38.5],
+  [0.5, 35],
+  [0.65, 31.7],
+  [0.8, 28.8],
+  [1, 25],
+]
+
+/** Straight lines between the rows of a table. */
+function interpolated(rows: readonly (readonly [number, number])[], at: number): number {
+  const above = rows.findIndex(([x]) => x >= at)
+  const [x1, y1] = rows[Math.max(above, 1)] ?? (rows.at(-1) as readonly [number, number])
+  const [x0, y0] = rows[Math.max(above, 1) - 1] ?? (rows[0] as readonly [number, number])
+  return y0 + ((at - x0) / (x1 - x0)) * (y1 - y0)
+}
+
+function comfortDifference({ returnHumidity }: Derived): Target {
+  if (!returnHumidity) return COMFORT_DTD
+  const degrees = interpolated(DIFFERENCE_BY_HUMIDITY, Math.min(returnHumidity.value, 1))
+  const percent = Math.round(returnHumidity.value * 100)
+  return band(
+    degrees,
+    5,
+    'physics',
+    `35 F below return air, moved to ${percent} % humidity by the simulated circuit`,
+  )
+}
+
 /** Mean evaporating temperature. */
-export function evaporatingTarget(profile: ProfileId, at: Snapshot): Target {
+export function evaporatingTarget(profile: ProfileId, at: Snapshot, derived: Derived): Target {
   if (profile === 'comfort-cooling') {
     const { returnAirTemp } = at.values
-    return returnAirTemp ? shifted(returnAirTemp, COMFORT_DTD, -1) : COMFORT_UNKNOWN
+    return returnAirTemp ? shifted(returnAirTemp, comfortDifference(derived), -1) : COMFORT_UNKNOWN
   }
   const { boxTemp } = at.values
   return boxTemp ? shifted(boxTemp, BOX_TD, -1) : BOX_UNKNOWN[profile]
@@ -75,13 +108,6 @@ const SPLIT_BY_HUMIDITY: readonly (readonly [humidity: number, degrees: number])
   [1, 10],
 ]
 
-function splitAt(humidity: number): number {
-  const above = SPLIT_BY_HUMIDITY.findIndex(([share]) => share >= humidity)
-  const [h1, d1] = SPLIT_BY_HUMIDITY[Math.max(above, 1)] ?? [1, 10]
-  const [h0, d0] = SPLIT_BY_HUMIDITY[Math.max(above, 1) - 1] ?? [0, 25]
-  return d0 + ((humidity - h0) / (h1 - h0)) * (d1 - d0)
-}
-
 /** Return minus supply air; thin air carries less heat a cubic foot, so the split grows with elevation [physics]. */
 export function splitTarget(profile: ProfileId, at: Snapshot, derived: Derived): Target | undefined {
   if (profile !== 'comfort-cooling') return undefined
@@ -89,7 +115,7 @@ export function splitTarget(profile: ProfileId, at: Snapshot, derived: Derived):
   const { returnHumidity } = derived
   if (!returnHumidity)
     return band(18 * thinner, 5 * thinner, 'practice', 'wide: return humidity would narrow it')
-  const degrees = splitAt(returnHumidity.value) * thinner
+  const degrees = interpolated(SPLIT_BY_HUMIDITY, Math.min(returnHumidity.value, 1)) * thinner
   const percent = Math.round(returnHumidity.value * 100)
   return band(
     degrees,
