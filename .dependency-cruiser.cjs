@@ -18,6 +18,7 @@ const CORE_MAY_USE = {
   job: ['errors', 'units', 'refrigerants', 'readings'],
   targets: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   diagnose: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets'],
+  electrical: [],
   cleanup: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   plan: ['errors', 'units', 'refrigerants', 'readings', 'job', 'diagnose', 'cleanup'],
   simulate: ['errors', 'numeric', 'units', 'refrigerants', 'air', 'readings', 'job', 'targets', 'diagnose'],

@@ -1,0 +1,128 @@
+import { type Finding, good, unclear } from './finding'
+
+/** The three unlabelled terminals and the three pairs, each pair named by its two terminals. */
+export const PAIRS = ['AB', 'BC', 'CA'] as const
+export type Pair = (typeof PAIRS)[number]
+export type Terminal = 'A' | 'B' | 'C'
+export type TerminalName = 'common' | 'run' | 'start'
+
+/** Ohms of each pair; Infinity where the meter reads open. */
+export type PairOhms = Readonly<Record<Pair, number>>
+
+export type SinglePhaseResult = {
+  readonly finding: Finding
+  /** names where they can be told */
+  readonly terminals?: Readonly<Record<Terminal, TerminalName>>
+  readonly ohms?: { readonly commonRun: number; readonly commonStart: number; readonly runStart: number }
+}
+
+/** [physics] the largest pair is the other two in series; [practice] within about 5 %. */
+const SUM_SHARE = 0.05
+/** [memory] what an ordinary meter and its leads add, ohms. */
+const METER_OHMS = 0.2
+const SHORTED_OHMS = 0.05
+
+const terminalsOf = (pair: Pair): readonly [Terminal, Terminal] => [...pair] as [Terminal, Terminal]
+const without = (pair: Pair): Terminal =>
+  (['A', 'B', 'C'] as const).find((each) => !pair.includes(each)) as Terminal
+const isOpen = (ohms: number) => !Number.isFinite(ohms)
+
+/**
+ * Names the terminals of a single-phase compressor from three unlabelled readings, and judges its windings.
+ * @param ohms of the pairs AB, BC, CA; Infinity for open
+ * @param hot whether the shell is hot: the internal overload sits in the common leg
+ */
+export function nameTerminals(ohms: PairOhms, hot: boolean): SinglePhaseResult {
+  if (PAIRS.some((pair) => Number.isNaN(ohms[pair]) || ohms[pair] < 0)) {
+    return { finding: unclear('A resistance is missing or below zero.', 'Measure the three pairs again.') }
+  }
+  const open = PAIRS.filter((pair) => isOpen(ohms[pair]))
+  if (open.length > 0) return withOpens(ohms, open, hot)
+  return allClosed(ohms)
+}
+
+function withOpens(ohms: PairOhms, open: readonly Pair[], hot: boolean): SinglePhaseResult {
+  if (open.length === 3) return { finding: allOpen(hot) }
+  if (open.length === 1) {
+    const [pair] = open as [Pair]
+    return {
+      finding: unclear(
+        `${pair} reads open while the other two pairs read: through the third terminal it cannot.`,
+        `Clean the pins and measure ${pair} again.`,
+      ),
+    }
+  }
+  const closed = PAIRS.find((pair) => !open.includes(pair)) as Pair
+  return { finding: commonLegOpen(closed, ohms[closed], hot) }
+}
+
+function allOpen(hot: boolean): Finding {
+  return {
+    verdict: 'suspect',
+    faults: hot ? ['compressor-overload-open', 'compressor-open-winding'] : ['compressor-open-winding'],
+    sentence: 'All three pairs read open.',
+    next: hot
+      ? 'Cool the shell at least 20 minutes, often over an hour, and measure again.'
+      : 'Check the meter leads on each other, clean the pins, measure again at the terminals.',
+  }
+}
+
+/** Two opens share one terminal: its leg is open; hot, that is what an internal overload looks like. */
+function commonLegOpen(closed: Pair, ohms: number, hot: boolean): Finding {
+  const leg = without(closed)
+  const start = `Only ${closed} reads (${ohms} ohm): the leg of ${leg} is open.`
+  if (hot) {
+    return {
+      verdict: 'suspect',
+      faults: ['compressor-overload-open'],
+      sentence: `${start} With a hot shell and ${closed} being run to start, that is the internal overload, not a failed winding.`,
+      next: 'Cool the shell at least 20 minutes, often over an hour, and measure again before condemning.',
+    }
+  }
+  return {
+    verdict: 'failed',
+    faults: ['compressor-open-winding'],
+    sentence: `${start} The shell is cold, so no overload can still be open.`,
+    next: 'Measure at the compressor’s own terminals with the leads off before condemning.',
+  }
+}
+
+function allClosed(ohms: PairOhms): SinglePhaseResult {
+  const [small, middle, large] = [...PAIRS].sort((a, b) => ohms[a] - ohms[b]) as [Pair, Pair, Pair]
+  const common = without(large)
+  const run = terminalsOf(small).find((each) => each !== common) as Terminal
+  const start = terminalsOf(middle).find((each) => each !== common) as Terminal
+  const terminals = { [common]: 'common', [run]: 'run', [start]: 'start' } as Record<Terminal, TerminalName>
+  const named = { commonRun: ohms[small], commonStart: ohms[middle], runStart: ohms[large] }
+  return { finding: judgeSum(named), terminals, ohms: named }
+}
+
+function judgeSum({ commonRun, commonStart, runStart }: NonNullable<SinglePhaseResult['ohms']>): Finding {
+  if (commonRun < SHORTED_OHMS) {
+    return {
+      verdict: 'suspect',
+      faults: ['compressor-shorted-turns'],
+      sentence: `A pair reads ${commonRun} ohm: a winding is shorted, or the leads touch.`,
+      next: 'Zero the meter on its own leads and measure again.',
+    }
+  }
+  const sum = commonRun + commonStart
+  const off = Math.abs(runStart - sum)
+  const allowed = SUM_SHARE * runStart
+  if (off <= allowed)
+    return good(`Run to start is the sum of the other two within ${percent(off / runStart)}.`)
+  if (off <= allowed + METER_OHMS) {
+    return unclear(
+      `Run to start differs from the sum by ${off.toFixed(2)} ohm: no more than meter and leads can add.`,
+      'Zero the meter on its leads and repeat, or use a low-ohm meter.',
+    )
+  }
+  return {
+    verdict: 'suspect',
+    faults: ['compressor-shorted-turns'],
+    sentence: `Run to start (${runStart} ohm) is not the sum of the other two (${sum.toFixed(2)} ohm).`,
+    next: 'Repeat at the clean pins; compare with the maker’s figures.',
+  }
+}
+
+const percent = (share: number) => `${(100 * share).toFixed(0)} %`
