@@ -151,9 +151,8 @@ describe('condenser', () => {
 })
 
 describe('compressor', () => {
-  const { leakShare: _unused, ...shape } = SHAPES.scroll
   const compressor: Compressor = {
-    ...shape,
+    ...SHAPES.scroll,
     displacement: 2e-3,
     leakArea: 0,
     shellLoss: 0,
