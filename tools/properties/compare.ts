@@ -65,7 +65,7 @@ await loadRefrigerants(REFRIGERANT_NAMES)
 const { library, runs } = JSON.parse(readFileSync(input, 'utf8')) as { library: string; runs: LibraryRun[] }
 const head = [
   `Dew pressure at random temperatures of the whole table, ${library} (Python, low-level interface) and Orzo (Node ${process.version}),`,
-  'one after the other on the same machine. Orzo made 100,000 calls each, the library as many as the column says.',
+  'one after the other on the same machine (the library in processor time, while other work ran). Orzo made 100,000 calls each, the library as many as the column says.',
   'Failed: no solution, or one more than 1 % off the line. Written by `npm run bench:properties`.',
   '',
   '| refrigerant | model | library calls | failed | library us/call | Orzo us/call | ratio | largest difference mK |',
