@@ -223,9 +223,3 @@ export function refrigerantInside(plate: RefrigerantName, severity: number): Ref
   const others = (CONFUSIONS[plate] ?? USUAL_CONFUSION).filter((name) => name !== plate)
   return others[Math.min(Math.floor(severity * others.length), others.length - 1)] ?? plate
 }
-
-/** Refrigerants whose tables must be loaded before a unit is simulated with any fault. */
-export const refrigerantsNeeded = (plate: RefrigerantName): RefrigerantName[] => [
-  plate,
-  ...(CONFUSIONS[plate] ?? USUAL_CONFUSION),
-]

@@ -46,7 +46,7 @@ export type Simulator = {
 }
 
 /**
- * Builds the simulator of a unit; the tables of refrigerantsNeeded must be loaded.
+ * Builds the simulator of a unit; its refrigerant's table must be loaded, and for a wrong charge the others (CONFUSIONS).
  * @throws OrzoError not-simulated for kinds without a model or plates that cannot be met
  */
 export function simulatorOf(unit: UnitPlate): Simulator {
