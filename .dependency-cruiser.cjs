@@ -17,7 +17,7 @@ const CORE_MAY_USE = {
   readings: ['errors', 'units', 'refrigerants', 'air'],
   job: ['errors', 'units', 'refrigerants', 'readings'],
   targets: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
-  diagnose: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets'],
+  diagnose: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets', 'electrical'],
   electrical: [],
   cleanup: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   plan: ['errors', 'units', 'refrigerants', 'readings', 'job', 'diagnose', 'cleanup'],

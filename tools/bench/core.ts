@@ -3,11 +3,13 @@
 import { performance } from 'node:perf_hooks'
 import { simulateSet } from '@/core/simulate/simulateSet'
 import { diagnose } from '@/core/diagnose/diagnose'
-import { faultsOf } from '@/core/diagnose/applies'
+import { circuitFaultsOf } from '@/core/diagnose/applies'
 import { tapsOf } from '@/core/job/taps'
 import type { UnitPlate } from '@/core/job/unit'
 import { seededRandom } from '@/core/numeric/random'
 import { planRepair } from '@/core/plan/plan'
+import { loadBooks } from '@/core/diagnose/cases/caseBook'
+import { UNIT_CLASSES } from '@/core/diagnose/cases/unitClass'
 import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
 import {
   pressureRange,
@@ -68,7 +70,7 @@ function benchDiagnosis(): void {
     power: { rla: 14 },
   }
   const conditions = { outdoorAirTemp: 304, returnAirTemp: 297, returnAirWetBulb: 290 }
-  const sets = faultsOf(unit).map((fault, i) =>
+  const sets = circuitFaultsOf(unit, 'cooling').map((fault, i) =>
     simulateSet(
       { unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) },
       tapsOf(unit),
@@ -98,7 +100,7 @@ function benchDiagnosis(): void {
   console.log(`one whole plan: ${(plan * 10).toFixed(3)} ms`)
 }
 
-await loadRefrigerants(REFRIGERANT_NAMES)
+await Promise.all([loadRefrigerants(REFRIGERANT_NAMES), loadBooks(UNIT_CLASSES)])
 console.log(`node ${process.version}, best of ${ROUNDS} rounds of ${LOOK_UPS} look-ups`)
 benchSaturation()
 benchDiagnosis()

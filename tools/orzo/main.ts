@@ -1,11 +1,13 @@
 // The headless door: npm run -s orzo -- diagnose FILE | plan FILE | validate FILE | properties REFRIGERANT ...
 // JSON on standard output; errors on standard error with exit code 1 (bad input) or 2 (usage).
+import { loadBooks } from '@/core/diagnose/cases/caseBook'
+import { UNIT_CLASSES } from '@/core/diagnose/cases/unitClass'
 import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/refrigerants/tables'
 import { BadInput, runDoor, UsageError } from './run'
 
 try {
-  await loadRefrigerants(REFRIGERANT_NAMES)
+  await Promise.all([loadRefrigerants(REFRIGERANT_NAMES), loadBooks(UNIT_CLASSES)])
   process.stdout.write(`${JSON.stringify(runDoor(process.argv.slice(2)), null, 2)}\n`)
 } catch (error) {
   if (!(error instanceof BadInput || error instanceof UsageError)) throw error

@@ -1,6 +1,8 @@
-/** Puts every property table into memory before a test file runs, as the app does before it computes. */
+/** Puts every property table and case book into memory before a test file runs, as the app does before it computes. */
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
+import { keepBook, type StoredBook } from '@/core/diagnose/cases/caseBook'
+import { UNIT_CLASSES } from '@/core/diagnose/cases/unitClass'
 import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
 import { keepTable, type PropertyTable } from '@/core/refrigerants/tables'
 
@@ -9,4 +11,10 @@ const FOLDER = path.resolve(__dirname, '../../src/core/refrigerants/tables')
 for (const name of REFRIGERANT_NAMES) {
   const file = `${name.toLowerCase().replace('-', '')}.json`
   keepTable(name, JSON.parse(readFileSync(path.join(FOLDER, file), 'utf8')) as PropertyTable)
+}
+
+const BOOKS = path.resolve(__dirname, '../../src/core/diagnose/cases/books')
+
+for (const unitClass of UNIT_CLASSES) {
+  keepBook(JSON.parse(readFileSync(path.join(BOOKS, `${unitClass}.json`), 'utf8')) as StoredBook)
 }

@@ -1,4 +1,5 @@
 import { attempt } from '@/core/errors/orzoError'
+import { loadCaseBooks } from '@/core/diagnose/cases/caseBook'
 import type { Job } from '@/core/job/job'
 import { LARGEST_JOB_TEXT, readJobText } from '@/core/job/readJob'
 import { propertiesNeeded } from '@/core/plan/propertiesNeeded'
@@ -33,7 +34,8 @@ export async function answerJob(
     return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
   const reading = readJobText(text)
   if (!reading.ok) return problem(400, reading.problems)
-  await loadRefrigerants(propertiesNeeded(reading.job.unit))
+  const { unit } = reading.job
+  await Promise.all([loadRefrigerants(propertiesNeeded(unit)), loadCaseBooks(unit)])
   const result = attempt(() => compute(reading.job))
   return result.ok
     ? Response.json(result.value)

@@ -1,16 +1,63 @@
-import type { UnitPlate } from '../job/unit'
 import { hasReversingValve } from '../job/reversing'
-import { isWaterCooled } from '../targets/profiles'
+import type { UnitPlate } from '../job/unit'
+import type { Mode } from '../readings/schema'
+import { condenserMedium, evaporatorMedium } from '../targets/profiles'
 import type { Applies } from './fault'
-import { FAULT_IDS, type FaultId, faultRow } from './faults'
+import {
+  CIRCUIT_FAULT_IDS,
+  type CircuitFaultId,
+  ELECTRICAL_FAULT_IDS,
+  type ElectricalFaultId,
+  type FaultId,
+  faultRow,
+} from './faults'
 
-function fits(unit: UnitPlate, applies: Applies): boolean {
-  if (applies.metering && !applies.metering.includes(unit.metering)) return false
-  if (applies.reversingValve && !hasReversingValve(unit)) return false
-  if (applies.heatRejection && (applies.heatRejection === 'water') !== isWaterCooled(unit)) return false
-  return !applies.headPressureControl || unit.headPressureControl === true
+const BOXES: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer', 'reach-in']
+const PIPED_ON_SITE: readonly UnitPlate['kind'][] = [
+  'split-ac',
+  'split-heat-pump',
+  'walk-in-cooler',
+  'walk-in-freezer',
+]
+
+type Rule = (unit: UnitPlate, mode: Mode) => boolean
+
+/** One rule for each word of Applies; a word that is absent asks nothing. */
+function rulesOf(applies: Applies): Rule[] {
+  const { metering, kinds, heatRejection, mode: only } = applies
+  return [
+    ...(metering ? [((unit) => metering.includes(unit.metering)) satisfies Rule] : []),
+    ...(kinds ? [((unit) => kinds.includes(unit.kind)) satisfies Rule] : []),
+    ...(heatRejection
+      ? [((unit, mode) => condenserMedium(unit, mode) === heatRejection) satisfies Rule]
+      : []),
+    ...(only ? [((_unit, mode) => mode === only) satisfies Rule] : []),
+    ...(applies.reversingValve ? [hasReversingValve] : []),
+    ...(applies.headPressureControl ? [((unit) => unit.headPressureControl === true) satisfies Rule] : []),
+    ...(applies.receiver ? [((unit) => unit.receiver === true) satisfies Rule] : []),
+    ...(applies.split ? [((unit) => PIPED_ON_SITE.includes(unit.kind)) satisfies Rule] : []),
+    ...(applies.threePhase ? [((unit) => unit.power?.phase === 3) satisfies Rule] : []),
+    ...(applies.singlePhase ? [((unit) => unit.power?.phase !== 3) satisfies Rule] : []),
+    ...(applies.frosts ? [frosts] : []),
+  ]
 }
 
-/** Faults that this unit can have. */
-export const faultsOf = (unit: UnitPlate): FaultId[] =>
-  FAULT_IDS.filter((id) => fits(unit, faultRow(id).applies ?? {}))
+const frosts: Rule = (unit, mode) =>
+  BOXES.includes(unit.kind) || (mode === 'heating' && evaporatorMedium(unit, mode) === 'air')
+
+const applies = (fault: FaultId, unit: UnitPlate, mode: Mode) =>
+  rulesOf(faultRow(fault).applies ?? {}).every((rule) => rule(unit, mode))
+
+/** Faults of the circuit that this unit can have in this mode. */
+export const circuitFaultsOf = (unit: UnitPlate, mode: Mode): CircuitFaultId[] =>
+  CIRCUIT_FAULT_IDS.filter((id) => applies(id, unit, mode))
+
+/** Electrical faults that this unit can have. */
+export const electricalFaultsOf = (unit: UnitPlate, mode: Mode): ElectricalFaultId[] =>
+  ELECTRICAL_FAULT_IDS.filter((id) => applies(id, unit, mode))
+
+/** All faults that this unit can have in this mode. */
+export const faultsOf = (unit: UnitPlate, mode: Mode = 'cooling'): FaultId[] => [
+  ...circuitFaultsOf(unit, mode),
+  ...electricalFaultsOf(unit, mode),
+]

@@ -1,34 +1,33 @@
-import { siteAtmosphere } from '../job/circumstances'
 import type { UnitPlate } from '../job/unit'
-import { derive, type Derived } from '../readings/derive'
-import { findFlags, type Flag } from '../readings/flags'
 import type { ReadingSet } from '../readings/schema'
-import { type Measured, type Snapshot, takeSnapshot } from '../readings/snapshot'
-import type { ReadingKey } from '../readings/vocabulary'
-import { findTargets } from '../targets/findTargets'
-import { coverage } from '../targets/profiles'
-import type { Target, Targets } from '../targets/target'
 import { DEFAULT_DISPLAY, type Display } from '../units/show'
-import { contributions, type ItemLogs, itemLogs } from './evidence'
-import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
-import { faultRow, type SuspectId, suspectLabel } from './faults'
-import { type Gate, judgeGate } from './gates'
-import { type FeatureValue, type Item, itemsOf } from './likelihood'
-import { type NextCheck, nextChecks } from './nextCheck'
-import { rank, type Ranked } from './rank'
-import { featureSentence, observationSentence } from './sentence'
+import { assess, type Assessment, itemsOf, type JudgedFeatures, type TestResults } from './assess'
+import { contributions, itemTotals } from './evidence'
+import { faultsIn } from './components'
+import { actionOf, familyOf, type FamilyId } from './families'
+import { type CircuitFaultId, type FaultId, faultRow, type SuspectId, suspectLabel } from './faults'
+import { type Gate, gateIdOf, type GateRecord, judgeGate } from './gates'
+import type { Item } from './items'
+import { askChecks, type MindChanger, type NextCheck } from './nextCheck'
+import { featureSentence, wordSentence } from './sentence'
+import { rank, type Ranked } from './weigh'
 
 export type Evidence = {
   readonly key: string
   readonly direction: 'for' | 'against'
-  /** natural log of the likelihood ratio against the other suspects */
+  /** natural log of the likelihood ratio against the other suspects, the other evidence known */
   readonly weight: number
   readonly sentence: string
 }
 
 export type Suspect = {
   readonly fault: SuspectId
+  /** a second fault that is there at the same time */
+  readonly also?: CircuitFaultId
   readonly label: string
+  readonly family: FamilyId
+  /** what would be done next, for suspects that would be treated alike */
+  readonly action: string
   readonly probability: number
   readonly severity: number
   readonly evidence: readonly Evidence[]
@@ -36,17 +35,10 @@ export type Suspect = {
   readonly tell?: string
 }
 
-/** A feature that was taken, beside what it should be. */
-export type Judged = { readonly measured: Measured; readonly target: Target }
-
-export type Diagnosis = {
-  readonly snapshot: Snapshot
-  readonly derived: Derived
-  readonly targets: Targets
-  readonly judged: { readonly [K in FeatureKey]?: Judged }
-  readonly flags: readonly Flag[]
+export type Diagnosis = Omit<Assessment, 'unit'> & {
   readonly suspects: readonly Suspect[]
   readonly nextChecks: readonly NextCheck[]
+  readonly mindChangers: readonly MindChanger[]
   readonly gates: readonly Gate[]
 }
 
@@ -55,114 +47,84 @@ const LEAST_WEIGHT = 0.05
 /** Gates are shown for the parts of suspects at least this probable. */
 const GATE_PROBABILITY = 0.1
 
-const isRunning = (snapshot: Snapshot) => (snapshot.observations.compressorState ?? 'running') === 'running'
+type Told = { readonly judged: JudgedFeatures; readonly tests: TestResults; readonly display: Display }
 
-function judge(
-  unit: UnitPlate,
-  snapshot: Snapshot,
-  derived: Derived,
-  targets: Targets,
-): { [K in FeatureKey]?: Judged } {
-  const out: { [K in FeatureKey]?: Judged } = {}
-  for (const key of FEATURE_KEYS) {
-    const target = targets[key]
-    const measured = featureRow(key).measure(unit, snapshot, derived)
-    const usable = isRunning(snapshot) || key === 'standingOverAmbient'
-    if (target && measured && usable) out[key] = { measured, target }
-  }
-  return out
-}
-
-function toFeature({ measured, target }: Judged): FeatureValue {
-  return {
-    deviation: (measured.value - target.value) / target.tolerance,
-    error: measured.error / target.tolerance,
-  }
-}
-
-function sentenceOf(item: Item, judged: Diagnosis['judged'], display: Display): string {
-  if (item.type === 'observation') return observationSentence(item.key, item.word)
+function sentenceOf(item: Item, { judged, tests, display }: Told): string {
+  if (item.type === 'word') return wordSentence(item, tests)
   const found = judged[item.key]
   if (!found) throw new Error(`${item.key} was ranked but not judged`)
   return featureSentence(item.key, found.measured, found.target, display)
 }
 
 function evidenceOf(
-  logs: ItemLogs,
+  totals: Float64Array,
   self: Ranked,
   items: readonly Item[],
-  judged: Diagnosis['judged'],
-  display: Display,
+  sentences: ReadonlyMap<Item, string>,
 ): Evidence[] {
-  return contributions(logs, self, items)
-    .filter(({ weight }) => Math.abs(weight) >= LEAST_WEIGHT)
-    .map(({ item, weight }) => {
-      const sentence = sentenceOf(item, judged, display)
-      return { key: item.key, direction: weight > 0 ? 'for' : 'against', weight, sentence }
-    })
+  return contributions(totals, self, items)
+    .filter(({ weight, item }) => Math.abs(weight) >= LEAST_WEIGHT && sentences.has(item))
+    .map(({ item, weight }) => ({
+      key: item.key,
+      direction: weight > 0 ? 'for' : 'against',
+      weight,
+      sentence: sentences.get(item) as string,
+    }))
 }
 
-const tellOf = (suspect: SuspectId) =>
-  suspect === 'healthy' || suspect === 'unlisted' ? {} : { tell: faultRow(suspect).tell }
+function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mode']): string {
+  const label = suspectLabel(suspect, mode)
+  if (!also) return label
+  const second = suspectLabel(also, mode)
+  return `${label}, and ${second.charAt(0).toLowerCase()}${second.slice(1)}`
+}
 
-function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot): Flag[] {
-  const covered = coverage(unit, snapshot.mode)
-  const flags: Flag[] = covered.covered ? [] : [{ id: 'not-covered', keys: [], sentence: covered.reason }]
-  if (!isRunning(snapshot)) {
-    flags.push({
-      id: 'compressor-not-running',
-      keys: [],
-      sentence:
-        'The compressor does not run: running readings are left out. Lock out, prove dead, and check supply, contactor and windings first.',
-    })
+const tellOf = (faults: readonly FaultId[]) =>
+  faults.length === 0 ? {} : { tell: faults.map((fault) => faultRow(fault).tell).join('; and ') }
+
+function suspectOf(row: Ranked, mode: ReadingSet['mode'], evidence: readonly Evidence[]): Suspect {
+  const { suspect, also } = row.hypothesis
+  return {
+    fault: suspect,
+    ...(also ? { also } : {}),
+    label: labelOf(row, mode),
+    family: familyOf(suspect),
+    action: actionOf(suspect, also),
+    probability: row.probability,
+    severity: row.severity,
+    evidence,
+    ...tellOf(faultsIn(row.hypothesis)),
   }
-  return flags
 }
 
-/** Parts that the leading suspects would have condemned. */
-function gatesOf(suspects: readonly Suspect[], record: Parameters<typeof judgeGate>[1]): Gate[] {
-  const parts = suspects
-    .filter(
-      ({ fault, probability }) =>
-        probability >= GATE_PROBABILITY && fault !== 'healthy' && fault !== 'unlisted',
-    )
-    .map(({ fault }) => faultRow(fault as Exclude<SuspectId, 'healthy' | 'unlisted'>).part)
-  return [...new Set(parts)].flatMap((part) => judgeGate(part, record) ?? [])
+/** Gates of the leading suspects. */
+function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
+  const gates = ranked
+    .filter(({ probability }) => probability >= GATE_PROBABILITY)
+    .flatMap(({ hypothesis }) => faultsIn(hypothesis).flatMap((fault) => gateIdOf(fault) ?? []))
+  return [...new Set(gates)].map((gate) => judgeGate(gate, record))
 }
 
 /**
- * Ranks what may be wrong with a circuit from one reading set.
+ * Ranks what may be wrong with a unit from one reading set.
  * Missing readings do not count; the suspects' probabilities sum to one.
  * @param display units of the sentences; Fahrenheit unless said otherwise
+ * @throws OrzoError not-loaded when loadRefrigerants and loadCaseBooks were not awaited before
  */
 export function diagnose(unit: UnitPlate, set: ReadingSet, display: Display = DEFAULT_DISPLAY): Diagnosis {
-  const snapshot = takeSnapshot(set, unit.refrigerant, siteAtmosphere(unit))
-  const derived = derive(snapshot)
-  const targets = findTargets(unit, snapshot, derived)
-  const judged = judge(unit, snapshot, derived, targets)
-  const features = Object.fromEntries(
-    FEATURE_KEYS.flatMap((key) => (judged[key] ? [[key, toFeature(judged[key])]] : [])),
-  ) as { [K in FeatureKey]?: FeatureValue }
-  const items = itemsOf(features, snapshot.observations)
-  const ranked = rank(unit, items)
-  const logs = itemLogs(ranked, items)
-  const suspects = ranked.map((row) => ({
-    fault: row.suspect,
-    label: suspectLabel(row.suspect),
-    probability: row.probability,
-    severity: row.severity,
-    evidence: evidenceOf(logs, row, items, judged, display),
-    ...tellOf(row.suspect),
-  }))
-  const have = new Set(Object.keys(snapshot.values) as ReadingKey[])
+  const assessment = assess(unit, set)
+  const { snapshot, judged, tests } = assessment
+  const items = itemsOf(assessment)
+  const ranked = rank(unit, snapshot.mode, items)
+  const totals = itemTotals(ranked, items)
+  const told: Told = { judged, tests, display }
+  const spoken = items.filter((item) => !('implied' in item))
+  const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
+  const { unit: _unit, ...read } = assessment
   return {
-    snapshot,
-    derived,
-    targets,
-    judged,
-    flags: [...circumstanceFlags(unit, snapshot), ...findFlags(snapshot, derived)],
-    suspects,
-    nextChecks: nextChecks(unit, ranked, items, targets, have),
-    gates: gatesOf(suspects, { unit, at: snapshot, derived, targets, observations: snapshot.observations }),
+    ...read,
+    suspects: ranked.map((row) => suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences))),
+    ...askChecks(assessment, ranked, items),
+    gates: gatesOf(ranked, assessment),
   }
 }

@@ -2,17 +2,36 @@ import type { FaultId, SuspectId } from './faults'
 
 /** Suspects that lead to the same next action; a fault that stands alone is its own family. */
 const FAMILIES = {
+  /** find the leak, repair it, evacuate, weigh in */
+  leak: ['undercharge', 'access-fitting-leak', 'relief-plug-melted', 'rv-pilot-tube-leak'],
+  /** open the expansion valve or its screen */
   'valve-starves': [
     'txv-underfeeding',
     'txv-lost-bulb-charge',
     'txv-inlet-screen-plugged',
     'moisture-freeze-at-valve',
     'txv-set-too-closed',
+    'equalizer-broken-or-blocked',
+    'eev-fault',
   ],
-  'valve-floods': ['txv-overfeeding', 'txv-bulb-loose'],
-  'liquid-line': ['liquid-line-restriction', 'plugged-liquid-dryer'],
+  /** bulb first, then the valve; in heating the check valve beside it */
+  'valve-floods': ['txv-overfeeding', 'txv-bulb-loose', 'check-valve-leaking'],
+  /** walk the liquid line: the first drop is the place */
+  'liquid-line': [
+    'liquid-line-restriction',
+    'plugged-liquid-dryer',
+    'service-valve-damaged',
+    'liquid-solenoid-stuck-closed',
+  ],
+  /** fan, filter, ice, coil of the evaporator */
+  'low-air': ['low-evaporator-airflow', 'evaporator-fan-failed', 'defrost-failure'],
   'does-not-pump': ['compressor-not-pumping', 'internal-relief-open'],
   'reversing-valve': ['reversing-valve-leaking-through', 'reversing-valve-stuck-mid'],
+  'head-pressure-control': ['head-pressure-control-stuck', 'head-pressure-control-stuck-closed'],
+  /** prove and replace the compressor */
+  'motor-failed': ['compressor-open-winding', 'compressor-shorted-turns', 'compressor-locked-rotor'],
+  /** recover, take the leads off, measure at the compressor's own terminals */
+  'path-to-ground': ['compressor-grounded', 'wire-rubbed-to-ground'],
 } as const satisfies Record<string, readonly FaultId[]>
 
 export type FamilyId = keyof typeof FAMILIES | SuspectId
@@ -25,3 +44,7 @@ const BY_FAULT = new Map<SuspectId, FamilyId>(
 
 /** The family of a suspect. */
 export const familyOf = (suspect: SuspectId): FamilyId => BY_FAULT.get(suspect) ?? suspect
+
+/** What would be done next for a hypothesis: two faults at once are two actions. */
+export const actionOf = (suspect: SuspectId, also?: SuspectId): string =>
+  also === undefined ? familyOf(suspect) : `${familyOf(suspect)}+${familyOf(also)}`

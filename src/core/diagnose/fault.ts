@@ -1,5 +1,6 @@
-import type { Metering } from '../job/unit'
+import type { Metering, UnitKind } from '../job/unit'
 import type { ObservationKey } from '../readings/observations'
+import type { ElectricalTestKey } from './electricalTests'
 import type { FeatureKey } from './features'
 
 /** A cell of the handbook's table: a sign, or the shift in tolerances at given severities. */
@@ -11,7 +12,9 @@ export type Cell = Sign | Curve
 export type Signature = { readonly [K in FeatureKey]?: Cell }
 
 /** How much likelier an observed word is at full severity than on a circuit without this fault. */
-export type ObservationTable = { readonly [K in ObservationKey]?: Readonly<Record<string, number>> }
+export type ObservationTable = { readonly [K in WordKey]?: Readonly<Record<string, number>> }
+/** Evidence in words: what was seen, or what an electrical test says of its readings. */
+export type WordKey = ObservationKey | ElectricalTestKey
 
 /** Parts that a technician condemns; the proof gates are kept by part. */
 export type Part =
@@ -28,6 +31,14 @@ export type Part =
   | 'reversing-valve'
   | 'suction-line'
   | 'head-pressure-control'
+  | 'check-valve'
+  | 'supply'
+  | 'controls'
+  | 'start-gear'
+  | 'contactor'
+  | 'wiring'
+  | 'crankcase-heater'
+  | 'reversing-valve-coil'
   | 'nothing'
 
 export type Applies = {
@@ -35,15 +46,29 @@ export type Applies = {
   readonly reversingValve?: true
   readonly heatRejection?: 'air' | 'water'
   readonly headPressureControl?: true
+  readonly receiver?: true
+  readonly kinds?: readonly UnitKind[]
+  /** refrigerant piping made on site, with service valves */
+  readonly split?: true
+  readonly threePhase?: true
+  readonly singlePhase?: true
+  readonly mode?: 'cooling' | 'heating'
+  /** an evaporator that works below freezing and is defrosted */
+  readonly frosts?: true
 }
 
 export type FaultRow = {
   readonly label: string
+  /** where the coils have swapped their roles */
+  readonly labelInHeating?: string
   readonly part: Part
   /** relative frequency before any reading [practice, a first estimate; shown in docs/diagnosis.md] */
   readonly prior: number
   readonly applies?: Applies
-  readonly signature: Signature
+  /** another fault of the circuit that shows the same readings: only words tell the two apart */
+  readonly showsAs?: string
+  /** the signs of the handbook's table, where it has a row */
+  readonly signature?: Signature
   /** another signature for another metering device */
   readonly variant?: { readonly metering: readonly Metering[]; readonly signature: Signature }
   readonly observations?: ObservationTable

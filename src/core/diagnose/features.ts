@@ -13,6 +13,8 @@ export type FeatureRow = {
   readonly measure: (unit: UnitPlate, at: Snapshot, derived: Derived) => Measured | undefined
   /** readings without which the feature is missing; the first not yet taken is the one to ask for */
   readonly needs: readonly ReadingKey[]
+  /** a stand-in: left out where one of these was measured, which says the same better */
+  readonly insteadOf?: readonly FeatureKey[]
   /** what the value means in plain words, above and below its target */
   readonly high: string
   readonly low: string
@@ -137,6 +139,40 @@ export const FEATURES = {
     needs: ['waterInTemp', 'waterOutTemp'],
     high: 'too little water flows',
     low: 'little heat reaches the water',
+  },
+  temperatureRise: {
+    label: 'Temperature rise',
+    kind: 'temperatureDifference',
+    measure: (_unit, _at, derived) => derived.temperatureRise,
+    needs: ['returnAirTemp', 'supplyAirTemp'],
+    high: 'little air passes the coil',
+    low: 'the coil gives too little heat',
+  },
+  liquidApproach: {
+    label: 'Liquid line over outdoor air',
+    kind: 'temperatureDifference',
+    measure: (_unit, _at, derived) => derived.liquidApproach,
+    needs: ['liquidLineTemp', 'outdoorAirTemp'],
+    insteadOf: ['subcooling'],
+    high: 'the condenser sheds too little heat, or liquid leaves it early',
+    low: 'liquid stays long in the condenser, or little passes it',
+  },
+  suctionLineTemp: {
+    label: 'Suction line',
+    kind: 'temperature',
+    measure: (_unit, at) => at.values.suctionLineTemp,
+    needs: ['suctionLineTemp'],
+    insteadOf: ['superheat'],
+    high: 'little cold gas comes back',
+    low: 'the gas comes back too cold, or liquid with it',
+  },
+  spaceTemp: {
+    label: 'Space or box',
+    kind: 'temperature',
+    measure: (_unit, at) => at.values.boxTemp ?? at.values.returnAirTemp,
+    needs: [],
+    high: 'the load is still high: a valve stands wide open until it is pulled down',
+    low: 'the space is already cold',
   },
 } as const satisfies Record<TargetKey, FeatureRow>
 

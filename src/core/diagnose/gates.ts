@@ -1,19 +1,11 @@
-import type { Derived } from '../readings/derive'
-import type { Observations } from '../readings/schema'
-import type { Snapshot } from '../readings/snapshot'
-import type { UnitPlate } from '../job/unit'
 import { hasReversingValve } from '../job/reversing'
-import type { Targets } from '../targets/target'
-import type { Part } from './fault'
+import type { UnitPlate } from '../job/unit'
+import type { Target } from '../targets/target'
+import type { Assessment } from './assess'
+import { type FaultId, faultRow, type SuspectId } from './faults'
 
-/** What is on record when a gate is judged. */
-export type GateRecord = {
-  readonly unit: UnitPlate
-  readonly at: Snapshot
-  readonly derived: Derived
-  readonly targets: Targets
-  readonly observations: Observations
-}
+/** What is on record when a gate is judged: a set as it was read. */
+export type GateRecord = Pick<Assessment, 'unit' | 'snapshot' | 'derived' | 'targets' | 'tests'>
 
 type GateItem = {
   readonly id: string
@@ -21,18 +13,40 @@ type GateItem = {
   readonly label: string
   readonly onRecord: (record: GateRecord) => boolean
   readonly applies?: (unit: UnitPlate) => boolean
+  /** shown before the step */
+  readonly caution?: string
 }
+
+export type GateId =
+  | 'expansion-valve'
+  | 'liquid-dryer'
+  | 'fixed-orifice'
+  | 'capillary'
+  | 'compressor-electrical'
+  | 'compressor-locked'
+  | 'compressor-not-pumping'
+  | 'reversing-valve'
+  | 'reversing-valve-coil'
+
+/** One line of a gate as it stands. */
+export type GateLine = { readonly id: string; readonly label: string; readonly caution?: string }
 
 export type Gate = {
-  readonly part: Part
+  readonly gate: GateId
+  /** the part that would be condemned */
+  readonly part: string
   readonly met: boolean
-  readonly missing: readonly string[]
-  readonly onRecord: readonly string[]
+  readonly missing: readonly GateLine[]
+  readonly onRecord: readonly GateLine[]
 }
 
-/** A drop within twice its band is no restriction. */
-const ruledOut = (value: number | undefined, target: { value: number; tolerance: number } | undefined) =>
+/** A drop within half again its band is no restriction. */
+const ruledOut = (value: number | undefined, target: Target | undefined) =>
   value !== undefined && target !== undefined && value - target.value < 1.5 * target.tolerance
+
+const DEAD = 'Power off, locked out, proven dead; capacitors discharged through a resistor.'
+const PRESSURE_OFF =
+  'Recover the refrigerant or take the pressure off first: a damaged terminal can blow out. Only then the terminal cover comes off.'
 
 const dryerRuledOut: GateItem = {
   id: 'dryer-and-line',
@@ -44,107 +58,262 @@ const dryerRuledOut: GateItem = {
 
 const chargeAdequate: GateItem = {
   id: 'charge-adequate',
-  label: 'Charge shown adequate: subcooling not below its band, or a clear sight glass',
-  onRecord: ({ derived, targets, observations }) => {
+  label: 'Charge shown adequate: subcooling not below its band, a clear sight glass, or weighed',
+  onRecord: ({ derived, targets, snapshot: { observations } }) => {
     const { subcooling } = derived
     const target = targets.subcooling
     const liquid = subcooling && target && subcooling.value > target.value - target.tolerance
-    return Boolean(liquid) || observations.sightGlass === 'clear'
+    return Boolean(liquid) || observations.sightGlass === 'clear' || observations.weighedCharge === 'at-plate'
   },
 }
 
+/** In cooling the split speaks, in heating the rise. */
 const airflowRuledOut: GateItem = {
   id: 'airflow',
-  label: 'Airflow ruled out: return and supply air taken, split not above its band',
-  onRecord: ({ derived, targets }) => {
-    const split = derived.temperatureSplit?.value
-    const target = targets.temperatureSplit
-    return split !== undefined && target !== undefined && split < target.value + target.tolerance
+  label:
+    'Airflow ruled out: return and supply air taken, their difference not above its band; or coil and filter seen clean',
+  onRecord: ({ derived, targets, snapshot }) => {
+    const [value, target] =
+      snapshot.mode === 'heating'
+        ? [derived.temperatureRise?.value, targets.temperatureRise]
+        : [derived.temperatureSplit?.value, targets.temperatureSplit]
+    const byAir = value !== undefined && target !== undefined && value < target.value + target.tolerance
+    return byAir || snapshot.observations.evaporatorCoil === 'clean'
   },
 }
 
 const isTxv = (unit: UnitPlate) => unit.metering === 'txv'
+const isThree = (unit: UnitPlate) => unit.power?.phase === 3
+const isSingle = (unit: UnitPlate) => !isThree(unit)
 
-/** Proof gates of handbook 04, by part, for what a running circuit can show. */
-export const GATES: { readonly [K in Part]?: readonly GateItem[] } = {
-  'expansion-valve': [
-    chargeAdequate,
-    dryerRuledOut,
-    airflowRuledOut,
-    {
-      id: 'bulb',
-      label: 'Bulb located, tight and insulated',
-      onRecord: ({ observations }) =>
-        observations.bulbState !== undefined &&
-        observations.bulbState !== 'loose' &&
-        observations.bulbState !== 'uninsulated',
-      applies: isTxv,
-    },
-    {
-      id: 'bulb-response',
-      label: 'Response to warming the bulb seen',
-      onRecord: ({ observations }) => observations.bulbWarmResponse !== undefined,
-      applies: isTxv,
-    },
-  ],
-  'liquid-dryer': [
-    {
-      id: 'dryer-drop',
-      label: 'Drop across the dryer measured with the system running at load',
-      onRecord: ({ derived }) => derived.dryerDrop !== undefined,
-    },
-  ],
-  'fixed-orifice': [chargeAdequate, dryerRuledOut, airflowRuledOut],
-  capillary: [chargeAdequate, dryerRuledOut],
-  compressor: [
-    {
-      id: 'phase-sequence',
-      label: 'Phase sequence right (three-phase)',
-      onRecord: ({ observations }) => observations.phaseSequence === 'correct',
-      applies: (unit) => unit.power?.phase === 3,
-    },
-    {
-      id: 'reversing-valve',
-      label: 'Reversing valve temperatures ruled out',
-      onRecord: ({ derived, targets }) =>
-        ruledOut(derived.reversingValveRise?.value, targets.reversingValveRise),
-      applies: hasReversingValve,
-    },
-    {
-      id: 'pump-down',
-      label: "Pump-down test within the maker's minimum suction",
-      onRecord: ({ observations }) => observations.pumpDownTest === 'cannot-pull-down',
-    },
-    {
-      id: 'relief',
-      label: 'Internal relief closed: no hiss inside',
-      onRecord: ({ observations }) => observations.reliefNoise === 'no',
-    },
-  ],
-  'reversing-valve': [
-    {
-      id: 'four-ports',
-      label: 'Temperatures on all four ports after 10 minutes or more in one mode',
-      onRecord: ({ at: { values } }) =>
-        [values.rvDischargeTemp, values.rvHotOutTemp, values.rvSuctionInTemp, values.rvSuctionOutTemp].every(
-          Boolean,
-        ),
-    },
-    {
-      id: 'coil',
-      label: 'Control voltage measured at the coil, connected (21-27 V)',
-      onRecord: ({ at: { values } }) =>
-        (values.solenoidVolts?.value ?? 0) >= 21 && (values.solenoidVolts?.value ?? 0) <= 27,
-    },
-    chargeAdequate,
-  ],
+const windingsOpen = ({ tests }: GateRecord) => /open/.test(tests.windings?.word ?? '')
+
+const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: readonly GateItem[] }>> = {
+  'expansion-valve': {
+    part: 'expansion valve',
+    items: [
+      chargeAdequate,
+      dryerRuledOut,
+      airflowRuledOut,
+      {
+        id: 'bulb',
+        label: 'Bulb located, tight and insulated',
+        onRecord: ({ snapshot: { observations } }) =>
+          observations.bulbState !== undefined &&
+          observations.bulbState !== 'loose' &&
+          observations.bulbState !== 'uninsulated',
+        applies: isTxv,
+      },
+      {
+        id: 'bulb-response',
+        label: 'Response to warming the bulb seen',
+        onRecord: ({ snapshot }) => snapshot.observations.bulbWarmResponse !== undefined,
+        applies: isTxv,
+      },
+      {
+        id: 'screen',
+        label: 'Inlet screen considered: clean, or none fitted',
+        onRecord: ({ snapshot }) => snapshot.observations.inletScreen !== undefined,
+      },
+    ],
+  },
+  'liquid-dryer': {
+    part: 'liquid dryer',
+    items: [
+      {
+        id: 'dryer-drop',
+        label: 'Drop across the dryer measured with the system running at load',
+        onRecord: ({ derived }) => derived.dryerDrop !== undefined,
+      },
+    ],
+  },
+  'fixed-orifice': { part: 'fixed orifice', items: [chargeAdequate, dryerRuledOut, airflowRuledOut] },
+  capillary: { part: 'capillary', items: [chargeAdequate, dryerRuledOut] },
+  'compressor-electrical': {
+    part: 'compressor',
+    items: [
+      {
+        id: 'pairs',
+        label: 'All three winding pairs measured',
+        onRecord: ({ tests }) => tests.windings !== undefined,
+        caution: DEAD,
+      },
+      {
+        id: 'ground',
+        label: 'Ohms to ground measured',
+        onRecord: ({ tests }) => tests.ground !== undefined,
+        caution: DEAD,
+      },
+      {
+        id: 'own-terminals',
+        label: "Ground measured at the compressor's own terminals with the leads off",
+        onRecord: ({ snapshot, tests }) =>
+          tests.ground !== undefined && snapshot.observations.groundMeasuredAt === 'terminals',
+        caution: PRESSURE_OFF,
+      },
+      {
+        id: 'cooled',
+        label: 'A winding that read open was cooled (20 minutes to some hours) and measured again',
+        onRecord: (record) =>
+          !windingsOpen(record) || record.snapshot.observations.compressorShell === 'cold',
+      },
+    ],
+  },
+  'compressor-locked': {
+    part: 'compressor',
+    items: [
+      {
+        id: 'starting-volts',
+        label: 'Correct volts on the load side of the contactor while starting',
+        onRecord: ({ tests, snapshot: { values } }) =>
+          tests.startAttempt !== undefined &&
+          tests.startAttempt.word !== 'locked-volts-sag' &&
+          values.voltageRunning !== undefined,
+        caution: 'Live test: the terminal cover stays on.',
+      },
+      {
+        id: 'inrush',
+        label: 'Inrush stays at locked-rotor amps',
+        onRecord: ({ tests }) => tests.startAttempt?.word === 'stays-locked',
+        caution: 'Live test: the terminal cover stays on.',
+      },
+      {
+        id: 'gear',
+        label: 'Starting gear proven good',
+        onRecord: ({ snapshot }) => snapshot.observations.startGear === 'proven',
+        applies: isSingle,
+        caution: DEAD,
+      },
+      {
+        id: 'hard-start',
+        label: 'One hard-start attempt made, without success',
+        onRecord: ({ snapshot }) => snapshot.observations.hardStart === 'none',
+        applies: isSingle,
+      },
+      {
+        id: 'phases',
+        label: 'All three phases present',
+        onRecord: ({ tests }) => tests.supply?.word === 'good',
+        applies: isThree,
+      },
+      {
+        id: 'sequence',
+        label: 'Phase sequence right',
+        onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
+        applies: isThree,
+      },
+      {
+        id: 'leads',
+        label: 'Lead continuity proven dead',
+        onRecord: ({ snapshot }) => snapshot.observations.leadState === 'sound',
+        caution: DEAD,
+      },
+    ],
+  },
+  'compressor-not-pumping': {
+    part: 'compressor',
+    items: [
+      {
+        id: 'phase-sequence',
+        label: 'Phase sequence right (three-phase)',
+        onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
+        applies: isThree,
+      },
+      {
+        id: 'reversing-valve',
+        label: 'Reversing valve temperatures ruled out',
+        onRecord: ({ derived, targets }) =>
+          ruledOut(derived.reversingValveRise?.value, targets.reversingValveRise),
+        applies: hasReversingValve,
+      },
+      {
+        id: 'pump-down',
+        label: "Pump-down test within the maker's minimum suction",
+        onRecord: ({ snapshot }) => snapshot.observations.pumpDownTest === 'cannot-pull-down',
+        caution: 'A scroll must not be pulled deep; never with a suspected low-side leak.',
+      },
+      {
+        id: 'relief',
+        label: 'Internal relief closed: no hiss inside',
+        onRecord: ({ snapshot }) => snapshot.observations.reliefNoise === 'no',
+      },
+    ],
+  },
+  'reversing-valve': {
+    part: 'reversing valve',
+    items: [
+      {
+        id: 'four-ports',
+        label: 'Temperatures on all four ports after 10 minutes or more in one mode',
+        onRecord: ({ snapshot: { values } }) =>
+          [
+            values.rvDischargeTemp,
+            values.rvHotOutTemp,
+            values.rvSuctionInTemp,
+            values.rvSuctionOutTemp,
+          ].every(Boolean),
+      },
+      {
+        id: 'coil',
+        label: 'Control voltage proven at the coil, connected (21-27 V)',
+        onRecord: ({ tests }) => tests.coilVolts?.word === 'healthy',
+      },
+      {
+        id: 'coil-pull',
+        label: 'Coil proven: ohms sound, or its magnet pulls',
+        onRecord: ({ tests, snapshot }) =>
+          tests.valveCoil?.word === 'good' || snapshot.observations.magnetPull === 'pulls',
+      },
+      chargeAdequate,
+    ],
+  },
+  'reversing-valve-coil': {
+    part: 'reversing valve coil',
+    items: [
+      {
+        id: 'coil-volts',
+        label: 'Volts at the coil measured with the coil connected',
+        onRecord: ({ tests }) => tests.coilVolts !== undefined,
+      },
+      {
+        id: 'coil-ohms',
+        label: 'Coil ohms measured, or the coil does not hold when jumped at the unit',
+        onRecord: ({ tests, snapshot }) =>
+          tests.valveCoil !== undefined || snapshot.observations.jumpAtUnit === 'does-not-hold',
+        caution: DEAD,
+      },
+    ],
+  },
 }
 
-/** Judges one part's gate; parts without a gate have none. */
-export function judgeGate(part: Part, record: GateRecord): Gate | undefined {
-  const items = GATES[part]?.filter((item) => item.applies?.(record.unit) ?? true)
-  if (!items) return undefined
-  const missing = items.filter((item) => !item.onRecord(record)).map((item) => item.label)
-  const onRecord = items.filter((item) => item.onRecord(record)).map((item) => item.label)
-  return { part, met: missing.length === 0, missing, onRecord }
+/** Which gate stands before condemning for a fault; by fault for the compressor, else by part. */
+const GATE_OF_FAULT: { readonly [F in FaultId]?: GateId } = {
+  'compressor-not-pumping': 'compressor-not-pumping',
+  'internal-relief-open': 'compressor-not-pumping',
+  'compressor-locked-rotor': 'compressor-locked',
+  'compressor-grounded': 'compressor-electrical',
+  'compressor-open-winding': 'compressor-electrical',
+  'compressor-shorted-turns': 'compressor-electrical',
+}
+
+/** The gate of a suspect; undefined where nothing is condemned for it. */
+export function gateIdOf(suspect: SuspectId): GateId | undefined {
+  if (suspect === 'healthy' || suspect === 'unlisted') return undefined
+  const { part } = faultRow(suspect)
+  return GATE_OF_FAULT[suspect] ?? (Object.hasOwn(GATES, part) ? (part as GateId) : undefined)
+}
+
+const lineOf = ({ id, label, caution }: GateItem): GateLine => ({
+  id,
+  label,
+  ...(caution ? { caution } : {}),
+})
+
+/** Judges one gate against what is on record. */
+export function judgeGate(gate: GateId, record: GateRecord): Gate {
+  const { part, items } = GATES[gate]
+  const due = items.filter((item) => item.applies?.(record.unit) ?? true)
+  const missing = due.filter((item) => !item.onRecord(record)).map(lineOf)
+  const onRecord = due.filter((item) => item.onRecord(record)).map(lineOf)
+  return { gate, part, met: missing.length === 0, missing, onRecord }
 }

@@ -3,7 +3,9 @@ import type { Measured } from '../readings/snapshot'
 import type { Target } from '../targets/target'
 import { type Display, showDifference, showPressureDrop, showShare, showTemperature } from '../units/show'
 import { type FeatureKey, type FeatureKind, featureRow } from './features'
-import type { ObservationKey } from '../readings/observations'
+import type { TestResults } from './assess'
+import { electricalTestRow, isElectricalTest } from './electricalTests'
+import type { WordItem } from './items'
 
 type Show = (value: number, display: Display) => string
 
@@ -43,7 +45,9 @@ export function featureSentence(
   return `${label} ${value(measured.value, display)} is ${by} ${result} the ${aim} target: ${result === 'above' ? high : low}.`
 }
 
-/** "Frost or sweat begins at: metering device." */
-export function observationSentence(key: ObservationKey, word: string): string {
+/** "Frost or sweat begins at: metering device."; an electrical test speaks its own sentence. */
+export function wordSentence({ key, word }: WordItem, tests: TestResults): string {
+  if (isElectricalTest(key))
+    return tests[key]?.finding.sentence ?? `${electricalTestRow(key).label}: ${word}.`
   return `${observationRow(key).label}: ${word.replace(/-/g, ' ')}.`
 }

@@ -1,17 +1,11 @@
 import type { Metering, UnitPlate } from '../job/unit'
-import { observationRow } from '../readings/observations'
 import { faultsOf } from './applies'
 import { FEATURE_KEYS, type FeatureKey } from './features'
 import { FAULT_IDS, type FaultId, faultRow, isSuspect, suspectLabel } from './faults'
-import {
-  EVIDENT_OBSERVATIONS,
-  expectation,
-  expectedShift,
-  logFeature,
-  observationChances,
-  SEVERITIES,
-  signatureOf,
-} from './likelihood'
+import { expectation, expectedShift, signatureOf } from './handbookSigns'
+import { studentT } from './weigh'
+import { SEVERITIES, WORD_KEYS, wordChances, wordsOf } from './words'
+import { TABLE_FAULTS } from './tableFaults'
 
 const COLUMNS: readonly FeatureKey[] = [
   'evaporatingMean',
@@ -75,7 +69,7 @@ describe('every fault pushes each column the way its row in handbook 04 says', (
     expect(signs.join(' ')).toBe(row)
   })
   test('no fault of the list is left out of the table', () => {
-    expect(new Set(TABLE.map(([fault]) => fault))).toEqual(new Set(FAULT_IDS))
+    expect(new Set(TABLE.map(([fault]) => fault))).toEqual(new Set(Object.keys(TABLE_FAULTS)))
   })
 })
 
@@ -118,20 +112,24 @@ describe('the table is sound', () => {
     expect(row.tell.length).toBeGreaterThan(5)
     expect(fault).toMatch(/^[a-z]+(-[a-z]+)+$|^undercharge$|^overcharge$/)
     for (const [key, words] of Object.entries(row.observations ?? {})) {
-      const { values } = observationRow(key as (typeof EVIDENT_OBSERVATIONS)[number])
-      expect(EVIDENT_OBSERVATIONS.concat('oilAppearance')).toContain(key)
-      for (const word of Object.keys(words)) expect(values).toContain(word)
+      expect(WORD_KEYS).toContain(key)
+      const known = wordsOf(key as (typeof WORD_KEYS)[number])
+      for (const word of Object.keys(words)) expect(known).toContain(word)
     }
   })
   test('labels are unique, and only known ids are suspects', () => {
-    const labels = [...FAULT_IDS, 'healthy' as const, 'unlisted' as const].map(suspectLabel)
+    const labels = [...FAULT_IDS, 'healthy' as const, 'unlisted' as const].map((id) => suspectLabel(id))
     expect(new Set(labels).size).toBe(labels.length)
     expect(isSuspect('healthy')).toBe(true)
     expect(isSuspect('constructor')).toBe(false)
   })
   test.each([
     [{ metering: 'capillary' as const }, 'capillary-plugged', 'txv-overfeeding'],
-    [{ metering: 'eev' as const }, 'txv-underfeeding', 'txv-lost-bulb-charge'],
+    [{ metering: 'eev' as const }, 'eev-fault', 'txv-lost-bulb-charge'],
+    [{ power: { phase: 3 as const } }, 'phase-reversed', 'start-gear-failed'],
+    [{ power: { phase: 1 as const } }, 'start-gear-failed', 'phase-reversed'],
+    [{ receiver: true }, 'relief-plug-melted', 'head-pressure-control-stuck'],
+    [{ kind: 'walk-in-freezer' as const }, 'defrost-failure', 'rv-coil-failed'],
     [{ kind: 'split-heat-pump' as const }, 'reversing-valve-leaking-through', 'fixed-orifice-plugged'],
     [{ heatRejection: 'water' as const }, 'condenser-water-low-flow', 'condenser-fouled'],
     [{ headPressureControl: true }, 'head-pressure-control-stuck', 'capillary-plugged'],
@@ -143,36 +141,40 @@ describe('the table is sound', () => {
 })
 
 describe('likelihoods are probabilities', () => {
-  test.each(['healthy', 'unlisted', 'undercharge', 'txv-lost-bulb-charge'] as const)(
-    '%s: every feature density integrates to one',
-    (suspect) => {
-      const signature = signatureOf(suspect, plate())
+  test.each([0.2, 0.5, 3])('the density of a feature integrates to one at a spread of %d', (spread) => {
+    let area = 0
+    for (let z = -300; z < 300; z += 0.01) area += studentT(z, spread) * 0.01
+    expect(area).toBeCloseTo(1, 3)
+  })
+  test('signs give a spread above zero in every column, and a sound circuit none of a shift', () => {
+    for (const suspect of ['healthy', 'unlisted', 'undercharge', 'txv-lost-bulb-charge'] as const) {
       for (const key of FEATURE_KEYS) {
         for (const severity of [0.1, 0.6, 1]) {
-          const expected = expectation(suspect, signature, key, severity)
-          let area = 0
-          for (let z = -200; z < 200; z += 0.1)
-            area += Math.exp(logFeature({ deviation: z, error: 0.4 }, expected)) * 0.1
-          expect(area).toBeCloseTo(1, 3)
-        }
-      }
-    },
-  )
-  test('the words of every observation sum to one, none impossible', () => {
-    for (const suspect of [...FAULT_IDS, 'healthy' as const, 'unlisted' as const]) {
-      for (const key of EVIDENT_OBSERVATIONS) {
-        for (const chances of observationChances(suspect, key)) {
-          const values = Object.values(chances)
-          expect(values.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
-          expect(Math.min(...values)).toBeGreaterThan(0.002)
+          const { centre, spread } = expectation(suspect, signatureOf(suspect, plate()), key, severity)
+          expect(spread).toBeGreaterThan(0.4)
+          if (suspect === 'healthy') expect(centre).toBe(0)
         }
       }
     }
   })
-  test('a larger instrument error makes a deviation less telling', () => {
-    const sound = expectation('healthy', undefined, 'subcooling', 0)
-    expect(logFeature({ deviation: -2, error: 1 }, sound)).toBeGreaterThan(
-      logFeature({ deviation: -2, error: 0.2 }, sound),
+  test('the words of every observation and test sum to one, none impossible', () => {
+    for (const suspect of [...FAULT_IDS, 'healthy' as const, 'unlisted' as const]) {
+      for (const key of WORD_KEYS) {
+        for (const chances of wordChances([suspect], key)) {
+          const values = Object.values(chances)
+          expect(values.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
+          expect(Math.min(...values)).toBeGreaterThan(0.001)
+        }
+      }
+    }
+  })
+  test('two faults at once show the words of both', () => {
+    const bubbles = (ids: Parameters<typeof wordChances>[0]) =>
+      wordChances(ids, 'sightGlass').at(-1)!.bubbles!
+    const both = wordChances(['plugged-liquid-dryer', 'undercharge'], 'frostPattern').at(-1)!
+    expect(both['after-dryer']!).toBeGreaterThan(0.3)
+    expect(bubbles(['plugged-liquid-dryer', 'undercharge'])).toBeGreaterThan(
+      bubbles(['plugged-liquid-dryer']),
     )
   })
 })

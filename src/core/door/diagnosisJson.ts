@@ -31,18 +31,21 @@ export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
       Object.entries(diagnosis.derived).map(([key, value]) => [key, shownDerived(key as DerivedKey, value)]),
     ),
     flags: diagnosis.flags,
-    suspects: diagnosis.suspects.map(({ fault, probability, severity, evidence }) => ({
+    suspects: diagnosis.suspects.map(({ fault, also, family, probability, severity, evidence }) => ({
       fault,
+      ...(also ? { also } : {}),
+      family,
       probability: round(probability, 6),
       severity: round(severity, 3),
       evidence: evidence.map((entry) => ({ ...entry, weight: round(entry.weight, 3) })),
     })),
-    nextChecks: diagnosis.nextChecks.map(({ check, label, minutes, gain, caution, taps, splits }) => ({
+    nextChecks: diagnosis.nextChecks.map(({ check, label, minutes, gain, caution, unmet, taps, splits }) => ({
       check,
       label,
       minutes,
       gain: round(gain),
       ...(caution ? { caution } : {}),
+      ...(unmet ? { unmet } : {}),
       taps,
       splits: splits.map((split) => ({
         ...split,
@@ -50,6 +53,14 @@ export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
         probability: round(split.probability),
       })),
     })),
-    gates: diagnosis.gates.map(({ part, met, missing }) => ({ part, met, missing })),
+    gates: diagnosis.gates.map(({ gate, part, met, missing }) => ({
+      gate,
+      part,
+      met,
+      missing: missing.map(({ label }) => label),
+    })),
+    tests: Object.fromEntries(
+      Object.entries(diagnosis.tests).map(([key, { word, finding }]) => [key, { word, ...finding }]),
+    ),
   }
 }

@@ -14,12 +14,12 @@ export type CoilTest = {
 }
 
 /** [practice] 24 V nominal: 21 to 27 V is healthy under load. */
-const HEALTHY = [21, 27] as const
+export const HEALTHY_COIL_VOLTS = [21, 27] as const
 /** [memory] ohms of sound coils of this kind. */
-const COIL_OHMS = [5, 60] as const
+export const COIL_OHMS = [5, 60] as const
 const DEAD = 1
 
-const healthy = (volts: number) => volts >= HEALTHY[0] && volts <= HEALTHY[1]
+const healthy = (volts: number) => volts >= HEALTHY_COIL_VOLTS[0] && volts <= HEALTHY_COIL_VOLTS[1]
 
 function byOhms(ohms: number): Finding | undefined {
   if (ohms >= COIL_OHMS[0] && ohms <= COIL_OHMS[1]) return undefined
@@ -92,7 +92,7 @@ export function judgeCoil(test: CoilTest): Finding {
   return {
     verdict: 'suspect',
     faults: ['rv-control-voltage-fault'],
-    sentence: `${low} at the connected coil (21-27 V is healthy)${loaded >= DEAD && loaded < HEALTHY[0] ? ': it will chatter' : ''}.`,
+    sentence: `${low} at the connected coil (21-27 V is healthy)${loaded >= DEAD && loaded < HEALTHY_COIL_VOLTS[0] ? ': it will chatter' : ''}.`,
     next: 'Join supply and call at the unit: if the coil pulls in and holds, coil and transformer are good.',
   }
 }

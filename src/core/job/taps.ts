@@ -7,6 +7,7 @@ const BOXES = ['walk-in-cooler', 'walk-in-freezer', 'reach-in'] as const
 const isBox = (unit: UnitPlate) => (BOXES as readonly string[]).includes(unit.kind)
 const rejectsToWater = (unit: UnitPlate) =>
   unit.heatRejection === 'water' ||
+  unit.kind === 'pool-heat-pump' ||
   (unit.heatRejection === undefined && unit.kind === 'water-source-heat-pump')
 
 type TapGroup = { readonly keys: readonly ReadingKey[]; readonly fits: (unit: UnitPlate) => boolean }
@@ -14,10 +15,13 @@ type TapGroup = { readonly keys: readonly ReadingKey[]; readonly fits: (unit: Un
 /** Taps in the order in which a technician takes them; a group that does not fit the unit is left out. */
 const GROUPS: readonly TapGroup[] = [
   { keys: ['suctionPressure', 'liquidPressure', 'suctionLineTemp', 'liquidLineTemp'], fits: () => true },
-  { keys: ['outdoorAirTemp'], fits: (unit) => !rejectsToWater(unit) },
+  { keys: ['outdoorAirTemp'], fits: (unit) => !rejectsToWater(unit) || unit.kind === 'pool-heat-pump' },
   { keys: ['waterInTemp', 'waterOutTemp'], fits: rejectsToWater },
   { keys: ['boxTemp'], fits: isBox },
-  { keys: ['returnAirTemp', 'returnAirWetBulb', 'supplyAirTemp'], fits: (unit) => !isBox(unit) },
+  {
+    keys: ['returnAirTemp', 'returnAirWetBulb', 'supplyAirTemp'],
+    fits: (unit) => !isBox(unit) && unit.kind !== 'pool-heat-pump',
+  },
   { keys: ['dryerInTemp', 'dryerOutTemp', 'meteringInletTemp', 'dischargeLineTemp'], fits: () => true },
   { keys: ['evaporatorOutletTemp'], fits: (unit) => unit.metering === 'txv' || unit.metering === 'eev' },
   {
@@ -31,3 +35,22 @@ const GROUPS: readonly TapGroup[] = [
 /** Readings worth taking on this unit, in walking order. */
 export const tapsOf = (unit: UnitPlate): ReadingKey[] =>
   GROUPS.filter((group) => group.fits(unit)).flatMap((group) => [...group.keys])
+
+const hasVolts3: readonly ReadingKey[] = ['voltageL1L2', 'voltageL2L3', 'voltageL3L1']
+
+/** Electrical readings worth taking on this unit, in the order of the bench. */
+export const electricalTapsOf = (unit: UnitPlate): ReadingKey[] => {
+  const three = unit.power?.phase === 3
+  return [
+    ...(three ? hasVolts3 : (['voltageL1L2'] as const)),
+    'voltageRunning',
+    ...(three ? (['ampsL1', 'ampsL2', 'ampsL3'] as const) : []),
+    'inrushAmps',
+    ...(three ? (['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] as const) : (['ohmsCR', 'ohmsCS', 'ohmsRS'] as const)),
+    'ohmsToGround',
+    ...(three ? [] : (['runCapacitance'] as const)),
+    'contactorVoltageDrop',
+    'crankcaseHeaterAmps',
+    ...(hasReversingValve(unit) ? (['solenoidVoltsNoLoad', 'solenoidOhms'] as const) : []),
+  ]
+}

@@ -39,6 +39,8 @@ const powerSchema = z.strictObject({
   /** rated load amps and locked rotor amps of the plate */
   rla: positive('rated load amps').optional(),
   lra: positive('locked rotor amps').optional(),
+  /** label of the run capacitor */
+  runCapacitor: quantitySchema('capacitance').optional(),
 })
 
 const lineSetSchema = z.strictObject({

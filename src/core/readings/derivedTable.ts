@@ -141,6 +141,12 @@ export const DERIVED = {
   temperatureSplit: difference('Temperature split', 'return air - supply air', (at) =>
     minus(at.values.returnAirTemp, at.values.supplyAirTemp),
   ),
+  temperatureRise: difference('Temperature rise', 'supply air - return air', (at) =>
+    minus(at.values.supplyAirTemp, at.values.returnAirTemp),
+  ),
+  liquidApproach: difference('Liquid line over outdoor air', 'liquid line - outdoor air', (at) =>
+    minus(at.values.liquidLineTemp, at.values.outdoorAirTemp),
+  ),
   waterRise: difference('Water rise', 'water out - water in', (at) =>
     drop(at, 'waterOutTemp', 'waterInTemp', 'temperature'),
   ),

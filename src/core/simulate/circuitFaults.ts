@@ -1,4 +1,4 @@
-import type { FaultId } from '../diagnose/faults'
+import type { CircuitFaultId } from '../diagnose/faults'
 import type { RefrigerantName } from '../refrigerants/catalogue'
 import { differenceToKelvin } from '../units/convert'
 import type { Circuit, Coil, Entering, Surroundings } from './hardware'
@@ -6,21 +6,8 @@ import type { Circuit, Coil, Entering, Surroundings } from './hardware'
 /** What a fault changes: the circuit, what surrounds it, or which refrigerant is inside. */
 export type Faulty = { readonly circuit: Circuit; readonly around: Surroundings }
 
-/** Other suspects of handbook 04 that show on a running circuit. */
-export const FURTHER_FAULTS = [
-  'head-pressure-control-stuck-closed',
-  'equalizer-blocked',
-  'access-fitting-leak',
-  'service-valve-damaged',
-  'liquid-solenoid-stuck-closed',
-  'relief-plug-melted',
-  'phase-reversed',
-  'defrost-failure',
-  'evaporator-fan-failed',
-  'eev-fault',
-  'check-valve-leaking',
-] as const
-export type SimulatedFault = FaultId | (typeof FURTHER_FAULTS)[number]
+/** Every fault of the circuit is simulated. */
+export type SimulatedFault = CircuitFaultId
 
 /** Rated saturations and flow that scale a fault to its unit. */
 export type Scale = {
@@ -122,6 +109,9 @@ const GAS_CONSTANT = 8.314462618
 export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   undercharge,
   'access-fitting-leak': undercharge,
+  'rv-pilot-tube-leak': undercharge,
+  // Shows only when the circuit is pumped down.
+  'liquid-solenoid-leaking': (faulty) => faulty,
   'relief-plug-melted': onCircuit(({ charge }, s) => ({ charge: charge * (1 - 0.85 * s) })),
   overcharge: onCircuit(({ charge }, s) => ({ charge: charge * (1 + MOST_EXTRA * s) })),
   'non-condensables': onCircuit(({ condenser }, s, { highPressure, gasVolume, gasTemperature }) => ({
@@ -140,7 +130,7 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   'txv-set-too-closed': onCircuit(({ metering }, s) => ({
     metering: { ...metering, closedSuperheat: metering.closedSuperheat + differenceToKelvin(16, 'F') * s },
   })),
-  'equalizer-blocked': onCircuit(({ metering }, s) => ({
+  'equalizer-broken-or-blocked': onCircuit(({ metering }, s) => ({
     metering: { ...metering, closedSuperheat: metering.closedSuperheat + differenceToKelvin(12, 'F') * s },
   })),
   'txv-overfeeding': onCircuit(({ metering }, s) => ({

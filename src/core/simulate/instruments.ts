@@ -93,9 +93,9 @@ export function toolBag(random: RandomSource): (key: ReadingKey) => Instrument {
 const SHOWN: Readonly<Partial<Record<QuantityKind, { readonly unit: Unit; readonly digits: number }>>> = {
   pressure: { unit: 'psig', digits: 1 },
   temperature: { unit: 'F', digits: 1 },
-  current: { unit: 'A', digits: 1 },
+  current: { unit: 'A', digits: 2 },
   voltage: { unit: 'V', digits: 1 },
-  resistance: { unit: 'ohm', digits: 1 },
+  resistance: { unit: 'ohm', digits: 2 },
   capacitance: { unit: 'uF', digits: 1 },
   humidity: { unit: '%', digits: 0 },
   flow: { unit: 'cfm', digits: 0 },

@@ -1,7 +1,7 @@
 import type { RandomSource } from '../numeric/random'
 import { OBSERVATIONS, type ObservationKey } from '../readings/observations'
 import type { Observations } from '../readings/schema'
-import { hasReversingValve } from '../job/reversing'
+import { canObserve } from '../job/observable'
 import type { SimulatedFault } from './circuitFaults'
 import type { Steady } from './steady'
 
@@ -15,6 +15,8 @@ const WHOLE_SHARE = 0.85
 /** Suction gas this near saturation sweats or frosts back to the compressor, K. */
 const WET_SUCTION = 1.5
 const PLAIN = 0.35
+/** Severity from which a weighed charge is plainly off the plate. */
+const LEAST_WEIGHED = 0.2
 
 type Words = { readonly [K in ObservationKey]?: string }
 
@@ -30,44 +32,61 @@ function frost({ state }: Steady): string {
   return cold && evaporator.surface < FREEZING && evaporator.wetShare > WHOLE_SHARE ? 'whole-coil' : 'none'
 }
 
+const noPumpDown = { pumpDownTest: 'cannot-pull-down' } as const
+const lessInside: (s: number) => Words = (s) => (s > LEAST_WEIGHED ? { weighedCharge: 'below-plate' } : {})
+const noStem = { stemResponse: 'none' } as const
+
 /** What a fault shows beside the circuit's state, by severity; what is not named reads as on a sound unit. */
 const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = {
-  undercharge: (s) => (s > PLAIN ? { oilStain: 'joint' } : {}),
-  'access-fitting-leak': () => ({ oilStain: 'service-valve' }),
-  'relief-plug-melted': () => ({ oilStain: 'condenser-coil' }),
-  'txv-underfeeding': () => ({ bulbWarmResponse: 'none' }),
+  undercharge: (s) => ({ ...lessInside(s), ...(s > PLAIN ? { oilStain: 'joint' } : {}) }),
+  'access-fitting-leak': (s) => ({ ...lessInside(s), oilStain: 'service-valve' }),
+  'relief-plug-melted': (s) => ({ ...lessInside(s), oilStain: 'condenser-coil', reliefPlug: 'melted' }),
+  'rv-pilot-tube-leak': (s) => ({ ...lessInside(s), oilStain: 'reversing-valve' }),
+  overcharge: (s) => (s > LEAST_WEIGHED ? { weighedCharge: 'above-plate' } : {}),
+  'service-valve-damaged': (s) => (s > PLAIN ? { frostPattern: 'service-valve' } : {}),
+  'liquid-solenoid-stuck-closed': () => ({ solenoidPull: 'none' }),
+  'liquid-solenoid-leaking': () => noPumpDown,
+  'txv-underfeeding': () => ({ bulbWarmResponse: 'none', ...noStem }),
   'txv-lost-bulb-charge': (s) => ({
     bulbWarmResponse: 'none',
+    ...noStem,
     ...(s > PLAIN ? { bulbState: 'lost-charge-feel' } : {}),
   }),
   'txv-inlet-screen-plugged': (s) => ({
+    inletScreen: 'plugged',
     bulbWarmResponse: s > 0.7 ? 'none' : 'opens',
+    ...noStem,
     ...(s > PLAIN ? { oilAppearance: 'metal-flakes' } : {}),
   }),
   'moisture-freeze-at-valve': () => ({
     bulbWarmResponse: 'none',
+    ...noStem,
+    comesAndGoes: 'yes',
     moistureIndicator: 'wet',
     warmValveResponse: 'flow-returned',
   }),
+  'txv-overfeeding': () => noStem,
+  'eev-fault': () => noStem,
+  'equalizer-broken-or-blocked': () => ({ equalizerState: 'blocked' }),
   'txv-bulb-loose': (s) => ({ bulbState: s > 0.5 ? 'loose' : 'uninsulated' }),
-  'compressor-not-pumping': (s) =>
-    s > PLAIN ? { pumpDownTest: 'cannot-pull-down', compressorNoise: 'rattling' } : {},
-  'internal-relief-open': () => ({ reliefNoise: 'yes', pumpDownTest: 'cannot-pull-down' }),
+  'fixed-orifice-oversized': () => ({ orificeSize: 'wrong-or-unseated' }),
+  'compressor-not-pumping': (s) => (s > PLAIN ? { ...noPumpDown, compressorNoise: 'rattling' } : {}),
+  'internal-relief-open': () => ({ reliefNoise: 'yes', ...noPumpDown }),
   'reversing-valve-leaking-through': (s) => (s > PLAIN ? { reversingValveNoise: 'hiss' } : {}),
-  'reversing-valve-stuck-mid': () => ({ reversingValveNoise: 'hiss', pumpDownTest: 'cannot-pull-down' }),
-  'condenser-fouled': (s) => (s > 0.9 ? { outdoorFan: 'off' } : {}),
-  'low-evaporator-airflow': (s) => (s > 0.95 ? { indoorFan: 'off' } : {}),
+  'reversing-valve-stuck-mid': () => ({ reversingValveNoise: 'hiss', ...noPumpDown }),
+  'condenser-fouled': (s) => ({ condenserCoil: 'dirty', ...(s > 0.9 ? { outdoorFan: 'off' } : {}) }),
+  'condenser-water-low-flow': () => ({ waterStrainer: 'plugged-or-shut' }),
+  'low-evaporator-airflow': (s) => ({ evaporatorCoil: 'dirty', ...(s > 0.95 ? { indoorFan: 'off' } : {}) }),
   'evaporator-fan-failed': () => ({ indoorFan: 'off' }),
-  'phase-reversed': () => ({
-    phaseSequence: 'reversed',
-    compressorNoise: 'loud',
-    pumpDownTest: 'cannot-pull-down',
-  }),
+  'defrost-failure': () => ({ evaporatorCoil: 'iced', frostPattern: 'whole-coil' }),
+  'phase-reversed': () => ({ phaseSequence: 'reversed', compressorNoise: 'loud', ...noPumpDown }),
 }
 
 /** What a sound unit shows. */
 const SOUND: Words = {
   compressorState: 'running',
+  comesAndGoes: 'no',
+  callForOperation: 'yes',
   indoorFan: 'running',
   outdoorFan: 'running',
   moistureIndicator: 'dry',
@@ -78,45 +97,64 @@ const SOUND: Words = {
   oilAppearance: 'clear',
   bulbState: 'tight-insulated',
   equalizerState: 'ok',
+  inletScreen: 'clean',
   warmValveResponse: 'none',
   bulbWarmResponse: 'opens',
+  stemResponse: 'answers',
+  condenserCoil: 'clean',
+  evaporatorCoil: 'clean',
+  waterStrainer: 'clean-open',
+  weighedCharge: 'at-plate',
+  solenoidPull: 'pulls',
+  reliefPlug: 'sound',
+  orificeSize: 'right-seated',
   pumpDownTest: 'pulls-down',
   phaseSequence: 'correct',
+  compressorShell: 'cold',
+  breaker: 'holds',
+  leadState: 'sound',
+  contactorPoints: 'clean',
+  loadVolts: 'live',
+  controlVolts: 'live',
+  lowPressureSwitch: 'closed',
+  hardStart: 'starts',
+  startGear: 'proven',
+  jumpAtUnit: 'holds',
+  jumpAtThermostat: 'holds',
+  magnetPull: 'pulls',
 }
-const VALVE_ONLY: readonly ObservationKey[] = [
-  'bulbState',
-  'bulbWarmResponse',
-  'warmValveResponse',
-  'equalizerState',
-]
+/** Where frost begins and what the sight glass shows, as the state and the fault have it. */
+export function seenInState(steady: Steady): { readonly frostPattern: string; readonly sightGlass: string } {
+  const bubbles = steady.state.liquid.beforeDryer.quality > BUBBLES
+  const state = { frostPattern: frost(steady), sightGlass: bubbles ? 'bubbles' : 'clear' }
+  return {
+    ...state,
+    ...(told(steady).frostPattern ? { frostPattern: told(steady).frostPattern as string } : {}),
+  }
+}
+
+const told = ({ question }: Steady): Words =>
+  Object.assign({}, ...(question.faults ?? []).map(({ fault, severity }) => TELLS[fault]?.(severity) ?? {}))
 
 /**
  * What a technician sees, hears and tries at a unit in a steady state.
  * @param keys observations to make; those that the unit does not have are left out
  * @param lapse share of observations that are simply mistaken
+ * @param changed words that an electrical fault changes
  */
 export function observe(
   steady: Steady,
   keys: readonly ObservationKey[],
   random: RandomSource,
   lapse: number,
+  changed: { readonly [K in ObservationKey]?: string } = {},
 ): Observations {
   const { plate } = steady.sized
-  const isValve = plate.metering === 'txv'
-  const tells = (steady.question.faults ?? []).map(({ fault, severity }) => TELLS[fault]?.(severity) ?? {})
-  const bubbles = steady.state.liquid.beforeDryer.quality > BUBBLES
-  const truth: Words = Object.assign(
-    {},
-    SOUND,
-    { frostPattern: frost(steady), sightGlass: bubbles ? 'bubbles' : 'clear' },
-    ...tells,
-  )
+  const truth: Words = { ...SOUND, ...told(steady), ...seenInState(steady), ...changed }
   const seen: Record<string, string> = {}
   for (const key of keys) {
     const word = truth[key]
-    const absent =
-      (key === 'reversingValveNoise' && !hasReversingValve(plate)) || (VALVE_ONLY.includes(key) && !isValve)
-    if (word === undefined || absent) continue
+    if (word === undefined || !canObserve(plate, key)) continue
     const words = OBSERVATIONS[key].values as readonly string[]
     const mistaken = random() < lapse
     seen[key] = mistaken ? (words[Math.floor(random() * words.length)] as string) : word

@@ -75,5 +75,5 @@ function condensingOver(unit: UnitPlate, capacity: number, waterFlow: number | u
   if (waterFlow !== undefined) {
     return (REJECTED_SHARE * capacity) / (waterFlow * WATER_HEAT) + difference(OVER_LEAVING_WATER)
   }
-  return overAmbient(unit, profileOf(unit.kind) ?? 'comfort-cooling').value
+  return overAmbient(unit, profileOf(unit, 'cooling') ?? 'comfort-cooling').value
 }

@@ -2,39 +2,78 @@ import { gaussian, type RandomSource } from '../numeric/random'
 import type { Simulator } from './steady'
 import type { Circuit, Coil } from './hardware'
 
-/** [memory] standard deviations between sound units of one model, as shares. */
-const COIL_SPREAD = 0.06
-const FLOW_SPREAD = 0.05
-const DISPLACEMENT_SPREAD = 0.02
-const AREA_SPREAD = 0.03
-const CHARGE_SPREAD = 0.025
+/** Standard deviations as shares; superheat in K. */
+export type Spreads = {
+  readonly coil: number
+  readonly flow: number
+  readonly displacement: number
+  readonly area: number
+  readonly charge: number
+  /** of the superheat that a valve is set to, K */
+  readonly superheat: number
+}
 
-function scatterCircuit(circuit: Circuit, random: RandomSource): Circuit {
+/** [memory] between sound units of one model. */
+const SPECIMENS: Spreads = {
+  coil: 0.06,
+  flow: 0.05,
+  displacement: 0.02,
+  area: 0.03,
+  charge: 0.025,
+  superheat: 0,
+}
+/** [memory] between sound units of different models, installed and set by different hands. */
+export const DESIGNS: Spreads = {
+  coil: 0.12,
+  flow: 0.075,
+  displacement: 0.035,
+  area: 0.045,
+  charge: 0.03,
+  superheat: 0.6,
+}
+
+function scatterCircuit(circuit: Circuit, spreads: Spreads, random: RandomSource): Circuit {
   const by = (spread: number) => Math.exp(spread * gaussian(random))
   const coil = (part: Coil): Coil => ({
     ...part,
-    flow: part.flow * by(FLOW_SPREAD),
-    outside: part.outside * by(COIL_SPREAD),
-    inside: part.inside * by(COIL_SPREAD),
+    flow: part.flow * by(spreads.flow),
+    outside: part.outside * by(spreads.coil),
+    inside: part.inside * by(spreads.coil),
   })
+  const { metering } = circuit
   return {
     ...circuit,
     condenser: coil(circuit.condenser),
     evaporator: coil(circuit.evaporator),
     compressor: {
       ...circuit.compressor,
-      displacement: circuit.compressor.displacement * by(DISPLACEMENT_SPREAD),
+      displacement: circuit.compressor.displacement * by(spreads.displacement),
     },
-    metering: { ...circuit.metering, area: circuit.metering.area * by(AREA_SPREAD) },
-    charge: circuit.charge * by(CHARGE_SPREAD),
+    metering: {
+      ...metering,
+      area: metering.area * by(spreads.area),
+      ...(spreads.superheat > 0
+        ? {
+            closedSuperheat: Math.max(
+              metering.closedSuperheat + spreads.superheat * gaussian(random),
+              0.5 * metering.closedSuperheat,
+            ),
+          }
+        : {}),
+    },
+    charge: circuit.charge * by(spreads.charge),
   }
 }
 
-/** The same unit as another specimen of it: coils, fans, compressor, device and charge differ as sound units do. */
-export function anotherSpecimen({ sized, anchors }: Simulator, random: RandomSource): Simulator {
+/** The same unit as another specimen of it, or of another design: coils, fans, compressor, device and charge differ. */
+export function anotherSpecimen(
+  { sized, anchors }: Simulator,
+  random: RandomSource,
+  spreads: Spreads = SPECIMENS,
+): Simulator {
   const entries = Object.entries(anchors).map(([mode, anchor]) => [
     mode,
-    { ...anchor, circuit: scatterCircuit(anchor.circuit, random) },
+    { ...anchor, circuit: scatterCircuit(anchor.circuit, spreads, random) },
   ])
   return { sized, anchors: Object.fromEntries(entries) as Simulator['anchors'] }
 }

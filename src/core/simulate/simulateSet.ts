@@ -6,7 +6,7 @@ import type { Conditions, RunningMode } from './conditions'
 import { display, measure, toolBag } from './instruments'
 import { anotherSpecimen } from './scatter'
 import { type FaultNow, type Simulator, simulateSteady, simulatorOf, type Steady } from './steady'
-import { trueReadings } from './trueReadings'
+import { trueReadings, type Truth } from './trueReadings'
 
 export type SetQuestion = {
   readonly unit: UnitPlate
@@ -18,9 +18,17 @@ export type SetQuestion = {
   readonly simulator?: Simulator
 }
 
-/** Readings of a steady state as instruments show them. Keys that the unit does not have are left out. */
-export function readSteady(steady: Steady, keys: readonly ReadingKey[], random: RandomSource): Readings {
-  const truth = trueReadings(steady)
+/**
+ * Readings of a steady state as instruments show them. Keys that the unit does not have are left out.
+ * @param changed true values that an electrical fault changes, SI
+ */
+export function readSteady(
+  steady: Steady,
+  keys: readonly ReadingKey[],
+  random: RandomSource,
+  changed: Truth = {},
+): Readings {
+  const truth = { ...trueReadings(steady), ...changed }
   const instrumentFor = toolBag(random)
   const readings: Readings = {}
   for (const key of keys) {
@@ -35,6 +43,16 @@ export function readSteady(steady: Steady, keys: readonly ReadingKey[], random: 
     }
   }
   return readings
+}
+
+/** Readings of a steady state as they truly are, in the units of display. */
+export function exactReadings(steady: Steady, keys: readonly ReadingKey[]): Readings {
+  const truth = trueReadings(steady)
+  const entries = keys.flatMap((key) => {
+    const value = truth[key]
+    return value === undefined ? [] : [[key, display(key, value, steady.atmosphere)] as const]
+  })
+  return Object.fromEntries(entries)
 }
 
 /**

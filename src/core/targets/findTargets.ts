@@ -5,9 +5,10 @@ import type { Derived } from '../readings/derive'
 import type { Snapshot } from '../readings/snapshot'
 import { dischargeTemperature } from '../refrigerants/compression'
 import { differenceToKelvin } from '../units/convert'
-import { coverage, isWaterCooled, type ProfileId } from './profiles'
+import { heatingTargets } from './heatingTargets'
+import { coverage, isHeating, isWaterCooled, type ProfileId } from './profiles'
 import { evaporatorSuperheatTarget, subcoolingTarget, superheatTarget } from './superheatTarget'
-import { band, type Target, type TargetKey, type Targets } from './target'
+import { band, bandAt, type Target, type TargetKey, type Targets } from './target'
 import { condensingTarget, evaporatingTarget, splitTarget } from './temperatureTargets'
 
 /** [practice] small compressors draw near their rating only at design load. */
@@ -52,29 +53,66 @@ function dischargeTarget(
   }
 }
 
+/** [practice] where a space or box usually stands; above it the load is still high. Reach-ins are judged as coolers. */
+const SPACE: { readonly [P in ProfileId]?: Target } = {
+  'comfort-cooling': bandAt(75, 5, 'practice', 'a room is kept at 70-80 F'),
+  cooler: bandAt(37, 4, 'practice', 'a cooler is kept at 34-40 F'),
+  freezer: bandAt(-3, 7, 'practice', 'a freezer is kept at -10 to 4 F'),
+}
+
+/** Liquid line over outdoor air, for want of a liquid pressure: condensing over air less subcooling. */
+function approachTarget(
+  condensing: Target,
+  subcooling: Target | undefined,
+  at: Snapshot,
+): Target | undefined {
+  const outdoor = at.values.outdoorAirTemp
+  if (!outdoor || !subcooling) return undefined
+  return {
+    value: condensing.value - outdoor.value - subcooling.value,
+    tolerance: Math.hypot(condensing.tolerance, subcooling.tolerance),
+    tag: 'physics',
+    source: 'expected condensing less expected subcooling',
+  }
+}
+
+const sumTarget = (first: Target, second: Target, source: string): Target => ({
+  value: first.value + second.value,
+  tolerance: Math.hypot(first.tolerance, second.tolerance),
+  tag: 'physics',
+  source,
+})
+
 function running(
   unit: UnitPlate,
   profile: ProfileId,
   at: Snapshot,
   derived: Derived,
 ): Partial<Record<TargetKey, Target | undefined>> {
-  const evaporating = evaporatingTarget(profile, at, derived)
-  const condensing = condensingTarget(unit, profile, at)
+  const heating = heatingTargets(profile, at)
+  const evaporating = heating?.evaporating ?? evaporatingTarget(profile, at, derived)
+  const condensing = heating?.condensing ?? condensingTarget(unit, profile, at)
   const superheat = superheatTarget(unit, profile, at, derived)
+  const subcooling = subcoolingTarget(unit, profile)
+  const outerAir = !isHeating(profile) && !isWaterCooled(unit)
   return {
     evaporatingMean: evaporating,
     condensingMean: condensing,
     superheat,
     evaporatorSuperheat: evaporatorSuperheatTarget(unit, profile),
-    subcooling: subcoolingTarget(unit),
+    subcooling,
     temperatureSplit: splitTarget(profile, at, derived),
     ampsShare: unit.power?.rla ? AMPS_SHARE : undefined,
-    dischargeLineTemp: condensing && dischargeTarget(unit, evaporating, condensing, superheat),
+    dischargeLineTemp: dischargeTarget(unit, evaporating, condensing, superheat),
     liquidLineDrop: LINE_DROP,
     dryerDrop: DRYER_DROP,
     reversingValveRise: hasReversingValve(unit) ? VALVE_RISE : undefined,
     suctionDryerDrop: SUCTION_DRYER,
-    waterRise: isWaterCooled(unit) ? WATER_RISE : undefined,
+    waterRise: heating ? heating.water : isWaterCooled(unit) ? WATER_RISE : undefined,
+    temperatureRise: heating?.rise,
+    liquidApproach: outerAir ? approachTarget(condensing, subcooling, at) : undefined,
+    spaceTemp: SPACE[profile],
+    suctionLineTemp: sumTarget(evaporating, superheat, 'expected evaporating plus expected superheat'),
   }
 }
 

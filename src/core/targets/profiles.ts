@@ -1,10 +1,12 @@
-import type { Mode } from '../readings/schema'
+import { hasReversingValve } from '../job/reversing'
 import type { UnitKind, UnitPlate } from '../job/unit'
+import type { Mode } from '../readings/schema'
 
 /** Which set of expectations judges a unit. */
-export type ProfileId = 'comfort-cooling' | 'cooler' | 'freezer'
+export type ProfileId =
+  'comfort-cooling' | 'cooler' | 'freezer' | 'air-heating' | 'water-heating' | 'pool-heating'
 
-const PROFILE_OF: Partial<Record<UnitKind, ProfileId>> = {
+const COOLING_PROFILE: Partial<Record<UnitKind, ProfileId>> = {
   'split-ac': 'comfort-cooling',
   'package-ac': 'comfort-cooling',
   'split-heat-pump': 'comfort-cooling',
@@ -14,36 +16,60 @@ const PROFILE_OF: Partial<Record<UnitKind, ProfileId>> = {
   'reach-in': 'cooler',
   'walk-in-freezer': 'freezer',
 }
+const HEATING_PROFILE: Partial<Record<UnitKind, ProfileId>> = {
+  'split-heat-pump': 'air-heating',
+  'package-heat-pump': 'air-heating',
+  'water-source-heat-pump': 'water-heating',
+  'pool-heat-pump': 'pool-heating',
+}
 
-/** The expectations that fit a kind in cooling; undefined where there are none. */
-export const profileOf = (kind: UnitKind): ProfileId | undefined => PROFILE_OF[kind]
-
-/** Whether heat leaves through water. */
+/** Whether the outer coil is served by water: a condenser in cooling, an evaporator in heating. */
 export const isWaterCooled = (unit: UnitPlate): boolean =>
   (unit.heatRejection ?? (unit.kind === 'water-source-heat-pump' ? 'water' : 'air')) === 'water'
+
+/** The expectations that fit a unit in a mode; undefined where there are none. */
+export function profileOf(unit: UnitPlate, mode: Mode): ProfileId | undefined {
+  if (mode === 'cooling') return COOLING_PROFILE[unit.kind]
+  if (mode !== 'heating') return undefined
+  const profile = HEATING_PROFILE[unit.kind]
+  return profile === 'air-heating' && isWaterCooled(unit) ? 'water-heating' : profile
+}
+
+const HEATING: readonly ProfileId[] = ['air-heating', 'water-heating', 'pool-heating']
+export const isHeating = (profile: ProfileId): boolean => HEATING.includes(profile)
+export const isBoxProfile = (profile: ProfileId): boolean => profile === 'cooler' || profile === 'freezer'
 
 export type Coverage =
   | { readonly covered: true; readonly profile: ProfileId }
   | { readonly covered: false; readonly reason: string }
 
+function reasonAgainst(unit: UnitPlate, mode: Mode): string {
+  if (mode === 'off') {
+    return 'This set was taken with the unit off: running readings are needed to judge the circuit.'
+  }
+  if (mode === 'heating' && !hasReversingValve(unit)) {
+    return 'This unit does not heat with its circuit: set the mode to cooling, or choose a heat pump on Arrive.'
+  }
+  if (unit.kind === 'pool-heat-pump') return 'A pool heater heats: set the mode to heating.'
+  return `Orzo has no expectations for a unit of kind "${unit.kind}": choose the nearest kind on Arrive, or judge by the nameplate.`
+}
+
 /** Whether Orzo has expectations for this unit in this mode; if not, why, in a sentence. */
 export function coverage(unit: UnitPlate, mode: Mode): Coverage {
-  if (mode === 'off') {
-    return {
-      covered: false,
-      reason: 'This set was taken with the unit off: running readings are needed to judge the circuit.',
-    }
-  }
-  if (mode === 'heating') {
-    return {
-      covered: false,
-      reason: 'Orzo has no expectations for heating yet: run the unit in cooling, or judge by the nameplate.',
-    }
-  }
-  const profile = PROFILE_OF[unit.kind]
-  if (profile) return { covered: true, profile }
-  return {
-    covered: false,
-    reason: `Orzo has no expectations for a unit of kind "${unit.kind}" yet: judge by the nameplate.`,
-  }
+  const profile = profileOf(unit, mode)
+  return profile ? { covered: true, profile } : { covered: false, reason: reasonAgainst(unit, mode) }
 }
+
+/** The mode in which a unit does its main work. */
+export const mainMode = (unit: UnitPlate): 'cooling' | 'heating' =>
+  unit.kind === 'pool-heat-pump' ? 'heating' : 'cooling'
+
+/** What takes the heat from the condenser, by mode: the coils of a heat pump swap their roles. */
+export function condenserMedium(unit: UnitPlate, mode: Mode): 'air' | 'water' {
+  if (unit.kind === 'pool-heat-pump') return 'water'
+  return mode === 'heating' ? 'air' : isWaterCooled(unit) ? 'water' : 'air'
+}
+
+/** What gives heat to the evaporator. */
+export const evaporatorMedium = (unit: UnitPlate, mode: Mode): 'air' | 'water' =>
+  mode === 'heating' && unit.kind !== 'pool-heat-pump' && isWaterCooled(unit) ? 'water' : 'air'

@@ -4,7 +4,7 @@ import type { Measured, Snapshot } from '../readings/snapshot'
 import type { UnitPlate } from '../job/unit'
 import { differenceToKelvin, fromKelvin } from '../units/convert'
 import { FORMULA_TOLERANCE_F, orificeSuperheatIfValid } from './orificeFormula'
-import type { ProfileId } from './profiles'
+import { isBoxProfile, isHeating, type ProfileId } from './profiles'
 import { band, type Target } from './target'
 
 function returnWetBulb(at: Snapshot, derived: Derived): Measured | undefined {
@@ -34,18 +34,25 @@ function byFormula(at: Snapshot, derived: Derived): Target | undefined {
 }
 
 const FIXED_UNKNOWN = band(15, 12, 'practice', 'wide: wet bulb and outdoor air would narrow it')
+const FIXED_HEATING = band(
+  15,
+  15,
+  'practice',
+  'wide: a fixed orifice in heating is checked by weight, not by superheat',
+)
 const VALVE_AT_COMPRESSOR = band(13, 6, 'practice', '8-12 F at the bulb, up to 20 F at the compressor')
 const BOX_AT_COMPRESSOR = band(25, 8, 'memory', 'at least 20 F at the compressor of a refrigeration unit')
 
 /** Superheat at the compressor. */
 export function superheatTarget(unit: UnitPlate, profile: ProfileId, at: Snapshot, derived: Derived): Target {
-  if (profile !== 'comfort-cooling') return BOX_AT_COMPRESSOR
+  if (isBoxProfile(profile)) return BOX_AT_COMPRESSOR
   if (unit.metering === 'txv' || unit.metering === 'eev') return VALVE_AT_COMPRESSOR
+  if (isHeating(profile)) return FIXED_HEATING
   return byFormula(at, derived) ?? FIXED_UNKNOWN
 }
 
-const AT_BULB: Record<ProfileId, Target> = {
-  'comfort-cooling': band(10, 3, 'practice', '8-12 F at the bulb'),
+const COMFORT_AT_BULB = band(10, 3, 'practice', '8-12 F at the bulb')
+const AT_BULB: Partial<Record<ProfileId, Target>> = {
   cooler: band(10, 3, 'practice', '8-12 F at a cooler coil outlet'),
   freezer: band(6, 2.5, 'practice', '4-8 F at a freezer coil outlet'),
 }
@@ -53,15 +60,19 @@ const AT_BULB: Record<ProfileId, Target> = {
 /** Superheat at the evaporator outlet; none for fixed metering, which does not hold it. */
 export function evaporatorSuperheatTarget(unit: UnitPlate, profile: ProfileId): Target | undefined {
   const held = unit.metering === 'txv' || unit.metering === 'eev'
-  return held ? AT_BULB[profile] : undefined
+  return held ? (AT_BULB[profile] ?? COMFORT_AT_BULB) : undefined
 }
 
 /** [practice] a plate subcooling is held within 3 F. */
 const PLATE_TOLERANCE = differenceToKelvin(3, 'F')
 
+/** [physics] the simulated circuit: in heating the liquid that the indoor coil cannot hold moves subcooling about. */
+const HEATING_SUBCOOLING = band(10, 8, 'physics', 'wide in heating: the plate speaks of cooling')
+
 /** Subcooling at the condenser outlet; none with a receiver, which hides it. */
-export function subcoolingTarget(unit: UnitPlate): Target | undefined {
+export function subcoolingTarget(unit: UnitPlate, profile: ProfileId): Target | undefined {
   if (unit.receiver) return undefined
+  if (isHeating(profile)) return HEATING_SUBCOOLING
   const plate = unit.targetSubcooling
   if (plate) {
     const value = differenceToKelvin(plate.value, plate.unit as 'F' | 'C' | 'K')

@@ -1,3 +1,4 @@
+import type { Measured } from '../readings/snapshot'
 import { differenceToKelvin, toKelvin } from '../units/convert'
 
 /** How a number is known (see the handbook): published, common practice, from memory, or computed. */
@@ -29,6 +30,10 @@ export const TARGET_KEYS = [
   'standingOverAmbient',
   'suctionDryerDrop',
   'waterRise',
+  'temperatureRise',
+  'liquidApproach',
+  'suctionLineTemp',
+  'spaceTemp',
 ] as const
 export type TargetKey = (typeof TARGET_KEYS)[number]
 export type Targets = { readonly [K in TargetKey]?: Target }
@@ -47,4 +52,11 @@ export const bandAt = (value: number, tolerance: number, tag: Tag, source: strin
   tolerance: differenceToKelvin(tolerance, 'F'),
   tag,
   source,
+})
+
+/** Moves a difference target onto a measured temperature; the reading's error widens the band. */
+export const shifted = (from: Measured, difference: Target, sign: 1 | -1): Target => ({
+  ...difference,
+  value: from.value + sign * difference.value,
+  tolerance: Math.hypot(difference.tolerance, from.error),
 })

@@ -1,21 +1,14 @@
 import type { Derived } from '../readings/derive'
-import type { Measured, Snapshot } from '../readings/snapshot'
+import type { Snapshot } from '../readings/snapshot'
 import type { UnitPlate } from '../job/unit'
 import { SEA_LEVEL_PASCALS } from '../units/atmosphere'
 import { isWaterCooled, type ProfileId } from './profiles'
-import { band, bandAt, type Target } from './target'
-
-/** Moves a difference target onto a measured temperature; the reading's error widens the band. */
-const shifted = (from: Measured, difference: Target, sign: 1 | -1): Target => ({
-  ...difference,
-  value: from.value + sign * difference.value,
-  tolerance: Math.hypot(difference.tolerance, from.error),
-})
+import { band, bandAt, shifted, type Target } from './target'
 
 const COMFORT_DTD = band(35, 6, 'practice', '35 F below return air at about 400 cfm a ton')
 const BOX_TD = band(12, 4, 'practice', '10-15 F below the box')
 const COMFORT_UNKNOWN = bandAt(40, 8, 'practice', 'wide: return air would narrow it')
-const BOX_UNKNOWN: Record<Exclude<ProfileId, 'comfort-cooling'>, Target> = {
+const BOX_UNKNOWN: Record<'cooler' | 'freezer', Target> = {
   cooler: bandAt(25, 12, 'practice', 'wide: the box temperature would narrow it'),
   freezer: bandAt(-12, 12, 'practice', 'wide: the box temperature would narrow it'),
 }
@@ -60,7 +53,8 @@ export function evaporatingTarget(profile: ProfileId, at: Snapshot, derived: Der
     return returnAirTemp ? shifted(returnAirTemp, comfortDifference(derived), -1) : COMFORT_UNKNOWN
   }
   const { boxTemp } = at.values
-  return boxTemp ? shifted(boxTemp, BOX_TD, -1) : BOX_UNKNOWN[profile]
+  const unknown = BOX_UNKNOWN[profile === 'freezer' ? 'freezer' : 'cooler']
+  return boxTemp ? shifted(boxTemp, BOX_TD, -1) : unknown
 }
 
 /** [practice] condensing over ambient by seasonal rating, F: from the coil of its time. */
@@ -88,15 +82,17 @@ const OVER_WATER = band(10, 5, 'memory', '5-15 F over leaving water')
 const CONDENSING_UNKNOWN = bandAt(112, 22, 'practice', 'wide: outdoor air would narrow it')
 const WATER_UNKNOWN = bandAt(100, 15, 'practice', 'wide: leaving water would narrow it')
 
-/** Mean condensing temperature. */
-export function condensingTarget(unit: UnitPlate, profile: ProfileId, at: Snapshot): Target | undefined {
+const FLOOR = bandAt(94, 6, 'practice', 'head-pressure control holds 90-95 F saturation in cold weather')
+
+/** Mean condensing temperature in cooling. */
+export function condensingTarget(unit: UnitPlate, profile: ProfileId, at: Snapshot): Target {
   if (isWaterCooled(unit)) {
     const { waterOutTemp } = at.values
     return waterOutTemp ? shifted(waterOutTemp, OVER_WATER, 1) : WATER_UNKNOWN
   }
-  if (unit.headPressureControl) return undefined
   const { outdoorAirTemp } = at.values
-  return outdoorAirTemp ? shifted(outdoorAirTemp, overAmbient(unit, profile), 1) : CONDENSING_UNKNOWN
+  const free = outdoorAirTemp ? shifted(outdoorAirTemp, overAmbient(unit, profile), 1) : CONDENSING_UNKNOWN
+  return unit.headPressureControl && free.value < FLOOR.value ? FLOOR : free
 }
 
 /** [practice] split in F by return humidity, at sea level and about 400 cfm a ton. */

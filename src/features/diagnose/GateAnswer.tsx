@@ -3,15 +3,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import { faultRow } from '@/core/diagnose/faults'
-import type { Suspect } from '@/core/diagnose/diagnose'
+import { gatesFor } from './gatesFor'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../job/stageProps'
 import { Flags } from '../job/Flags'
 import { Gates } from './Gates'
-
-const partOf = ({ fault }: Suspect) =>
-  fault === 'healthy' || fault === 'unlisted' ? undefined : faultRow(fault).part
 
 function Decision({
   job,
@@ -60,8 +56,7 @@ function Decision({
 
 /** What must be proven before the suspect that is looked at is condemned, and the decision. */
 export function GateAnswer({ diagnosis, job, change, suspect }: StageProps) {
-  const part = partOf(suspect)
-  const gates = diagnosis.gates.filter((gate) => gate.part === part)
+  const gates = gatesFor(job.unit, diagnosis, suspect)
   const open = gates.every((gate) => gate.met)
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>

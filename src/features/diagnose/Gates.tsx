@@ -9,16 +9,23 @@ export function Gates({ gates }: { gates: readonly Gate[] }) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       {gates.map((gate) => (
-        <section key={gate.part} aria-label={`Proof gate: ${name(gate.part)}`}>
+        <section key={gate.gate} aria-label={`Proof gate: ${name(gate.gate)}`}>
           <Typography sx={{ fontWeight: 650 }}>
             {gate.met ? '● open' : '⬣ closed'}: {name(gate.part)}
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 0, listStyle: 'none' }}>
-            {gate.missing.map((label) => (
-              <li key={label}>☐ {label}</li>
+            {gate.missing.map(({ id, label, caution }) => (
+              <li key={id}>
+                {caution && (
+                  <Typography component="div" sx={{ color: 'error.main', fontSize: '0.92rem' }}>
+                    ⬣ {caution}
+                  </Typography>
+                )}
+                ☐ {label}
+              </li>
             ))}
-            {gate.onRecord.map((label) => (
-              <Box component="li" key={label} sx={{ color: 'text.secondary' }}>
+            {gate.onRecord.map(({ id, label }) => (
+              <Box component="li" key={id} sx={{ color: 'text.secondary' }}>
                 ☑ {label}
               </Box>
             ))}

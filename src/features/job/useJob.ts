@@ -1,6 +1,7 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useCallback, useState } from 'react'
+import { loadCaseBooks } from '@/core/diagnose/cases/caseBook'
 import type { Job } from '@/core/job/job'
 import { propertiesNeeded } from '@/core/plan/propertiesNeeded'
 import { loadRefrigerants } from '@/core/refrigerants/tables'
@@ -17,7 +18,7 @@ export type ChangeJob = (change: (job: Job) => Job) => void
 /** The job, once the properties of its refrigerant are there to compute with. */
 async function openJob(jobId: string): Promise<{ job: StoredJob | undefined }> {
   const job = await getJob(database(), jobId)
-  if (job) await loadRefrigerants(propertiesNeeded(job.unit))
+  if (job) await Promise.all([loadRefrigerants(propertiesNeeded(job.unit)), loadCaseBooks(job.unit)])
   return { job }
 }
 

@@ -1,0 +1,207 @@
+import type { FaultRow, ObservationTable } from './fault'
+
+/** The motor carries nothing a moment later, whatever stopped it. */
+const NO_AMPS: ObservationTable = { legAmps: { none: 8, good: 0.05 } }
+/** Volts reach the load side; what is behind it does not turn. */
+const FED: ObservationTable = { loadVolts: { live: 1.2, dead: 0.1 }, controlVolts: { live: 1.1, dead: 0.15 } }
+/** Nothing turns: no running readings. A call is there, the compressor is not. */
+const STANDS: ObservationTable = {
+  ...NO_AMPS,
+  compressorState: { off: 12, running: 0.01, 'hums-and-trips': 0.3, 'trips-breaker': 0.3 },
+  callForOperation: { yes: 1.1 },
+  startAttempt: { 'no-current': 15, starts: 0.1 },
+}
+const TRIPS_BREAKER: ObservationTable = {
+  ...NO_AMPS,
+  compressorState: { 'trips-breaker': 40, off: 4, running: 0.02, 'hums-and-trips': 1 },
+  breaker: { trips: 25, holds: 0.15 },
+  startAttempt: { 'no-current': 2, 'stays-locked': 2, starts: 0.1 },
+}
+/** Runs, with a fault that can be measured while it does; seldom what was called for. */
+const RUNS_ON: ObservationTable = { compressorState: { running: 0.6, off: 1, 'hums-and-trips': 0.2 } }
+const MOTOR_DEAD: ObservationTable = { ...FED, supply: { good: 1.2 } }
+
+const SINGLE = { singlePhase: true } as const
+
+/** The electrical faults of handbook 05; their evidence is words: what was seen, and what each test says of its readings. */
+export const ELECTRICAL_FAULT_ROWS = {
+  'compressor-grounded': {
+    label: 'Compressor winding grounded',
+    part: 'compressor',
+    prior: 3,
+    observations: {
+      ...TRIPS_BREAKER,
+      ground: { 'at-terminals': 200, 'at-contactor': 25, weak: 3, none: 0.01 },
+    },
+    tell: 'a path to ground at the compressor’s own terminals with the leads off',
+  },
+  'compressor-open-winding': {
+    label: 'Compressor winding open',
+    part: 'compressor',
+    prior: 2,
+    observations: {
+      ...STANDS,
+      ...MOTOR_DEAD,
+      compressorState: { off: 10, 'hums-and-trips': 4, running: 0.01 },
+      windings: { 'common-leg-open': 10, 'one-leg-open': 90, 'all-open': 15, good: 0.01 },
+      compressorShell: { cold: 1.5, hot: 0.6 },
+    },
+    tell: 'still open when cold, measured at its own terminals',
+  },
+  'compressor-shorted-turns': {
+    label: 'Compressor winding shorted between turns',
+    part: 'compressor',
+    prior: 2,
+    observations: {
+      ...NO_AMPS,
+      compressorState: { running: 0.03, 'trips-breaker': 15, 'hums-and-trips': 6, off: 3 },
+      windings: { unbalanced: 80, good: 0.4 },
+      legAmps: { unbalanced: 10, none: 5, good: 0.2 },
+      breaker: { trips: 8, holds: 0.5 },
+    },
+    tell: 'ohms that do not add up or do not agree, and high amps',
+  },
+  'compressor-locked-rotor': {
+    label: 'Compressor locked',
+    part: 'compressor',
+    prior: 3,
+    observations: {
+      ...NO_AMPS,
+      ...FED,
+      compressorState: { 'hums-and-trips': 40, 'trips-breaker': 8, off: 2, running: 0.01 },
+      startAttempt: { 'stays-locked': 60, 'locked-volts-sag': 4, starts: 0.02 },
+      hardStart: { none: 15, starts: 0.1 },
+      startGear: { proven: 2, failed: 0.4 },
+    },
+    tell: 'inrush stays at locked-rotor amps and trips while volts hold and gear is good',
+  },
+  'compressor-overload-open': {
+    label: 'Internal overload open: hot, not failed',
+    part: 'nothing',
+    prior: 4,
+    observations: {
+      ...STANDS,
+      ...MOTOR_DEAD,
+      windings: { 'common-leg-open': 90, 'all-open': 25, good: 0.15, 'one-leg-open': 0.3 },
+      compressorShell: { hot: 12, cold: 0.03 },
+    },
+    tell: 'hot shell; run to start still reads (single-phase); closes after 20 minutes to some hours',
+  },
+  'start-gear-failed': {
+    label: 'Run or start capacitor, or relay, failed',
+    part: 'start-gear',
+    prior: 10,
+    applies: SINGLE,
+    observations: {
+      ...NO_AMPS,
+      ...FED,
+      compressorState: { 'hums-and-trips': 30, off: 2.5, running: 0.03 },
+      runCapacitor: { 'off-label': 60, good: 0.1 },
+      startAttempt: { 'stays-locked': 12, starts: 0.3 },
+      hardStart: { starts: 10, none: 0.4 },
+      startGear: { failed: 30, proven: 0.03 },
+    },
+    tell: 'capacitance beyond 6 % of the label; it starts with other gear',
+  },
+  'contactor-failed': {
+    label: 'Contactor failed: coil, pitted or burnt contacts',
+    part: 'contactor',
+    prior: 5,
+    observations: {
+      compressorState: { off: 8, 'hums-and-trips': 2, running: 0.1 },
+      contactor: { burnt: 100, worn: 15, good: 0.08 },
+      contactorPoints: { pitted: 12, 'not-pulled-in': 12, clean: 0.15 },
+      loadVolts: { dead: 12, live: 0.5 },
+      controlVolts: { live: 1.1 },
+      startAttempt: { 'no-current': 10 },
+      legAmps: { none: 6, 'leg-missing': 4 },
+    },
+    tell: 'volts on the line side, none or less on the load side; volts across closed contacts',
+  },
+  'supply-fault': {
+    label: 'Supply fault: lost phase, low volts, unbalance, breaker, broken wire',
+    part: 'supply',
+    prior: 6,
+    observations: {
+      compressorState: { off: 6, 'hums-and-trips': 4, 'trips-breaker': 1, running: 0.06 },
+      supply: { 'no-volts': 400, 'phase-lost': 400, unbalanced: 150, 'off-plate': 150, good: 0.03 },
+      startAttempt: { 'locked-volts-sag': 30, 'stays-locked': 6, 'no-current': 6 },
+      legAmps: { 'leg-missing': 8, unbalanced: 6, none: 5 },
+      loadVolts: { dead: 6 },
+      controlVolts: { dead: 10 },
+    },
+    tell: 'volts missing, low or unbalanced at the unit itself',
+  },
+  'control-open': {
+    label: 'Control circuit open: pressure switch, thermostat, no call',
+    part: 'controls',
+    prior: 6,
+    observations: {
+      ...STANDS,
+      callForOperation: { no: 12, yes: 0.6 },
+      contactorPoints: { 'not-pulled-in': 15, clean: 0.6, pitted: 0.3 },
+      lowPressureSwitch: { open: 15, closed: 0.5 },
+      controlVolts: { dead: 25, live: 0.1 },
+      loadVolts: { dead: 12, live: 0.1 },
+    },
+    tell: 'no volts at the contactor coil; follow the string of switches from the coil backwards',
+  },
+  'wire-rubbed-to-ground': {
+    label: 'Lead rubbed through to ground',
+    part: 'wiring',
+    prior: 2,
+    observations: {
+      ...TRIPS_BREAKER,
+      ground: { 'at-contactor': 40, 'at-terminals': 0.05, none: 0.6 },
+      leadState: { rubbed: 60, sound: 0.15 },
+    },
+    tell: 'a ground seen from the contactor that is gone at the compressor’s own terminals',
+  },
+  'crankcase-heater-open': {
+    label: 'Crankcase heater open',
+    part: 'crankcase-heater',
+    prior: 0.7,
+    observations: { ...RUNS_ON, heater: { open: 150, good: 0.02 } },
+    tell: 'no current in the heater with the contactor out',
+  },
+  'rv-coil-failed': {
+    label: 'Reversing valve coil failed',
+    part: 'reversing-valve-coil',
+    prior: 2,
+    applies: { reversingValve: true },
+    observations: {
+      valveCoil: { open: 150, shorted: 80, good: 0.1 },
+      coilVolts: { healthy: 1.3, none: 0.3, low: 0.6 },
+      jumpAtUnit: { 'does-not-hold': 30, holds: 0.03 },
+      reversingValveNoise: { chatter: 2 },
+      magnetPull: { none: 15, pulls: 0.05 },
+    },
+    tell: 'right volts at the connected coil and no magnet pull; coil ohms open or shorted',
+  },
+  'rv-control-voltage-fault': {
+    label: 'Reversing valve gets no proper control voltage',
+    part: 'controls',
+    prior: 3,
+    applies: { reversingValve: true },
+    observations: {
+      valveCoil: { good: 1.3 },
+      coilVolts: { none: 40, low: 60, healthy: 0.02 },
+      jumpAtUnit: { holds: 12, 'does-not-hold': 0.1 },
+      reversingValveNoise: { chatter: 10, none: 0.8 },
+      magnetPull: { none: 6, pulls: 0.2 },
+    },
+    tell: 'volts at the coil that collapse under load; the coil holds when jumped at the unit',
+  },
+  'intermittent-start': {
+    label: 'Starts only now and then',
+    part: 'start-gear',
+    prior: 1,
+    observations: {
+      compressorState: { running: 0.6, 'hums-and-trips': 6, off: 2 },
+      comesAndGoes: { yes: 40, no: 0.05 },
+      startAttempt: { starts: 1, 'stays-locked': 2 },
+      contactorPoints: { pitted: 2 },
+    },
+    tell: 'comes and goes: log volts and amps over several starts',
+  },
+} as const satisfies Record<string, FaultRow>

@@ -1,0 +1,186 @@
+import type { UnitPlate } from '../job/unit'
+import { normaliseLogs } from '../numeric/logSum'
+import type { Mode } from '../readings/schema'
+import {
+  type Components,
+  caseWords,
+  FEATURE_COUNT,
+  featureIndex,
+  faultsIn,
+  type Hypothesis,
+  knownTolerance,
+  type Prepared,
+  prepare,
+} from './components'
+import { isElectrical, type SuspectId } from './faults'
+import type { FeatureItem, Item, WordItem } from './items'
+import { severityIndex, wordChances, wordsOf } from './words'
+
+/** A hypothesis with everything the ranking knows of it. */
+export type Ranked = {
+  readonly hypothesis: Hypothesis
+  /** share before any evidence */
+  readonly prior: number
+  readonly probability: number
+  readonly components: Components
+  /** belief within the hypothesis in each of its components; sums to one */
+  readonly weights: Float64Array
+  /** mean severity, 0 to 1; 0 for a sound circuit */
+  readonly severity: number
+  /** natural log of the likelihood of each item, all other items known */
+  readonly itemLogs: Float64Array
+}
+
+/** No single item may rule a component out for good. */
+const LEAST_FACTOR = 1e-11
+/** [practice] a stated error is a limit more than a deviation. */
+const DEVIATION_OF_LIMIT = 0.5
+/** Normalising constant of Student's t with 5 degrees of freedom: 8 / (3 pi sqrt 5). */
+const T_CONSTANT = 8 / (3 * Math.PI * Math.sqrt(5))
+/** How far the word that a simulated case saw itself is trusted; the rest is the fault table's. */
+const CASE_WORD_SHARE = 0.5
+const CASE_WORD_LAPSE = 0.1
+
+/** Density of Student's t with five degrees of freedom: heavy tails, so that a wild reading costs but never decides alone. */
+export function studentT(offset: number, scale: number): number {
+  const z = offset / scale
+  const q = 1 + (z * z) / 5
+  return T_CONSTANT / (scale * q * q * q)
+}
+
+/** An item in half widths of the band where all conditions are known. */
+type Place = { readonly column: number; readonly value: number; readonly error: number }
+
+function placeOf(item: FeatureItem, unit: UnitPlate, mode: Mode): Place {
+  const known = knownTolerance(unit, mode, item.key) ?? item.tolerance
+  const doubt = Math.sqrt(Math.max(item.tolerance ** 2 - known ** 2, 0)) / 2
+  const scale = item.tolerance / known
+  return {
+    column: featureIndex.get(item.key) as number,
+    value: item.deviation * scale,
+    error: Math.hypot(DEVIATION_OF_LIMIT * item.error * scale, doubt / known),
+  }
+}
+
+/** Chance of a feature under every component: studentT written out, since this is most of the work. */
+function featureFactors({ column, value, error }: Place, components: Components, out: Float64Array): void {
+  const { count, centres, spreads } = components
+  const errorSquared = error * error
+  for (let i = 0, at = column; i < count; i++, at += FEATURE_COUNT) {
+    const spread = spreads[at] as number
+    const offset = value - (centres[at] as number)
+    const scaleSquared = spread * spread + errorSquared
+    const q = 1 + (offset * offset) / (5 * scaleSquared)
+    const density = T_CONSTANT / (Math.sqrt(scaleSquared) * q * q * q)
+    out[i] = density > LEAST_FACTOR ? density : LEAST_FACTOR
+  }
+}
+
+/** The degree at which a component's words are looked up; electrical faults have none. */
+export const wordSeverity = (suspect: SuspectId, severity: number): number =>
+  isElectrical(suspect) ? 1 : severity
+
+export const suspectsIn = (hypothesis: Hypothesis): readonly SuspectId[] => {
+  const faults = faultsIn(hypothesis)
+  return faults.length > 0 ? faults : [hypothesis.suspect]
+}
+
+/** Chance of one word under every component. */
+export function wordFactors(
+  { key, word }: Pick<WordItem, 'key' | 'word'>,
+  hypothesis: Hypothesis,
+  components: Components,
+  out: Float64Array,
+): void {
+  const chances = wordChances(suspectsIn(hypothesis), key)
+  const own = caseWords(components, key)
+  const words = wordsOf(key)
+  const index = words.indexOf(word)
+  for (let i = 0; i < components.count; i++) {
+    const severity = wordSeverity(hypothesis.suspect, components.severities[i] as number)
+    const table = chances[severityIndex(severity)]?.[word] ?? LEAST_FACTOR
+    const seen = own ? (own[i] as number) : -1
+    if (seen === -1) out[i] = table
+    else {
+      const hit = (seen === index ? 1 - CASE_WORD_LAPSE : 0) + CASE_WORD_LAPSE / words.length
+      out[i] = CASE_WORD_SHARE * hit + (1 - CASE_WORD_SHARE) * table
+    }
+  }
+}
+
+type Weighed = Omit<Ranked, 'probability'> & { readonly log: number }
+
+/** Factors of each feature item, once for each set of components: electrical suspects share those of a sound circuit. */
+type FactorCache = Map<Components, readonly Float64Array[]>
+
+function factorsOf(
+  { hypothesis, components }: Prepared,
+  items: readonly Item[],
+  places: readonly (Place | undefined)[],
+  cache: FactorCache,
+): readonly Float64Array[] {
+  const known = cache.get(components)
+  const factors = items.map((item, k) => {
+    const place = places[k]
+    if (place && known) return known[k] as Float64Array
+    const out = new Float64Array(components.count)
+    if (place) featureFactors(place, components, out)
+    else wordFactors(item as WordItem, hypothesis, components, out)
+    return out
+  })
+  if (!known) cache.set(components, factors)
+  return factors
+}
+
+function weighOne(
+  prepared: Prepared,
+  items: readonly Item[],
+  places: readonly (Place | undefined)[],
+  cache: FactorCache,
+): Weighed {
+  const { hypothesis, prior, components } = prepared
+  const { count, shares, severities } = components
+  const factors = factorsOf(prepared, items, places, cache)
+  const weights = Float64Array.from(shares)
+  for (const column of factors) {
+    for (let i = 0; i < count; i++) weights[i] = (weights[i] as number) * (column[i] as number)
+  }
+  let total = 0
+  for (let i = 0; i < count; i++) total += weights[i] as number
+  const itemLogs = new Float64Array(items.length)
+  for (const [k, column] of factors.entries()) {
+    let without = 0
+    for (let i = 0; i < count; i++) without += (weights[i] as number) / (column[i] as number)
+    itemLogs[k] = Math.log(total / without)
+  }
+  let severity = 0
+  for (let i = 0; i < count; i++) {
+    weights[i] = (weights[i] as number) / total
+    severity += (weights[i] as number) * (severities[i] as number)
+  }
+  const degree = hypothesis.suspect === 'healthy' ? 0 : wordSeverity(hypothesis.suspect, severity)
+  return {
+    hypothesis,
+    prior,
+    components,
+    weights,
+    severity: degree,
+    itemLogs,
+    log: Math.log(prior) + Math.log(total),
+  }
+}
+
+/**
+ * Ranks the hypotheses by Bayes' rule; each is integrated over its components (signs at ten severities, simulated cases).
+ * Missing evidence does not count. The probabilities sum to one; the most probable comes first.
+ * @throws OrzoError not-loaded when loadCaseBooks was not awaited before
+ */
+export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[]): Ranked[] {
+  const places = items.map((item) => (item.type === 'feature' ? placeOf(item, unit, mode) : undefined))
+  const cache: FactorCache = new Map()
+  const weighed = prepare(unit, mode).map((row) => weighOne(row, items, places, cache))
+  const probabilities = normaliseLogs(weighed.map(({ log }) => log))
+  return weighed
+    .map(({ log: _log, ...row }, i) => ({ ...row, probability: probabilities[i] as number }))
+    .sort((a, b) => b.probability - a.probability)
+}

@@ -1,0 +1,43 @@
+import type { ObservationKey } from '../readings/observations'
+import { hasReversingValve } from './reversing'
+import type { UnitPlate } from './unit'
+
+type Has = (unit: UnitPlate) => boolean
+
+const BOXES: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer', 'reach-in']
+const WALK_INS: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer']
+const hasTxv: Has = (unit) => unit.metering === 'txv'
+const isBox: Has = (unit) => BOXES.includes(unit.kind)
+const isWalkIn: Has = (unit) => WALK_INS.includes(unit.kind)
+const touchesWater: Has = (unit) =>
+  unit.kind === 'pool-heat-pump' ||
+  unit.heatRejection === 'water' ||
+  (unit.heatRejection === undefined && unit.kind === 'water-source-heat-pump')
+
+/** What only some units offer to look at or to try; a key that is absent here is on every unit. */
+const NEEDS: { readonly [K in ObservationKey]?: Has } = {
+  reversingValveNoise: hasReversingValve,
+  jumpAtUnit: hasReversingValve,
+  jumpAtThermostat: hasReversingValve,
+  magnetPull: hasReversingValve,
+  bulbState: hasTxv,
+  bulbWarmResponse: hasTxv,
+  equalizerState: hasTxv,
+  inletScreen: (unit) => unit.metering === 'txv' || unit.metering === 'eev',
+  stemResponse: (unit) => unit.metering === 'txv' || unit.metering === 'eev',
+  warmValveResponse: (unit) => unit.metering === 'txv' || unit.metering === 'eev',
+  orificeSize: (unit) => unit.metering === 'fixed-orifice',
+  solenoidPull: isWalkIn,
+  reliefPlug: (unit) => unit.receiver === true,
+  // [practice] comfort units seldom have a glass; where one has, it can still be written down on Measure.
+  sightGlass: isBox,
+  moistureIndicator: isBox,
+  waterStrainer: touchesWater,
+  phaseSequence: (unit) => unit.power?.phase === 3,
+  hardStart: (unit) => unit.power?.phase !== 3,
+  startGear: (unit) => unit.power?.phase !== 3,
+  condenserCoil: (unit) => !touchesWater(unit),
+}
+
+/** Whether a unit usually offers this observation, so that it is worth asking for. */
+export const canObserve = (unit: UnitPlate, key: ObservationKey): boolean => NEEDS[key]?.(unit) ?? true

@@ -1,0 +1,166 @@
+// npm run learn [-- CASES]: writes the case books of the diagnosis from the simulated circuit. Seeded; minutes.
+import { writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { circuitFaultsOf } from '@/core/diagnose/applies'
+import { assess } from '@/core/diagnose/assess'
+import type { StoredBook, StoredCases } from '@/core/diagnose/cases/caseBook'
+import { toByte } from '@/core/diagnose/cases/caseBook'
+import { UNIT_CLASSES, type UnitClass } from '@/core/diagnose/cases/unitClass'
+import { FEATURE_KEYS, featureRow } from '@/core/diagnose/features'
+import { faultRow } from '@/core/diagnose/faults'
+import { pairId, PAIRS } from '@/core/diagnose/pairs'
+import { seededRandom, type RandomSource } from '@/core/numeric/random'
+import { observationRow } from '@/core/readings/observations'
+import { READING_KEYS } from '@/core/readings/vocabulary'
+import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
+import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { attempt } from '@/core/errors/orzoError'
+import { seenInState } from '@/core/simulate/observe'
+import { anotherSpecimen, DESIGNS } from '@/core/simulate/scatter'
+import { exactReadings } from '@/core/simulate/simulateSet'
+import { type FaultNow, simulateSteady } from '@/core/simulate/steady'
+import { randomConditions } from '../simulate/conditions'
+import { CLASS_UNITS, fleet, type Member } from '../simulate/fleet'
+
+const CASES = Number(process.argv[2] ?? 100)
+const ONLY = process.argv[3]
+const LEAST_SEVERITY = 0.06
+const LEAST_PAIR_SEVERITY = 0.3
+const SEVERITY_STEPS = 250
+const FOLDER = path.resolve('src/core/diagnose/cases/books')
+
+type Question = {
+  readonly faults: (random: RandomSource, share: number) => FaultNow[]
+  readonly otherMode?: true
+}
+
+const base64 = (bytes: readonly number[]) => Buffer.from(Int8Array.from(bytes).buffer).toString('base64')
+const unsigned = (bytes: readonly number[]) => Buffer.from(Uint8Array.from(bytes)).toString('base64')
+
+/** One solved state with the features it shows. */
+function solve(
+  member: Member,
+  unitClass: UnitClass,
+  question: Question,
+  share: number,
+  random: RandomSource,
+) {
+  const mode = CLASS_UNITS[unitClass].mode
+  const runs = question.otherMode ? (mode === 'cooling' ? 'heating' : 'cooling') : mode
+  const conditions = randomConditions(member.unit, mode, random)
+  const faults = question.faults(random, share)
+  const solved = attempt(() =>
+    simulateSteady(anotherSpecimen(member.simulator, random, DESIGNS), {
+      unit: member.unit,
+      mode: runs,
+      conditions,
+      faults,
+    }),
+  )
+  if (!solved.ok) return undefined
+  const readings = exactReadings(solved.value, READING_KEYS)
+  const { targets, derived, snapshot, judged } = assess(member.unit, { mode, readings })
+  const row = FEATURE_KEYS.map((key) => {
+    const target = targets[key]
+    const measured =
+      judged[key]?.measured ?? (target && featureRow(key).measure(member.unit, snapshot, derived))
+    if (!target || !measured) return undefined
+    return { deviation: (measured.value - target.value) / target.tolerance, tolerance: target.tolerance }
+  })
+  return { steady: solved.value, row, severity: faults[0]?.severity ?? 0 }
+}
+
+const wordIndex = (key: 'frostPattern' | 'sightGlass', word: string): number =>
+  (observationRow(key).values as readonly string[]).indexOf(word)
+
+function learn(
+  unitClass: UnitClass,
+  members: readonly Member[],
+  id: string,
+  question: Question,
+  tolerances: number[][],
+) {
+  const random = seededRandom(
+    [...`${unitClass}/${id}`].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) >>> 0, 7),
+  )
+  const [severities, deviations, frost, glass]: number[][] = [[], [], [], []] as never
+  for (let i = 0, tries = 0; i < CASES && tries < 4 * CASES; tries++) {
+    const member = members[Math.floor(random() * members.length)] as Member
+    const found = solve(member, unitClass, question, (i + random()) / CASES, random)
+    if (!found) continue
+    i += 1
+    severities!.push(Math.round(found.severity * SEVERITY_STEPS))
+    for (const [k, cell] of found.row.entries()) {
+      deviations!.push(toByte(cell?.deviation))
+      if (cell) tolerances[k]!.push(cell.tolerance)
+    }
+    const { frostPattern, sightGlass } = seenInState(found.steady)
+    frost!.push(wordIndex('frostPattern', frostPattern))
+    glass!.push(wordIndex('sightGlass', sightGlass))
+  }
+  const cases: StoredCases = {
+    severities: unsigned(severities!),
+    deviations: base64(deviations!),
+    frostPattern: unsigned(frost!),
+    sightGlass: unsigned(glass!),
+  }
+  return { count: severities!.length, cases }
+}
+
+function questionsOf(
+  unitClass: UnitClass,
+  members: readonly Member[],
+): Map<string, { question: Question; members: Member[] }> {
+  const { mode } = CLASS_UNITS[unitClass]
+  const out = new Map<string, { question: Question; members: Member[] }>()
+  out.set('healthy', { question: { faults: () => [] }, members: [...members] })
+  const has = (member: Member, fault: string) =>
+    (circuitFaultsOf(member.unit, mode) as readonly string[]).includes(fault)
+  const graded = (share: number) => LEAST_SEVERITY + (1 - LEAST_SEVERITY) * share
+  const faults = new Set(members.flatMap((member) => circuitFaultsOf(member.unit, mode)))
+  for (const fault of faults) {
+    // Its cases are those of the fault it shows as, where a unit of the class can have that one.
+    const twin = faultRow(fault).showsAs
+    if (twin === 'healthy' || (twin && (faults as ReadonlySet<string>).has(twin))) continue
+    out.set(fault, {
+      question: { faults: (_random, share) => [{ fault, severity: graded(share) }] },
+      members: members.filter((member) => has(member, fault)),
+    })
+  }
+  for (const [first, second] of PAIRS) {
+    const both = members.filter((member) => has(member, first) && has(member, second))
+    if (both.length === 0) continue
+    const severe = (share: number) => LEAST_PAIR_SEVERITY + (1 - LEAST_PAIR_SEVERITY) * share
+    const question: Question = {
+      faults: (random, share) => [
+        { fault: first, severity: severe(share) },
+        { fault: second, severity: severe(random()) },
+      ],
+    }
+    out.set(pairId(first, second), { question, members: both })
+  }
+  const reversible = members.filter(
+    (member) => member.unit.kind.includes('heat-pump') && unitClass !== 'heating-pool',
+  )
+  if (reversible.length > 0)
+    out.set('wrong-mode', { question: { faults: () => [], otherMode: true }, members: reversible })
+  return out
+}
+
+await loadRefrigerants(REFRIGERANT_NAMES)
+for (const unitClass of UNIT_CLASSES) {
+  if (ONLY && unitClass !== ONLY) continue
+  const members = fleet(CLASS_UNITS[unitClass].units)
+  const tolerances: number[][] = FEATURE_KEYS.map(() => [])
+  const suspects: Record<string, StoredCases> = {}
+  for (const [id, { question, members: able }] of questionsOf(unitClass, members)) {
+    const { count, cases } = learn(unitClass, able, id, question, tolerances)
+    if (count < CASES / 2) console.log(`${unitClass} ${id}: only ${count} cases solved`)
+    if (count >= CASES / 4) suspects[id] = cases
+  }
+  const mean = (values: readonly number[]) =>
+    values.length === 0 ? 1 : Number((values.reduce((a, b) => a + b, 0) / values.length).toPrecision(4))
+  const book: StoredBook = { unitClass, features: FEATURE_KEYS, tolerances: tolerances.map(mean), suspects }
+  writeFileSync(path.join(FOLDER, `${unitClass}.json`), `${JSON.stringify(book)}\n`)
+  console.log(unitClass, Object.keys(suspects).length, 'suspects')
+}
