@@ -34,8 +34,10 @@ test('without evidence it says so', () => {
   expect(screen.getByText(/No evidence yet/)).toBeVisible()
 })
 
+const actions = { answer: jest.fn(), take: jest.fn(), toBench: jest.fn() }
+
 test('next checks show effort, gain, outcomes and caution', () => {
-  render(<NextChecks checks={diagnosis.nextChecks} />)
+  render(<NextChecks checks={diagnosis.nextChecks} observations={{}} mode="cooling" actions={actions} />)
   for (const check of diagnosis.nextChecks) {
     const line = screen.getByText(check.label).closest('li')!
     expect(line).toHaveTextContent(`${check.minutes} min`)
@@ -46,10 +48,10 @@ test('next checks show effort, gain, outcomes and caution', () => {
 
 test('a gate shows what is on record and what is missing', () => {
   render(<Gates gates={diagnosis.gates} />)
-  const gate = diagnosis.gates.find(({ part }) => part === 'expansion-valve')!
+  const gate = diagnosis.gates.find(({ gate: id }) => id === 'expansion-valve')!
   expect(gate.missing.length).toBeGreaterThan(0)
-  for (const label of gate.missing) expect(screen.getByText(`☐ ${label}`)).toBeVisible()
-  for (const label of gate.onRecord) expect(screen.getByText(`☑ ${label}`)).toBeVisible()
+  for (const { label } of gate.missing) expect(screen.getByText(`☐ ${label}`)).toBeVisible()
+  for (const { label } of gate.onRecord) expect(screen.getByText(`☑ ${label}`)).toBeVisible()
 })
 
 test('flags are told where there are any', () => {

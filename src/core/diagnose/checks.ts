@@ -1,3 +1,4 @@
+import { ELECTRICAL_CAUTIONS } from '../electrical/cautions'
 import type { ObservationKey } from '../readings/observations'
 import type { ElectricalTestKey } from './electricalTests'
 import type { FeatureKey } from './features'
@@ -19,9 +20,7 @@ export type CheckRow = {
   readonly test?: ElectricalTestKey
 }
 
-const LIVE = 'Live parts: only if you are qualified for live checks, with rated gloves.'
-const DEAD =
-  'Power off, locked out, proven dead; discharge capacitors through a resistor. Leave the terminal cover on while there is pressure: a damaged terminal can blow out.'
+const { live: LIVE, dead: DEAD, jump: JUMP } = ELECTRICAL_CAUTIONS
 const HOT_PIPE = 'The discharge line burns: gloves.'
 
 const reading = (
@@ -136,7 +135,7 @@ export const CHECKS = {
   hardStart: look('One attempt with a hard-start kit', 15, 'hardStart', { caution: LIVE }),
   magnetPull: look('Feel the magnet pull at the reversing valve coil', 2, 'magnetPull'),
   jumpAtUnit: look('Join supply and call at the unit: does the coil hold?', 6, 'jumpAtUnit', {
-    caution: 'Low voltage only: be sure of the two terminals first; a wrong jump burns the transformer.',
+    caution: JUMP,
   }),
   supply: electrical('Measure the supply volts', 4, 'supply', { covers: 3, caution: LIVE }),
   windings: electrical('Ohms of the three winding pairs, from the contactor end', 8, 'windings', {

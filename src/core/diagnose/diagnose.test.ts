@@ -307,7 +307,7 @@ describe('gates', () => {
     [80, false],
   ])('dryer in 85 F, out %i F: ruled out %s', (out, ruledOut) => {
     const readings = { ...found, dryerInTemp: f(85), dryerOutTemp: f(out) }
-    const gate = judgeGate('expansion-valve', { unit: R410A, ...run(R410A, readings) })
+    const gate = judgeGate('expansion-valve', run(R410A, readings))
     expect(gate.onRecord.some(({ id }) => id === 'dryer-and-line')).toBe(ruledOut)
     expect(gate.missing.some(({ id }) => id === 'dryer-and-line')).toBe(!ruledOut)
   })

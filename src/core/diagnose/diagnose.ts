@@ -35,12 +35,16 @@ export type Suspect = {
   readonly tell?: string
 }
 
-export type Diagnosis = Omit<Assessment, 'unit'> & {
+export type Diagnosis = Assessment & {
   readonly suspects: readonly Suspect[]
   readonly nextChecks: readonly NextCheck[]
   readonly mindChangers: readonly MindChanger[]
   readonly gates: readonly Gate[]
 }
+
+/** What names one suspect of a list: its fault, and the second of a pair. */
+export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): string =>
+  also ? `${fault}+${also}` : fault
 
 /** Evidence weaker than this changes nothing and is not told. */
 const LEAST_WEIGHT = 0.05
@@ -120,9 +124,8 @@ export function diagnose(unit: UnitPlate, set: ReadingSet, display: Display = DE
   const told: Told = { judged, tests, display }
   const spoken = items.filter((item) => !('implied' in item))
   const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
-  const { unit: _unit, ...read } = assessment
   return {
-    ...read,
+    ...assessment,
     suspects: ranked.map((row) => suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences))),
     ...askChecks(assessment, ranked, items),
     gates: gatesOf(ranked, assessment),

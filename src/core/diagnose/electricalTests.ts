@@ -1,4 +1,4 @@
-import type { Finding } from '../electrical/finding'
+import { type Finding, OPEN_OHMS_LEAST } from '../electrical/finding'
 import { judgeGround } from '../electrical/ground'
 import { judgeStart } from '../electrical/lockedRotor'
 import {
@@ -29,11 +29,9 @@ export type ElectricalTestRow = {
 }
 
 const isThreePhase = (unit: UnitPlate) => unit.power?.phase === 3
-/** [practice] what a meter shows as open is more than any winding has, ohm. */
-const OPEN_OHMS = 1e6
 const ohms = (at: Snapshot, key: ReadingKey): number | undefined => {
   const value = at.values[key]?.value
-  return value === undefined ? undefined : value >= OPEN_OHMS ? Infinity : value
+  return value === undefined ? undefined : value >= OPEN_OHMS_LEAST ? Infinity : value
 }
 const isHot = (at: Snapshot) => at.observations.compressorShell === 'hot'
 const all = <T>(values: readonly (T | undefined)[]): T[] | undefined =>

@@ -1,3 +1,4 @@
+import { ELECTRICAL_CAUTIONS } from '../electrical/cautions'
 import { hasReversingValve } from '../job/reversing'
 import type { UnitPlate } from '../job/unit'
 import type { Target } from '../targets/target'
@@ -44,9 +45,7 @@ export type Gate = {
 const ruledOut = (value: number | undefined, target: Target | undefined) =>
   value !== undefined && target !== undefined && value - target.value < 1.5 * target.tolerance
 
-const DEAD = 'Power off, locked out, proven dead; capacitors discharged through a resistor.'
-const PRESSURE_OFF =
-  'Recover the refrigerant or take the pressure off first: a damaged terminal can blow out. Only then the terminal cover comes off.'
+const { dead: DEAD, ownTerminals: PRESSURE_OFF } = ELECTRICAL_CAUTIONS
 
 const dryerRuledOut: GateItem = {
   id: 'dryer-and-line',

@@ -41,7 +41,7 @@ const MOST_LOOKED_AT = 10
 /** Hypotheses below this share do not sway the choice and are left out of the sum. */
 const LEAST_PROBABILITY = 0.004
 /** Information below this is not worth a walk, bits. */
-const LEAST_GAIN = 0.01
+const LEAST_GAIN = 0.03
 /** Which fault of a family it is matters less than what would be done next, but it does. */
 const WITHIN_FAMILY = 0.4
 /** [practice] walking, unpacking, writing down: beside the minutes of the check itself. */

@@ -181,6 +181,6 @@ export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[]): Ranke
   const weighed = prepare(unit, mode).map((row) => weighOne(row, items, places, cache))
   const probabilities = normaliseLogs(weighed.map(({ log }) => log))
   return weighed
-    .map(({ log: _log, ...row }, i) => ({ ...row, probability: probabilities[i] as number }))
+    .map((row, i) => ({ ...row, probability: probabilities[i] as number }))
     .sort((a, b) => b.probability - a.probability)
 }

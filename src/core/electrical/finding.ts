@@ -16,6 +16,10 @@ export const ELECTRICAL_FAULTS = [
 ] as const
 export type ElectricalFault = (typeof ELECTRICAL_FAULTS)[number]
 
+/** [practice] more than any winding or coil has, ohm: read as open. What is stored for "the meter shows no path". */
+export const OPEN_OHMS_LEAST = 1e6
+export const OPEN_OHMS = 1e9
+
 /** What one electrical test says: a value for the screen, the ranking and the report. */
 export type Finding = {
   /** good: ruled out; suspect: test further; failed: shown; unclear: the readings cannot be right */

@@ -24,7 +24,7 @@ export const COMPRESSOR_PATH: readonly PathPoint[] = [
   { id: 'disconnect-load', label: 'Disconnect, load side (fuses)', weight: 3 },
   { id: 'contactor-line', label: 'Contactor, line side', weight: 1 },
   { id: 'contactor-load', label: 'Contactor, load side', weight: 5 },
-  { id: 'compressor-leads', label: 'Compressor leads, terminal cover on', weight: 1 },
+  { id: 'compressor-leads', label: 'Compressor leads', weight: 1 },
 ]
 /** The way of control volts to a contactor coil. */
 export const CONTROL_PATH: readonly PathPoint[] = [

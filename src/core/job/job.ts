@@ -10,6 +10,7 @@ export type Stage = (typeof STAGES)[number]
 
 const MOST_SETS = 200
 const MOST_LINES = 200
+const MOST_CAUSES = 20
 const KEBAB = /^[a-z][a-z0-9-]{0,60}$/
 
 const arrivalSchema = z.strictObject({
@@ -28,6 +29,11 @@ const decisionSchema = z.strictObject({
   fault: z.string().regex(KEBAB, 'is no fault id').optional(),
   /** why a proof gate was passed without its evidence; goes to the report */
   override: textSchema.optional(),
+  /** when it was decided: what was read until then is what proved it */
+  at: instantSchema.optional(),
+  /** why the compressor died, as chosen by the technician; "unknown" with the checks made */
+  causes: z.array(z.string().regex(KEBAB, 'is no cause')).max(MOST_CAUSES).optional(),
+  causesChecked: textSchema.optional(),
 })
 
 const closingSchema = z.strictObject({

@@ -4,6 +4,8 @@ import { CLASS_LABELS, classesOf, classify, type Contamination, isWet } from '..
 import { chooseDryers, type DryerChoice } from '../cleanup/dryers'
 import { cleanupRecord } from '../cleanup/record'
 import { type WaterLedger, waterLedger } from '../cleanup/water'
+import { isCause, killsCompressor } from '../diagnose/causes'
+import { CAUSE_TASKS } from './causeTasks'
 import type { SuspectId } from '../diagnose/faults'
 import { hasReversingValve } from '../job/reversing'
 import type { Job } from '../job/job'
@@ -152,6 +154,10 @@ function oilPlan(size: CircuitSize, contamination: Contamination, changes: numbe
   }
 }
 
+/** What removes the causes of death that were chosen; only where the compressor is changed. */
+const causeWork = ({ decision }: Job, fault: SuspectId): TaskId[] =>
+  killsCompressor(fault) ? (decision?.causes ?? []).filter(isCause).flatMap((id) => CAUSE_TASKS[id]) : []
+
 /**
  * The replacement plan for a named fault: clean-up class with ledgers, dryers, oil, refrigerant, parts, ordered
  * tasks with typical times and cautions.
@@ -173,6 +179,7 @@ export function planRepair(job: Job, fault: SuspectId): Plan {
     'setUp',
     'confirm',
     ...remedy.work,
+    ...causeWork(job, fault),
     ...(opens ? (['gainAccess', ...OPENED, ...cleanupWork(contamination, suction, changes)] as const) : []),
     'closeUp',
   ]

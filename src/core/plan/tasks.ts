@@ -100,6 +100,24 @@ export const TASKS = {
     handsOn: [10, 15, 30],
     cautions: ['shock'],
   },
+  checkWiring: {
+    label: 'Compare the wiring with the diagram, wire by it, keep a map',
+    order: 51,
+    handsOn: [10, 20, 45],
+    cautions: ['shock'],
+  },
+  fitLowPressureSwitch: {
+    label: 'Fit or restore the low-pressure switch, see that it sees pressure',
+    order: 52,
+    handsOn: [15, 30, 60],
+    cautions: ['shock', 'pressure'],
+  },
+  stopFloodback: {
+    label: 'Find what floods: bulb, valve, airflow, charge; prove superheat after the start',
+    order: 53,
+    handsOn: [10, 25, 60],
+    cautions: [],
+  },
   swapHeater: {
     label: 'Replace the crankcase heater, prove it with the contactor out',
     order: 50,

@@ -4,6 +4,8 @@ export type ObservationRow = { readonly label: string; readonly values: readonly
 const yesNo = ['yes', 'no'] as const
 
 export const OBSERVATIONS = {
+  shortCycling: { label: 'Short cycling', values: ['no', 'yes'] },
+  wiring: { label: 'Wiring against the diagram', values: ['as-drawn', 'wrong'] },
   comesAndGoes: { label: 'The complaint comes and goes', values: ['no', 'yes'] },
   callForOperation: { label: 'Call for operation', values: yesNo },
   compressorState: { label: 'Compressor', values: ['running', 'off', 'hums-and-trips', 'trips-breaker'] },

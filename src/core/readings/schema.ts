@@ -116,6 +116,8 @@ export const observationsSchema = z.strictObject({
 export const MODES = ['cooling', 'heating', 'off'] as const
 export type Mode = (typeof MODES)[number]
 
+const POINT_ID = /^[a-z][a-z-]{0,40}$/
+
 /** One snapshot of the machine: readings, what was seen, when, and what was different. */
 export const readingSetSchema = z.strictObject({
   at: instantSchema.optional(),
@@ -123,6 +125,8 @@ export const readingSetSchema = z.strictObject({
   mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
   readings: readingsSchema,
   observations: observationsSchema.optional(),
+  /** points of the way to a load that were tested, by id (electrical/supplyPath) */
+  points: z.record(z.string().regex(POINT_ID, 'is no point of the way'), z.enum(['live', 'dead'])).optional(),
   note: textSchema.optional(),
 })
 export type ReadingSet = z.infer<typeof readingSetSchema>

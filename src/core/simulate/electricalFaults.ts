@@ -1,3 +1,4 @@
+import { OPEN_OHMS } from '../electrical/finding'
 import type { ElectricalFaultId } from '../diagnose/faults'
 import type { UnitPlate } from '../job/unit'
 import type { RandomSource } from '../numeric/random'
@@ -15,9 +16,6 @@ export type ElectricalShow = {
   readonly values: Values
   readonly words: Words
 }
-
-/** What a meter shows as open, ohm: a number that files can hold. */
-export const OPEN_OHMS = 1e9
 
 type Show = (sound: Values, unit: UnitPlate, random: RandomSource) => ElectricalShow
 

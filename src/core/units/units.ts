@@ -58,6 +58,8 @@ export const UNITS = {
   V: { kind: 'voltage', si: 1 },
   A: { kind: 'current', si: 1 },
   ohm: { kind: 'resistance', si: 1 },
+  kohm: { kind: 'resistance', si: 1e3 },
+  Mohm: { kind: 'resistance', si: 1e6 },
   uF: { kind: 'capacitance', si: 1e-6 },
   W: { kind: 'power', si: 1 },
   lb: { kind: 'mass', si: POUND_KG },

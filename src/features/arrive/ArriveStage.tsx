@@ -7,7 +7,7 @@ import type { ReactNode } from 'react'
 import type { Job } from '@/core/job/job'
 import { COMPRESSOR_TYPES, HEAT_REJECTIONS, METERINGS, UNIT_KINDS, type UnitPlate } from '@/core/job/unit'
 import { isFlammable, OILS, REFRIGERANT_NAMES, refrigerantRow } from '@/core/refrigerants/catalogue'
-import { coverage } from '@/core/targets/profiles'
+import { coverage, mainMode } from '@/core/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
@@ -51,7 +51,7 @@ function Choice<T extends string>({
 }
 
 function Equipment({ unit, change }: Part) {
-  const covered = coverage(unit, 'cooling')
+  const covered = coverage(unit, mainMode(unit))
   const safety = refrigerantRow(unit.refrigerant).safety
   return (
     <Section title="Equipment">

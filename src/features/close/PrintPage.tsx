@@ -7,7 +7,7 @@ import Link from 'next/link'
 import { useMemo } from 'react'
 import { CLASS_LABELS } from '@/core/cleanup/contamination'
 import { diagnose } from '@/core/diagnose/diagnose'
-import { suspectLabel } from '@/core/diagnose/faults'
+import { causesText, decidedText } from './decided'
 import type { Quantity } from '@/core/units/units'
 import { DISCLAIMER } from '@/core/plan/cautions'
 import { observationRow, type ObservationKey } from '@/core/readings/observations'
@@ -104,7 +104,8 @@ function Report({ job }: { job: StoredJob }) {
           ['Complaint', job.arrival?.complaint],
           ['Done before', job.arrival?.doneBefore],
           ['Found', leader && `${leader.label}: ${leader.evidence[0]?.sentence ?? ''}`],
-          ['Decided', job.decision?.fault && suspectLabel(plan.fault)],
+          ['Decided', decidedText(job)],
+          ['Cause of death', causesText(job)],
           ['Without full proof because', job.decision?.override],
           ['Clean-up class', CLASS_LABELS[plan.contamination.class]],
           ['Planned time', duration(plan.schedule.total.likely)],

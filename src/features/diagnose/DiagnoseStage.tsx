@@ -1,17 +1,30 @@
 'use client'
 import Box from '@mui/material/Box'
+import Tab from '@mui/material/Tab'
+import Tabs from '@mui/material/Tabs'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import type { SuspectId } from '@/core/diagnose/faults'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { killsCompressor } from '@/core/diagnose/causes'
+import { suspectKey } from '@/core/diagnose/diagnose'
+import { isElectrical, isSuspect } from '@/core/diagnose/faults'
+import type { NextCheck } from '@/core/diagnose/nextCheck'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import type { StageProps } from '../job/stageProps'
 import { SetTabs } from '../measure/SetTabs'
+import { withObservation, withSet } from '../measure/sets'
+import { ElectricalBench } from './bench/ElectricalBench'
+import { Causes } from './Causes'
 import { EvidenceList } from './EvidenceList'
-import { NextChecks } from './NextChecks'
+import { MindChangers } from './MindChangers'
+import { type CheckActions, NextChecks } from './NextChecks'
 
 const MOST_SUSPECTS = 5
+/** A compressor suspect this probable makes its cause of death a question. */
+const CAUSE_PROBABILITY = 0.1
 
 function severityWord(severity: number): string {
   if (severity > 0.75) return 'severe'
@@ -22,16 +35,16 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
   return (
     <ToggleButtonGroup
       exclusive
-      value={suspect.fault}
-      onChange={(_event, fault: SuspectId | null) => fault && chooseSuspect(fault)}
+      value={suspectKey(suspect)}
+      onChange={(_event, key: string | null) => key && chooseSuspect(key)}
       aria-label="Suspect"
       orientation="vertical"
       sx={{ width: '100%' }}
     >
       {diagnosis.suspects.slice(0, MOST_SUSPECTS).map((each, i) => (
         <ToggleButton
-          key={each.fault}
-          value={each.fault}
+          key={suspectKey(each)}
+          value={suspectKey(each)}
           sx={{ display: 'block', px: 1.5, py: 0.75, color: 'text.primary' }}
         >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', textAlign: 'left', gap: 2, mb: 0.5 }}>
@@ -45,39 +58,112 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
   )
 }
 
-/** Suspects with their evidence, and what to check next; the gate stands in the answer. */
+/** Where each kind of check is made: here, at its tap on Measure, or on the bench. */
+function useCheckActions(
+  { job, change, setIndex, openTap }: StageProps,
+  showBench: () => void,
+): CheckActions {
+  const router = useRouter()
+  return {
+    answer: (key, word) =>
+      change((current) =>
+        withSet(current, setIndex, new Date().toISOString(), (set) => withObservation(set, key, word)),
+      ),
+    take: ({ taps }: NextCheck) => {
+      openTap(taps[0])
+      router.push(`/job/${encodeURIComponent(job.id)}/measure`)
+    },
+    toBench: ({ taps }: NextCheck) => {
+      openTap(taps[0])
+      showBench()
+    },
+  }
+}
+
+/** The suspect that is looked at with its evidence, and what would change the mind about the leader. */
+function SuspectPanel(props: StageProps) {
+  const { diagnosis, suspect, set } = props
+  const isLeader = suspect === diagnosis.suspects[0]
+  return (
+    <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <SuspectChoice {...props} />
+      <section aria-labelledby="evidence-title">
+        <Typography id="evidence-title" variant="h2">
+          {suspect.label} {percent(suspect.probability)}
+          {suspect.severity > 0 && !isElectrical(suspect.fault) && `, ${severityWord(suspect.severity)}`}
+        </Typography>
+        {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
+        <EvidenceList evidence={suspect.evidence} />
+      </section>
+      {isLeader && (
+        <section aria-labelledby="mind-title">
+          <Typography id="mind-title" variant="h2">
+            What would change my mind
+          </Typography>
+          <MindChangers changers={diagnosis.mindChangers} mode={set.mode} />
+        </section>
+      )}
+    </Box>
+  )
+}
+
+type View = 'suspects' | 'bench' | 'cause'
+
+/** Whether a compressor would be condemned, by decision or by what leads. */
+function asksForCause({ job, diagnosis }: StageProps): boolean {
+  const decided = job.decision?.fault
+  if (decided !== undefined && isSuspect(decided)) return killsCompressor(decided)
+  return diagnosis.suspects.some(
+    ({ fault, probability }) => probability >= CAUSE_PROBABILITY && killsCompressor(fault),
+  )
+}
+
+/** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
-  const { diagnosis, suspect } = props
+  const { diagnosis, set } = props
+  const [view, setView] = useState<View>('suspects')
+  const actions = useCheckActions(props, () => setView('bench'))
+  const withCause = asksForCause(props)
+  const shown = view === 'cause' && !withCause ? 'suspects' : view
   return (
     <Box>
       <SetTabs {...props} />
-      <Box
-        sx={{
-          px: 2,
-          pb: 2,
-          display: 'grid',
-          gap: 3,
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.2fr) minmax(0, 1fr)' },
-        }}
+      <Tabs
+        value={shown}
+        onChange={(_event, value: View) => setView(value)}
+        aria-label="Diagnosis"
+        sx={{ px: 2, mb: 2, borderBottom: 1, borderColor: 'divider' }}
       >
-        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <SuspectChoice {...props} />
-          <section aria-labelledby="evidence-title">
-            <Typography id="evidence-title" variant="h2">
-              {suspect.label} {percent(suspect.probability)}
-              {suspect.severity > 0 && `, ${severityWord(suspect.severity)}`}
+        <Tab value="suspects" label="Suspects" />
+        <Tab value="bench" label="Electrical bench" />
+        {withCause && <Tab value="cause" label="Why it died" />}
+      </Tabs>
+      {shown === 'bench' && <ElectricalBench {...props} />}
+      {shown === 'cause' && <Causes {...props} />}
+      {shown === 'suspects' && (
+        <Box
+          sx={{
+            px: 2,
+            pb: 2,
+            display: 'grid',
+            gap: 3,
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.2fr) minmax(0, 1fr)' },
+          }}
+        >
+          <SuspectPanel {...props} />
+          <section aria-labelledby="checks-title">
+            <Typography id="checks-title" variant="h2">
+              Next check
             </Typography>
-            {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
-            <EvidenceList evidence={suspect.evidence} />
+            <NextChecks
+              checks={diagnosis.nextChecks}
+              observations={set.observations ?? {}}
+              mode={set.mode}
+              actions={actions}
+            />
           </section>
         </Box>
-        <section aria-labelledby="checks-title">
-          <Typography id="checks-title" variant="h2">
-            Next check
-          </Typography>
-          <NextChecks checks={diagnosis.nextChecks} />
-        </section>
-      </Box>
+      )}
     </Box>
   )
 }

@@ -3,11 +3,13 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import { gatesFor } from './gatesFor'
+import { useMemo } from 'react'
+import { familyOf } from '@/core/diagnose/families'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../job/stageProps'
 import { Flags } from '../job/Flags'
 import { Gates } from './Gates'
+import { gatesFor } from './gatesFor'
 
 function Decision({
   job,
@@ -39,7 +41,11 @@ function Decision({
         onClick={() =>
           change((current) => ({
             ...current,
-            decision: { ...current.decision, fault: decided ? undefined : suspect.fault },
+            decision: {
+              ...current.decision,
+              fault: decided ? undefined : suspect.fault,
+              at: decided ? undefined : new Date().toISOString(),
+            },
           }))
         }
       >
@@ -54,10 +60,29 @@ function Decision({
   )
 }
 
+const dayOf = (iso: string) => iso.slice(0, 10)
+
+/** Proof from another day is repeated before anything is opened. */
+function ProveAgain({ job, setIndex }: Pick<StageProps, 'job' | 'setIndex'>) {
+  const at = job.readingSets[setIndex]?.at
+  const today = new Date().toISOString()
+  if (at === undefined || dayOf(at) === dayOf(today)) return null
+  return (
+    <Typography role="note" sx={{ fontWeight: 650 }}>
+      △ Read on {new Date(at).toLocaleDateString()}: prove it again on the day of the repair, before anything
+      is opened.
+    </Typography>
+  )
+}
+
 /** What must be proven before the suspect that is looked at is condemned, and the decision. */
-export function GateAnswer({ diagnosis, job, change, suspect }: StageProps) {
-  const gates = gatesFor(job.unit, diagnosis, suspect)
+export function GateAnswer({ diagnosis, job, change, setIndex, suspect }: StageProps) {
+  const gates = useMemo(() => gatesFor(job, setIndex, suspect), [job, setIndex, suspect])
   const open = gates.every((gate) => gate.met)
+  const twins = diagnosis.suspects.filter(
+    (each) =>
+      each !== suspect && familyOf(each.fault) === familyOf(suspect.fault) && each.probability >= 0.05,
+  )
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       <section aria-labelledby="gate-title">
@@ -71,6 +96,12 @@ export function GateAnswer({ diagnosis, job, change, suspect }: StageProps) {
           <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its tell.</p>
         )}
       </section>
+      {twins.length > 0 && (
+        <Typography sx={{ color: 'text.secondary' }}>
+          The same next step as: {twins.map(({ label }) => label.toLowerCase()).join('; ')}.
+        </Typography>
+      )}
+      <ProveAgain job={job} setIndex={setIndex} />
       {suspect.fault !== 'unlisted' && <Decision job={job} change={change} suspect={suspect} open={open} />}
       <Flags flags={diagnosis.flags} />
     </Box>

@@ -1,41 +1,89 @@
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { checkRow } from '@/core/diagnose/checks'
 import { suspectLabel } from '@/core/diagnose/faults'
 import type { NextCheck } from '@/core/diagnose/nextCheck'
+import type { ObservationKey } from '@/core/readings/observations'
+import { observationRow } from '@/core/readings/observations'
+import type { Mode, Observations } from '@/core/readings/schema'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import { percent } from '@/ui/percent'
 
 const MOST_SPLITS = 3
 
-function Check({ check }: { check: NextCheck }) {
+export type CheckActions = {
+  /** answers an observation where it is asked */
+  readonly answer: (key: ObservationKey, word: string | undefined) => void
+  /** opens the tap of a reading on Measure */
+  readonly take: (check: NextCheck) => void
+  /** opens the electrical bench */
+  readonly toBench: (check: NextCheck) => void
+}
+
+type Props = { observations: Observations; mode: Mode; actions: CheckActions }
+
+/** What to tap to make the check: the words themselves, the tap, or the bench. */
+function Doing({ check, observations, actions }: { check: NextCheck } & Props) {
+  const { observation, test } = checkRow(check.check)
+  if (observation) {
+    const { label, values } = observationRow(observation)
+    return (
+      <ChoiceChips
+        label={label}
+        values={values}
+        value={observations[observation]}
+        onChange={(word) => actions.answer(observation, word)}
+      />
+    )
+  }
+  return (
+    <Button
+      variant="outlined"
+      sx={{ mt: 0.5 }}
+      onClick={() => (test ? actions.toBench(check) : actions.take(check))}
+    >
+      {test ? 'On the electrical bench' : 'Take it'}
+    </Button>
+  )
+}
+
+function Check({ check, ...rest }: { check: NextCheck } & Props) {
   return (
     <Box component="li" sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
+      {check.caution && (
+        <Typography sx={{ color: 'error.main', fontSize: '0.95rem' }}>⬣ {check.caution}</Typography>
+      )}
+      {check.unmet && (
+        <Typography sx={{ color: 'error.main', fontSize: '0.95rem', fontWeight: 650 }}>
+          ⬣ {check.unmet}
+        </Typography>
+      )}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
         <Typography sx={{ fontWeight: 650 }}>{check.label}</Typography>
         <Typography sx={{ whiteSpace: 'nowrap', color: 'text.secondary' }}>
           {check.minutes} min · {check.gain.toFixed(2)} bit
         </Typography>
       </Box>
-      {check.caution && (
-        <Typography sx={{ color: 'error.main', fontSize: '0.95rem' }}>⬣ {check.caution}</Typography>
-      )}
       <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.25, color: 'text.secondary', fontSize: '0.95rem' }}>
         {check.splits.slice(0, MOST_SPLITS).map((split) => (
           <li key={split.outcome}>
-            {split.outcome.replace(/-/g, ' ')}: {suspectLabel(split.leads)} {percent(split.probability)}
+            {split.outcome}: {suspectLabel(split.leads, rest.mode)} {percent(split.probability)}
           </li>
         ))}
       </Box>
+      <Doing check={check} {...rest} />
     </Box>
   )
 }
 
-/** The few checks that would tell most a minute, and what each outcome would do to the list. */
-export function NextChecks({ checks }: { checks: readonly NextCheck[] }) {
+/** The few checks that would tell most a minute, what each outcome would do to the list, and where to make them. */
+export function NextChecks({ checks, ...rest }: { checks: readonly NextCheck[] } & Props) {
   if (checks.length === 0) return <p>No check left that would tell much more.</p>
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {checks.map((check) => (
-        <Check key={check.check} check={check} />
+        <Check key={check.check} check={check} {...rest} />
       ))}
     </Box>
   )

@@ -1,6 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { suspectKey } from '@/core/diagnose/diagnose'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { Flags } from './Flags'
@@ -29,7 +30,7 @@ export function Answer({ diagnosis, set }: StageProps) {
         )}
         <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1.25 }}>
           {shown.map((suspect, i) => (
-            <li key={suspect.fault} data-suspect={suspect.fault}>
+            <li key={suspectKey(suspect)} data-suspect={suspect.fault}>
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, mb: 0.25 }}>
                 <Typography sx={{ fontWeight: i === 0 ? 700 : 400, lineHeight: 1.25 }}>
                   {suspect.label}

@@ -6,9 +6,10 @@ import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import Link from 'next/link'
 import { useCallback, useMemo } from 'react'
-import { diagnose, type Suspect } from '@/core/diagnose/diagnose'
+import { type Suspect, suspectKey } from '@/core/diagnose/diagnose'
 import type { Stage } from '@/core/job/job'
 import type { ReadingSet } from '@/core/readings/schema'
+import { mainMode } from '@/core/targets/profiles'
 import type { StoredJob } from '@/data/jobs'
 import { percent } from '@/ui/percent'
 import { theme } from '@/ui/theme'
@@ -25,6 +26,7 @@ import { PhoneSheet } from './PhoneSheet'
 import type { StageProps } from './stageProps'
 import { StageRail } from './StageRail'
 import { stageStates } from './stages'
+import { useDiagnosis } from './useDiagnosis'
 import { useDisplay } from './useDisplay'
 import { useJob } from './useJob'
 import { useLooking } from './useLooking'
@@ -46,21 +48,24 @@ const ANSWER = {
 } as const
 
 /** Before the first reading there is an empty set to look at. */
-const EMPTY_SET: ReadingSet = { mode: 'cooling', readings: {} }
+const EMPTY_SETS: Readonly<Record<'cooling' | 'heating', ReadingSet>> = {
+  cooling: { mode: 'cooling', readings: {} },
+  heating: { mode: 'heating', readings: {} },
+}
 
 function useStageProps(
   job: StoredJob,
   change: StageProps['change'],
 ): StageProps & { setTemperature: ReturnType<typeof useDisplay>['setTemperature'] } {
   const { temperature, pressure, setTemperature, rememberPressure } = useDisplay()
-  const { setIndex: chosen, suspect: looked, look } = useLooking(job.id)
+  const { setIndex: chosen, suspect: looked, tap, look } = useLooking(job.id)
   const last = Math.max(job.readingSets.length - 1, 0)
   const setIndex = chosen !== undefined && chosen <= last ? chosen : last
-  const set = job.readingSets[setIndex] ?? EMPTY_SET
-  const diagnosis = useMemo(() => diagnose(job.unit, set, { temperature }), [job.unit, set, temperature])
+  const set = job.readingSets[setIndex] ?? EMPTY_SETS[mainMode(job.unit)]
+  const diagnosis = useDiagnosis(job.unit, set, temperature)
   const display = useMemo(() => ({ temperature, pressure }), [temperature, pressure])
   const suspect =
-    diagnosis.suspects.find(({ fault }) => fault === looked) ?? (diagnosis.suspects[0] as Suspect)
+    diagnosis.suspects.find((each) => suspectKey(each) === looked) ?? (diagnosis.suspects[0] as Suspect)
   return {
     job,
     change,
@@ -72,7 +77,9 @@ function useStageProps(
     set,
     diagnosis,
     suspect,
-    chooseSuspect: (fault) => look({ suspect: fault }),
+    chooseSuspect: (key) => look({ suspect: key }),
+    tap,
+    openTap: (key) => look({ tap: key }),
   }
 }
 

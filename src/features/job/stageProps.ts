@@ -1,6 +1,6 @@
 import type { Diagnosis, Suspect } from '@/core/diagnose/diagnose'
-import type { SuspectId } from '@/core/diagnose/faults'
 import type { ReadingSet } from '@/core/readings/schema'
+import type { ReadingKey } from '@/core/readings/vocabulary'
 import type { Unit } from '@/core/units/units'
 import type { StoredJob } from '@/data/jobs'
 import type { DisplayUnits } from './useDisplay'
@@ -19,5 +19,8 @@ export type StageProps = {
   readonly diagnosis: Diagnosis
   /** the suspect that is looked at */
   readonly suspect: Suspect
-  readonly chooseSuspect: (fault: SuspectId) => void
+  readonly chooseSuspect: (key: string) => void
+  /** the tap that a check asked for, to be opened when its stage is shown */
+  readonly tap: ReadingKey | undefined
+  readonly openTap: (key: ReadingKey | undefined) => void
 }

@@ -1,9 +1,15 @@
 'use client'
 import { useState } from 'react'
-import type { SuspectId } from '@/core/diagnose/faults'
+import type { ReadingKey } from '@/core/readings/vocabulary'
 
 /** What a technician is looking at in a job; goes along from stage to stage, not into the document. */
-type Looking = { readonly setIndex?: number; readonly suspect?: SuspectId }
+type Looking = {
+  readonly setIndex?: number
+  /** suspectKey of the suspect */
+  readonly suspect?: string
+  /** the tap that a check asked for */
+  readonly tap?: ReadingKey | undefined
+}
 
 const looking = new Map<string, Looking>()
 

@@ -19,6 +19,7 @@ import type { StageProps } from '../job/stageProps'
 import { Observed, SEEN_KEYS } from './Observed'
 import { SetTabs } from './SetTabs'
 import { withObservation, withReading, withSet } from './sets'
+import { useAskedTap } from './useAskedTap'
 import { useReadingEntry } from './useReadingEntry'
 
 const isTyping = (target: EventTarget | null) =>
@@ -146,6 +147,7 @@ export function MeasureStage(props: StageProps) {
   const entry = useEntry(props)
   const model = useMemo(() => ladderModel(diagnosis), [diagnosis])
   useDigitsToPad(entry.draft !== undefined)
+  useAskedTap(props, entry.open)
   const list = <TapsPanel {...props} entry={entry} taps={taps} tab={tab} onTab={onTab} />
   const ladder = <Ladder model={model} display={display} title="Temperature ladder" />
   if (!isWide) {

@@ -1,14 +1,20 @@
 import type { Job } from '@/core/job/job'
 import type { Observations, Reading, ReadingSet } from '@/core/readings/schema'
+import { mainMode } from '@/core/targets/profiles'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 
 /** Changes one set of a job; the first reading of a job makes its first set. */
 export function withSet(job: Job, index: number, now: string, change: (set: ReadingSet) => ReadingSet): Job {
-  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(job, now)]
   return { ...job, readingSets: sets.map((set, i) => (i === index ? change(set) : set)) }
 }
 
-const firstSet = (now: string): ReadingSet => ({ at: now, label: 'as found', mode: 'cooling', readings: {} })
+const firstSet = (job: Job, now: string): ReadingSet => ({
+  at: now,
+  label: 'as found',
+  mode: mainMode(job.unit),
+  readings: {},
+})
 
 /** Puts a reading in, or takes it out. */
 export const withReading = (set: ReadingSet, key: ReadingKey, reading: Reading | undefined): ReadingSet => ({
@@ -36,7 +42,7 @@ export function withLatestObservation(
   value: string | number | undefined,
   now: string,
 ): Job {
-  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(job, now)]
   const last = sets.length - 1
   return {
     ...job,
@@ -50,6 +56,6 @@ const nextLabel = (job: Job) => (job.decision?.fault ? 'after repair' : `set ${j
 /** Starts a new, empty set in the same mode. */
 export function addSet(job: Job, now: string): Job {
   const mode = job.readingSets.at(-1)?.mode ?? 'cooling'
-  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(now)]
+  const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(job, now)]
   return { ...job, readingSets: [...sets, { at: now, label: nextLabel(job), mode, readings: {} }] }
 }

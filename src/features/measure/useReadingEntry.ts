@@ -66,8 +66,21 @@ export function useReadingEntry(
     flush()
     setDraft(undefined)
   }
+  /** Forgets what is typed, without saving it. */
+  const discard = () => {
+    latest.current = { ...latest.current, draft: undefined }
+    setDraft(undefined)
+  }
   const type = (text: string) => setDraft((now) => now && { ...now, text, touched: true })
   const chooseUnit = (unit: Unit) => setDraft((now) => now && { ...now, unit, touched: true })
   const entry = draft && judgeEntry(draft.text, draft.key, draft.unit)
-  return { draft, message: entry?.state === 'bad' ? entry.message : undefined, open, close, type, chooseUnit }
+  return {
+    draft,
+    message: entry?.state === 'bad' ? entry.message : undefined,
+    open,
+    close,
+    discard,
+    type,
+    chooseUnit,
+  }
 }

@@ -1,0 +1,275 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ToggleButton from '@mui/material/ToggleButton'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { ELECTRICAL_CAUTIONS } from '@/core/electrical/cautions'
+import { OPEN_OHMS } from '@/core/electrical/finding'
+import { COMPRESSOR_PATH, CONTROL_PATH, nextPoint, type PathResult } from '@/core/electrical/supplyPath'
+import { canObserve } from '@/core/job/observable'
+import type { ObservationKey } from '@/core/readings/observations'
+import type { ReadingSet } from '@/core/readings/schema'
+import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { offeredUnits } from '@/ui/pad/entry'
+import { NumericPad } from '@/ui/pad/NumericPad'
+import type { StageProps } from '../../job/stageProps'
+import { Observed } from '../../measure/Observed'
+import { withObservation, withReading, withSet } from '../../measure/sets'
+import { useAskedTap } from '../../measure/useAskedTap'
+import { useReadingEntry } from '../../measure/useReadingEntry'
+import { BenchDrawing } from './BenchDrawing'
+import { Findings } from './Findings'
+import { PointButton } from './PointButton'
+import { cautionOf, partsOf, readingBetween } from './probes'
+import { UnmarkedTerminals } from './UnmarkedTerminals'
+import { withPoint } from './withPoint'
+
+const SEEN: readonly ObservationKey[] = [
+  'callForOperation',
+  'compressorState',
+  'compressorShell',
+  'breaker',
+  'contactorPoints',
+  'lowPressureSwitch',
+  'leadState',
+  'startGear',
+  'hardStart',
+  'phaseSequence',
+  'magnetPull',
+  'jumpAtUnit',
+  'jumpAtThermostat',
+]
+/** Words that belong to one reading and are asked beside it. */
+const BESIDE: { readonly [K in ReadingKey]?: readonly ObservationKey[] } = {
+  ohmsToGround: ['groundMeasuredAt', 'groundInstrument'],
+  solenoidVolts: ['jumpAtUnit', 'jumpAtThermostat'],
+  inrushAmps: ['compressorState', 'hardStart'],
+}
+const WINDING = /^ohms(T|C|R)/
+
+function whereItIs({ between, next, done }: PathResult): string {
+  if (between && done) {
+    return `Found: live at ${between.live?.label.toLowerCase() ?? 'the source'}, dead at ${between.dead.label.toLowerCase()}. The fault lies between the two.`
+  }
+  if (done) return 'Live at the load: everything before it is proven.'
+  return next ? `Test next: ${next.label.toLowerCase()}.` : ''
+}
+
+function useBench({ set, setIndex, change, display }: StageProps) {
+  const now = () => new Date().toISOString()
+  const edit = (recipe: (each: ReadingSet, at: string) => ReadingSet) => {
+    const at = now()
+    change((job) => withSet(job, setIndex, at, (each) => recipe(each, at)))
+  }
+  const entry = useReadingEntry(set.readings, display, (key, reading) =>
+    edit((each, at) => withReading(each, key, reading && { ...reading, at, source: 'typed' as const })),
+  )
+  const store = (key: ReadingKey, value: number) =>
+    edit((each, at) => withReading(each, key, { value, unit: 'ohm', at, source: 'typed' as const }))
+  const observe = (key: Parameters<typeof withObservation>[1], value: string | number | undefined) =>
+    edit((each) => withObservation(each, key, value))
+  const point = (id: string) => edit((each) => withPoint(each, id))
+  return { entry, store, observe, point }
+}
+
+type Bench = ReturnType<typeof useBench>
+
+const NOTHING_BETWEEN =
+  'Nothing is read between these two: tap two lines, two motor terminals, or a terminal and the shell.'
+
+/** The caution first, then the pad, then what belongs to this reading. */
+function Entry({ props: { job, set }, bench }: { props: StageProps; bench: Bench }) {
+  const { entry, store, observe } = bench
+  const { draft } = entry
+  if (!draft) return null
+  const { key } = draft
+  const { kind, label } = readingRow(key)
+  const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
+  const part = partsOf(job.unit).find(({ keys }) => keys.includes(key))
+  const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? (['compressorShell'] as const) : [])]
+  return (
+    <Box component="section" aria-label={`Enter: ${label}`}>
+      <Typography role="note" sx={{ color: 'error.main', px: 1.25 }}>
+        ⬣ {ELECTRICAL_CAUTIONS[caution]}
+        {key === 'ohmsToGround' && ` ${ELECTRICAL_CAUTIONS.insulation}`}
+      </Typography>
+      {part && part.keys.length > 1 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, px: 1.25, pt: 1 }}>
+          {part.keys.map((each) => (
+            <ToggleButton
+              key={each}
+              value={each}
+              selected={each === key}
+              onChange={() => entry.open(each)}
+              sx={{ px: 1.25 }}
+            >
+              {readingRow(each).short}
+            </ToggleButton>
+          ))}
+        </Box>
+      )}
+      <NumericPad
+        label={label}
+        text={draft.text}
+        unit={draft.unit}
+        units={offeredUnits(key)}
+        message={entry.message}
+        onText={entry.type}
+        onUnit={entry.chooseUnit}
+        onNext={entry.close}
+      />
+      {kind === 'resistance' && (
+        <Box sx={{ px: 1.25, pb: 1 }}>
+          <Button
+            variant="outlined"
+            fullWidth
+            onClick={() => {
+              entry.discard()
+              store(key, OPEN_OHMS)
+            }}
+          >
+            Open: the meter shows no path
+          </Button>
+        </Box>
+      )}
+      {beside.length > 0 && (
+        <Box sx={{ px: 1.25 }}>
+          <Observed keys={beside} observations={set.observations ?? {}} onChange={observe} />
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+/** Two probes make a reading; what is not read between two points is said. */
+function useProbes(open: (key: ReadingKey) => void) {
+  const [probe, setProbe] = useState<string>()
+  const [note, setNote] = useState('')
+  const put = (id: string) => {
+    if (probe === undefined || probe === id) {
+      setProbe(probe === id ? undefined : id)
+      setNote(probe === id ? '' : 'One probe is on: tap the second point.')
+      return
+    }
+    const key = readingBetween(probe, id)
+    setProbe(undefined)
+    setNote(key ? '' : NOTHING_BETWEEN)
+    if (key) open(key)
+  }
+  const take = (key: ReadingKey) => {
+    setProbe(undefined)
+    setNote('')
+    open(key)
+  }
+  return { probe, note, put, take }
+}
+
+/** The drawing, and the control circuit below it. */
+function Drawings({ props: { job, set }, bench }: { props: StageProps; bench: Bench }) {
+  const { entry } = bench
+  const probes = useProbes(entry.open)
+  const tested = set.points ?? {}
+  const control = nextPoint(CONTROL_PATH, tested)
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Typography role="note" sx={{ color: 'error.main', fontSize: '0.92rem', mb: 0.5 }}>
+        ⬣ {ELECTRICAL_CAUTIONS.live}
+      </Typography>
+      <BenchDrawing
+        unit={job.unit}
+        readings={set.readings}
+        tested={tested}
+        probe={probes.probe}
+        openKey={entry.draft?.key}
+        onProbe={probes.put}
+        onKey={probes.take}
+        onPoint={bench.point}
+      />
+      <Typography role="status" sx={{ minHeight: 24, color: 'text.secondary' }}>
+        {probes.note || whereItIs(nextPoint(COMPRESSOR_PATH, tested))}
+      </Typography>
+      <Typography variant="h3" sx={{ mt: 1, mb: 0.5 }}>
+        Control circuit, from the coil backwards
+      </Typography>
+      <Box sx={{ display: 'grid', gap: 0.5 }}>
+        {CONTROL_PATH.map((point) => (
+          <PointButton
+            key={point.id}
+            point={point}
+            state={tested[point.id]}
+            proven={control.proven.includes(point.id)}
+            isNext={control.next?.id === point.id}
+            onClick={() => bench.point(point.id)}
+          />
+        ))}
+      </Box>
+      <Typography sx={{ color: 'text.secondary' }}>{whereItIs(control)}</Typography>
+    </Box>
+  )
+}
+
+/** Naming unmarked terminals, folded away until it is asked for. */
+function Unmarked({ hot, store }: { hot: boolean; store: Bench['store'] }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Box>
+      <Button variant="outlined" color="inherit" onClick={() => setOpen((now) => !now)} aria-expanded={open}>
+        {open ? 'Terminals are marked' : 'Terminals are not marked'}
+      </Button>
+      {open && (
+        <UnmarkedTerminals
+          hot={hot}
+          onNamed={({ commonRun, commonStart, runStart }) => {
+            store('ohmsCR', commonRun)
+            store('ohmsCS', commonStart)
+            store('ohmsRS', runStart)
+            setOpen(false)
+          }}
+        />
+      )}
+    </Box>
+  )
+}
+
+/** The electrical bench: a drawing to tap, what was entered, and what each test says. */
+export function ElectricalBench(props: StageProps) {
+  const { job, set, diagnosis } = props
+  const bench = useBench(props)
+  useAskedTap(props, bench.entry.open)
+  return (
+    <Box
+      sx={{
+        px: 2,
+        pb: 2,
+        display: 'grid',
+        gap: 3,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '360px minmax(0, 1fr)' },
+      }}
+    >
+      <Drawings props={props} bench={bench} />
+      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+        <Entry props={props} bench={bench} />
+        {job.unit.power?.phase !== 3 && (
+          <Unmarked hot={set.observations?.compressorShell === 'hot'} store={bench.store} />
+        )}
+        <section aria-labelledby="findings-title">
+          <Typography id="findings-title" variant="h2">
+            What it says
+          </Typography>
+          <Findings tests={diagnosis.tests} />
+        </section>
+        <section aria-labelledby="tried-title">
+          <Typography id="tried-title" variant="h2">
+            Seen and tried
+          </Typography>
+          <Observed
+            keys={SEEN.filter((key) => canObserve(job.unit, key))}
+            observations={set.observations ?? {}}
+            onChange={bench.observe}
+          />
+        </section>
+      </Box>
+    </Box>
+  )
+}
