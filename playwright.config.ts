@@ -9,6 +9,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   retries: 0,
+  // Two browsers and a server share two cores in the pipeline: a first page may take some seconds.
+  expect: { timeout: 10_000 },
   timeout: 60_000,
   reporter: process.env.E2E_REPORT
     ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]]

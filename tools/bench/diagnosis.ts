@@ -17,6 +17,7 @@ import {
 } from '@/core/diagnose/faults'
 import { EVIDENT_OBSERVATIONS } from '@/core/diagnose/words'
 import { attempt } from '@/core/errors/orzoError'
+import { isUsual } from '@/core/job/observable'
 import { electricalTapsOf, tapsOf } from '@/core/job/taps'
 import type { UnitPlate } from '@/core/job/unit'
 import { type RandomSource, seededRandom } from '@/core/numeric/random'
@@ -175,7 +176,11 @@ function draw(seed: number): Case | undefined {
   )
   const readings = readSteady(steady.value, keys, random, show?.values)
   const seen = EVIDENT_OBSERVATIONS.filter(
-    (key) => IN_PASSING.has(key) && (runs || !NOT_WHEN_DEAD.includes(key)) && random() < OBSERVED_SHARE,
+    (key) =>
+      isUsual(unit, key) &&
+      IN_PASSING.has(key) &&
+      (runs || !NOT_WHEN_DEAD.includes(key)) &&
+      random() < OBSERVED_SHARE,
   )
   // The complaint, and what nobody mistakes: whether the compressor runs.
   const always: ObservationKey[] = ['comesAndGoes', 'compressorState', 'callForOperation']

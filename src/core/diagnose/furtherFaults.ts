@@ -67,9 +67,9 @@ export const FURTHER_FAULTS = {
     label: 'Liquid solenoid leaks through',
     showsAs: 'healthy',
     part: 'liquid-line',
-    prior: 1.5,
+    prior: 2.5,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
-    observations: { pumpDownTest: { 'cannot-pull-down': 12, 'pulls-down': 0.1 } },
+    observations: { pumpDownTest: { 'cannot-pull-down': 40, 'pulls-down': 0.02 } },
     tell: 'will not pump down, while the compressor holds against a shut hand valve',
   },
   'equalizer-broken-or-blocked': {

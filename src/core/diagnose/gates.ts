@@ -89,7 +89,7 @@ const windingsOpen = ({ tests }: GateRecord) => /open/.test(tests.windings?.word
 
 const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: readonly GateItem[] }>> = {
   'expansion-valve': {
-    part: 'expansion valve',
+    part: 'expansion-valve',
     items: [
       chargeAdequate,
       dryerRuledOut,
@@ -117,7 +117,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
     ],
   },
   'liquid-dryer': {
-    part: 'liquid dryer',
+    part: 'liquid-dryer',
     items: [
       {
         id: 'dryer-drop',
@@ -126,7 +126,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
     ],
   },
-  'fixed-orifice': { part: 'fixed orifice', items: [chargeAdequate, dryerRuledOut, airflowRuledOut] },
+  'fixed-orifice': { part: 'fixed-orifice', items: [chargeAdequate, dryerRuledOut, airflowRuledOut] },
   capillary: { part: 'capillary', items: [chargeAdequate, dryerRuledOut] },
   'compressor-electrical': {
     part: 'compressor',
@@ -239,7 +239,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
     ],
   },
   'reversing-valve': {
-    part: 'reversing valve',
+    part: 'reversing-valve',
     items: [
       {
         id: 'four-ports',
@@ -267,7 +267,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
     ],
   },
   'reversing-valve-coil': {
-    part: 'reversing valve coil',
+    part: 'reversing-valve-coil',
     items: [
       {
         id: 'coil-volts',

@@ -1,4 +1,4 @@
-import { canObserve } from '../job/observable'
+import { canObserve, isUsual } from '../job/observable'
 import type { UnitPlate } from '../job/unit'
 import type { Snapshot } from '../readings/snapshot'
 import { type ReadingKey, readingRow } from '../readings/vocabulary'
@@ -115,7 +115,7 @@ function possible(id: CheckId, { unit, targets, snapshot }: Assessment, taken: R
   if (state === 'running' && !runs(snapshot)) return false
   if (feature) return !taken.has(feature) && targets[feature] !== undefined
   if (test) return !taken.has(test) && testFits(test, unit)
-  return observation !== undefined && !taken.has(observation) && canObserve(unit, observation)
+  return observation !== undefined && !taken.has(observation) && isUsual(unit, observation)
 }
 
 /** A test needs what the plate must name for it, or it could not be judged. */

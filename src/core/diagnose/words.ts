@@ -33,7 +33,7 @@ const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, number>>
   solenoidPull: { pulls: 0.93 },
   reliefPlug: { sound: 0.98 },
   orificeSize: { 'right-seated': 0.95 },
-  pumpDownTest: { 'pulls-down': 0.85 },
+  pumpDownTest: { 'pulls-down': 0.92 },
   phaseSequence: { correct: 0.98 },
   comesAndGoes: { no: 0.88 },
   callForOperation: { yes: 0.95 },

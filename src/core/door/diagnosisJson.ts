@@ -59,8 +59,10 @@ export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
       met,
       missing: missing.map(({ label }) => label),
     })),
-    tests: Object.fromEntries(
-      Object.entries(diagnosis.tests).map(([key, { word, finding }]) => [key, { word, ...finding }]),
-    ),
+    ...(Object.keys(diagnosis.tests).length > 0 ? { tests: shownTests(diagnosis) } : {}),
   }
 }
+
+/** What the electrical tests say, by test: the word of the ranking and the finding. */
+const shownTests = ({ tests }: Diagnosis): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(tests).map(([key, { word, finding }]) => [key, { word, ...finding }]))

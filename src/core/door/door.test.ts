@@ -31,7 +31,7 @@ describe('shapes of design/architecture.md', () => {
   const json = diagnosisJson(diagnose(JOB.unit, JOB.readingSets[0]!)) as Record<string, Shape[]>
   test('diagnose', () => {
     expect(keys(json)).toEqual(['derived', 'flags', 'gates', 'nextChecks', 'suspects'])
-    expect(keys(json.suspects![0])).toEqual(['evidence', 'fault', 'probability', 'severity'])
+    expect(keys(json.suspects![0])).toEqual(['evidence', 'family', 'fault', 'probability', 'severity'])
     expect(keys((json.suspects![0]!.evidence as Shape[])[0])).toEqual([
       'direction',
       'key',
@@ -39,7 +39,7 @@ describe('shapes of design/architecture.md', () => {
       'weight',
     ])
     expect(keys(json.nextChecks![0])).toEqual(expect.arrayContaining(['check', 'minutes', 'gain', 'splits']))
-    expect(keys(json.gates![0])).toEqual(['met', 'missing', 'part'])
+    expect(keys(json.gates![0])).toEqual(['gate', 'met', 'missing', 'part'])
   })
   test('derived values carry unit and error', () => {
     const derived = json.derived as unknown as Record<string, { value: number; error: number; unit: string }>

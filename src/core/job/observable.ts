@@ -29,9 +29,6 @@ const NEEDS: { readonly [K in ObservationKey]?: Has } = {
   orificeSize: (unit) => unit.metering === 'fixed-orifice',
   solenoidPull: isWalkIn,
   reliefPlug: (unit) => unit.receiver === true,
-  // [practice] comfort units seldom have a glass; where one has, it can still be written down on Measure.
-  sightGlass: isBox,
-  moistureIndicator: isBox,
   waterStrainer: touchesWater,
   phaseSequence: (unit) => unit.power?.phase === 3,
   hardStart: (unit) => unit.power?.phase !== 3,
@@ -39,5 +36,12 @@ const NEEDS: { readonly [K in ObservationKey]?: Has } = {
   condenserCoil: (unit) => !touchesWater(unit),
 }
 
-/** Whether a unit usually offers this observation, so that it is worth asking for. */
+/** [practice] comfort units seldom have a glass: it is not asked for, but can be written down. */
+const SELDOM: { readonly [K in ObservationKey]?: Has } = { sightGlass: isBox, moistureIndicator: isBox }
+
+/** Whether a unit can show this at all. */
 export const canObserve = (unit: UnitPlate, key: ObservationKey): boolean => NEEDS[key]?.(unit) ?? true
+
+/** Whether a unit usually offers this observation, so that it is worth asking for. */
+export const isUsual = (unit: UnitPlate, key: ObservationKey): boolean =>
+  canObserve(unit, key) && (SELDOM[key]?.(unit) ?? true)

@@ -5,7 +5,7 @@ import { takeSnapshot } from '../readings/snapshot'
 import { localAtmosphere } from '../units/atmosphere'
 import { differenceFromKelvin, fromKelvin } from '../units/convert'
 import { findTargets } from './findTargets'
-import { coverage } from './profiles'
+import { condenserMedium, coverage, evaporatorMedium } from './profiles'
 import type { TargetKey } from './target'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
@@ -140,11 +140,12 @@ describe('other circuits', () => {
     expect(degrees(freezer, {}, 'evaporatorSuperheat')).toBeCloseTo(6, 6)
     expect(targetsOf(freezer, {}).temperatureSplit).toBeUndefined()
   })
-  test('head-pressure control holds condensing up: no target from outdoor air', () => {
-    expect(
-      targetsOf(plate({ kind: 'walk-in-cooler', headPressureControl: true }), { outdoorAirTemp: f(30) })
-        .condensingMean,
-    ).toBeUndefined()
+  test.each([
+    [30, 94],
+    [90, 115],
+  ])('head-pressure control at %i F outdoor holds condensing at %i F', (outdoor, condensing) => {
+    const unit = plate({ kind: 'walk-in-cooler', headPressureControl: true })
+    expect(at(unit, { outdoorAirTemp: f(outdoor) }, 'condensingMean')).toBeCloseTo(condensing, 6)
   })
   test('amps only where the plate gives rated load amps', () => {
     expect(targetsOf(plate(), {}).ampsShare).toBeUndefined()
@@ -152,11 +153,66 @@ describe('other circuits', () => {
   })
 })
 
+describe('heating, handbook 03', () => {
+  const heating = (unit: UnitPlate, readings: Readings) => {
+    const at = takeSnapshot({ mode: 'heating', readings }, unit.refrigerant, 101_325)
+    return findTargets(unit, at, derive(at))
+  }
+  const below = (unit: UnitPlate, readings: Readings, key: TargetKey, from: number) =>
+    from - fromKelvin(heating(unit, readings)[key]!.value, 'F')
+  const PUMP = plate({ kind: 'split-heat-pump' })
+  test('outdoor coil 15-20 F below mild outdoor air, less in cold [practice, physics]', () => {
+    const mild = below(PUMP, { outdoorAirTemp: f(47) }, 'evaporatingMean', 47)
+    expect(mild).toBeGreaterThan(15)
+    expect(mild).toBeLessThan(20)
+    expect(below(PUMP, { outdoorAirTemp: f(17) }, 'evaporatingMean', 17)).toBeLessThan(0.8 * mild)
+  })
+  test('condensing 25-40 F above return air, rise 20-35 F [practice]', () => {
+    const readings = { outdoorAirTemp: f(47), returnAirTemp: f(70) }
+    const over = -below(PUMP, readings, 'condensingMean', 70)
+    expect(over).toBeGreaterThan(25)
+    expect(over).toBeLessThan(40)
+    const rise = differenceFromKelvin(heating(PUMP, readings).temperatureRise!.value, 'F')
+    expect(rise).toBeGreaterThan(20)
+    expect(rise).toBeLessThan(35)
+    expect(heating(PUMP, readings).temperatureSplit).toBeUndefined()
+  })
+  test('pool heater: condensing 8-20 F above leaving water, rise 3-6 F [memory]', () => {
+    const pool = plate({ kind: 'pool-heat-pump' })
+    const readings = { outdoorAirTemp: f(75), waterOutTemp: f(84) }
+    const over = -below(pool, readings, 'condensingMean', 84)
+    expect(over).toBeGreaterThan(8)
+    expect(over).toBeLessThan(20)
+    const rise = differenceFromKelvin(heating(pool, readings).waterRise!.value, 'F')
+    expect(rise).toBeGreaterThan(3)
+    expect(rise).toBeLessThan(6)
+  })
+  test('water source: water drop 4-8 F, evaporating 10-20 F below leaving water [memory]', () => {
+    const unit = plate({ kind: 'water-source-heat-pump' })
+    const readings = { waterOutTemp: f(58) }
+    expect(differenceFromKelvin(heating(unit, readings).waterRise!.value, 'F')).toBeCloseTo(-7, 6)
+    expect(below(unit, readings, 'evaporatingMean', 58)).toBeCloseTo(13, 6)
+  })
+  test('what was not measured widens the band instead of being guessed', () => {
+    const known = heating(PUMP, { outdoorAirTemp: f(47) }).evaporatingMean!
+    expect(heating(PUMP, {}).evaporatingMean!.tolerance).toBeGreaterThan(2 * known.tolerance)
+  })
+  test.each([
+    ['split-heat-pump', 'cooling', 'air', 'air'],
+    ['water-source-heat-pump', 'cooling', 'water', 'air'],
+    ['water-source-heat-pump', 'heating', 'air', 'water'],
+    ['pool-heat-pump', 'heating', 'water', 'air'],
+  ] as const)('%s in %s: condenser in %s, evaporator in %s', (kind, mode, condenser, evaporator) => {
+    expect(condenserMedium(plate({ kind }), mode)).toBe(condenser)
+    expect(evaporatorMedium(plate({ kind }), mode)).toBe(evaporator)
+  })
+})
+
 describe('what is not covered is said', () => {
   test.each([
-    ['heating', plate({ kind: 'split-heat-pump' }), 'heating', /heating/],
+    ['heating with a unit that only cools', plate(), 'heating', /does not heat/],
     ['off', plate(), 'off', /off/],
-    ['pool heater', plate({ kind: 'pool-heat-pump' }), 'cooling', /pool-heat-pump/],
+    ['pool heater', plate({ kind: 'pool-heat-pump' }), 'cooling', /set the mode to heating/],
     ['other', plate({ kind: 'other' }), 'cooling', /other/],
   ] as const)('%s', (_name, unit, mode, reason) => {
     const result = coverage(unit, mode)

@@ -8,7 +8,7 @@ export function decidedText(job: Job): string | undefined {
   const standing = standingOf(job)
   if (!standing) return undefined
   const label = suspectLabel(standing.fault)
-  const part = standing.gate?.part ?? ''
+  const part = (standing.gate?.part ?? '').replace(/-/g, ' ')
   switch (standing.state) {
     case 'no-gate':
       return label
