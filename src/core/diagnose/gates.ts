@@ -1,6 +1,7 @@
 import { ELECTRICAL_CAUTIONS } from '../electrical/cautions'
 import { hasReversingValve } from '../job/reversing'
 import type { UnitPlate } from '../job/unit'
+import type { ObservationKey } from '../readings/observations'
 import type { Target } from '../targets/target'
 import type { Assessment } from './assess'
 import { type FaultId, faultRow, type SuspectId } from './faults'
@@ -16,6 +17,8 @@ type GateItem = {
   readonly applies?: (unit: UnitPlate) => boolean
   /** shown before the step */
   readonly caution?: string
+  /** the word that is asked for, where it is one: it can be answered at the gate */
+  readonly observation?: ObservationKey
 }
 
 export type GateId =
@@ -30,7 +33,7 @@ export type GateId =
   | 'reversing-valve-coil'
 
 /** One line of a gate as it stands. */
-export type GateLine = { readonly id: string; readonly label: string; readonly caution?: string }
+export type GateLine = Pick<GateItem, 'id' | 'label' | 'caution' | 'observation'>
 
 export type Gate = {
   readonly gate: GateId
@@ -96,6 +99,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       airflowRuledOut,
       {
         id: 'bulb',
+        observation: 'bulbState',
         label: 'Bulb located, tight and insulated',
         onRecord: ({ snapshot: { observations } }) =>
           observations.bulbState !== undefined &&
@@ -105,12 +109,14 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'bulb-response',
+        observation: 'bulbWarmResponse',
         label: 'Response to warming the bulb seen',
         onRecord: ({ snapshot }) => snapshot.observations.bulbWarmResponse !== undefined,
         applies: isTxv,
       },
       {
         id: 'screen',
+        observation: 'inletScreen',
         label: 'Inlet screen considered: clean, or none fitted',
         onRecord: ({ snapshot }) => snapshot.observations.inletScreen !== undefined,
       },
@@ -145,6 +151,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'own-terminals',
+        observation: 'groundMeasuredAt',
         label: "Ground measured at the compressor's own terminals with the leads off",
         onRecord: ({ snapshot, tests }) =>
           tests.ground !== undefined && snapshot.observations.groundMeasuredAt === 'terminals',
@@ -152,6 +159,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'cooled',
+        observation: 'compressorShell',
         label: 'A winding that read open was cooled (20 minutes to some hours) and measured again',
         onRecord: (record) =>
           !windingsOpen(record) || record.snapshot.observations.compressorShell === 'cold',
@@ -178,6 +186,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'gear',
+        observation: 'startGear',
         label: 'Starting gear proven good',
         onRecord: ({ snapshot }) => snapshot.observations.startGear === 'proven',
         applies: isSingle,
@@ -185,6 +194,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'hard-start',
+        observation: 'hardStart',
         label: 'One hard-start attempt made, without success',
         onRecord: ({ snapshot }) => snapshot.observations.hardStart === 'none',
         applies: isSingle,
@@ -197,12 +207,14 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'sequence',
+        observation: 'phaseSequence',
         label: 'Phase sequence right',
         onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
         applies: isThree,
       },
       {
         id: 'leads',
+        observation: 'leadState',
         label: 'Lead continuity proven dead',
         onRecord: ({ snapshot }) => snapshot.observations.leadState === 'sound',
         caution: DEAD,
@@ -214,6 +226,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
     items: [
       {
         id: 'phase-sequence',
+        observation: 'phaseSequence',
         label: 'Phase sequence right (three-phase)',
         onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
         applies: isThree,
@@ -227,12 +240,14 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'pump-down',
+        observation: 'pumpDownTest',
         label: "Pump-down test within the maker's minimum suction",
         onRecord: ({ snapshot }) => snapshot.observations.pumpDownTest === 'cannot-pull-down',
         caution: 'A scroll must not be pulled deep; never with a suspected low-side leak.',
       },
       {
         id: 'relief',
+        observation: 'reliefNoise',
         label: 'Internal relief closed: no hiss inside',
         onRecord: ({ snapshot }) => snapshot.observations.reliefNoise === 'no',
       },
@@ -259,6 +274,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
       },
       {
         id: 'coil-pull',
+        observation: 'magnetPull',
         label: 'Coil proven: ohms sound, or its magnet pulls',
         onRecord: ({ tests, snapshot }) =>
           tests.valveCoil?.word === 'good' || snapshot.observations.magnetPull === 'pulls',

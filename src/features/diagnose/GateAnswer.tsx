@@ -5,9 +5,11 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useMemo } from 'react'
 import { familyOf } from '@/core/diagnose/families'
+import type { ObservationKey } from '@/core/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../job/stageProps'
 import { Flags } from '../job/Flags'
+import { withObservation, withSet } from '../measure/sets'
 import { Gates } from './Gates'
 import { gatesFor } from './gatesFor'
 
@@ -76,7 +78,11 @@ function ProveAgain({ job, setIndex }: Pick<StageProps, 'job' | 'setIndex'>) {
 }
 
 /** What must be proven before the suspect that is looked at is condemned, and the decision. */
-export function GateAnswer({ diagnosis, job, change, setIndex, suspect }: StageProps) {
+export function GateAnswer({ diagnosis, job, change, set, setIndex, suspect }: StageProps) {
+  const answer = (key: ObservationKey, word: string | undefined) =>
+    change((current) =>
+      withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, key, word)),
+    )
   const gates = useMemo(() => gatesFor(job, setIndex, suspect), [job, setIndex, suspect])
   const open = gates.every((gate) => gate.met)
   const twins = diagnosis.suspects.filter(
@@ -91,7 +97,7 @@ export function GateAnswer({ diagnosis, job, change, setIndex, suspect }: StageP
         </Typography>
         <Typography sx={{ mb: 1 }}>{suspect.label}</Typography>
         {gates.length > 0 ? (
-          <Gates gates={gates} />
+          <Gates gates={gates} observations={set.observations ?? {}} answer={answer} />
         ) : (
           <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its tell.</p>
         )}

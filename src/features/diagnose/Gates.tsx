@@ -1,11 +1,42 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Gate } from '@/core/diagnose/gates'
+import type { Gate, GateLine } from '@/core/diagnose/gates'
+import { type ObservationKey, observationRow } from '@/core/readings/observations'
+import type { Observations } from '@/core/readings/schema'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 
 const name = (part: string) => part.replace(/-/g, ' ')
 
+type Answering = {
+  observations: Observations
+  answer: (key: ObservationKey, word: string | undefined) => void
+}
+
+/** What is still to be shown: its caution before it, and the words to tap where words answer it. */
+function MissingLine({ line, observations, answer }: { line: GateLine } & Answering) {
+  const { label, caution, observation } = line
+  return (
+    <li>
+      {caution && (
+        <Typography component="div" role="note" sx={{ color: 'error.main', fontSize: '0.92rem' }}>
+          ⬣ {caution}
+        </Typography>
+      )}
+      ☐ {label}
+      {observation && (
+        <ChoiceChips
+          label={observationRow(observation).label}
+          values={observationRow(observation).values}
+          value={observations[observation]}
+          onChange={(word) => answer(observation, word)}
+        />
+      )}
+    </li>
+  )
+}
+
 /** What must be on record before a part is condemned. */
-export function Gates({ gates }: { gates: readonly Gate[] }) {
+export function Gates({ gates, ...answering }: { gates: readonly Gate[] } & Answering) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       {gates.map((gate) => (
@@ -14,15 +45,8 @@ export function Gates({ gates }: { gates: readonly Gate[] }) {
             {gate.met ? '● open' : '⬣ closed'}: {name(gate.part)}
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 0, listStyle: 'none' }}>
-            {gate.missing.map(({ id, label, caution }) => (
-              <li key={id}>
-                {caution && (
-                  <Typography component="div" sx={{ color: 'error.main', fontSize: '0.92rem' }}>
-                    ⬣ {caution}
-                  </Typography>
-                )}
-                ☐ {label}
-              </li>
+            {gate.missing.map((line) => (
+              <MissingLine key={line.id} line={line} {...answering} />
             ))}
             {gate.onRecord.map(({ id, label }) => (
               <Box component="li" key={id} sx={{ color: 'text.secondary' }}>

@@ -16,7 +16,7 @@ import { NumericPad } from '@/ui/pad/NumericPad'
 import { TapList } from '@/ui/pad/TapList'
 import { theme } from '@/ui/theme'
 import type { StageProps } from '../job/stageProps'
-import { Observed, SEEN_KEYS } from './Observed'
+import { Observed, seenKeysOf } from './Observed'
 import { SetTabs } from './SetTabs'
 import { withObservation, withReading, withSet } from './sets'
 import { useAskedTap } from './useAskedTap'
@@ -86,6 +86,7 @@ type ListProps = StageProps & { entry: ReturnType<typeof useEntry>; taps: Return
 
 /** Readings on one tab, what is seen on the other. */
 function TapsPanel({
+  job,
   set,
   setIndex,
   change,
@@ -118,11 +119,11 @@ function TapsPanel({
         ) : (
           <Box sx={{ px: 1.5 }}>
             <Observed
-              keys={SEEN_KEYS}
+              keys={seenKeysOf(job.unit)}
               observations={set.observations ?? {}}
               onChange={(key, value) =>
-                change((job) =>
-                  withSet(job, setIndex, new Date().toISOString(), (each) =>
+                change((current) =>
+                  withSet(current, setIndex, new Date().toISOString(), (each) =>
                     withObservation(each, key, value),
                   ),
                 )

@@ -1,28 +1,47 @@
 'use client'
 import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
+import { canObserve } from '@/core/job/observable'
+import type { UnitPlate } from '@/core/job/unit'
 import type { Observations } from '@/core/readings/schema'
 import { type ObservationKey, observationRow } from '@/core/readings/observations'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 
-/** What is seen, heard and felt on a running circuit; contamination signs are asked in Plan. */
-export const SEEN_KEYS: readonly ObservationKey[] = [
+/** What is asked on arrival, seen, heard, felt and tried at the circuit; electrical words stand on the bench. */
+const SEEN_KEYS: readonly ObservationKey[] = [
   'frostPattern',
   'compressorState',
+  'comesAndGoes',
   'indoorFan',
   'outdoorFan',
+  'evaporatorCoil',
+  'condenserCoil',
+  'waterStrainer',
   'sightGlass',
   'moistureIndicator',
   'oilStain',
+  'weighedCharge',
   'bulbState',
   'bulbWarmResponse',
+  'stemResponse',
+  'inletScreen',
+  'equalizerState',
   'warmValveResponse',
+  'orificeSize',
+  'solenoidPull',
+  'reliefPlug',
   'compressorNoise',
   'reliefNoise',
   'reversingValveNoise',
   'pumpDownTest',
   'phaseSequence',
+  'shortCycling',
+  'wiring',
 ]
+
+/** Of these, what this unit can show. */
+export const seenKeysOf = (unit: UnitPlate): ObservationKey[] =>
+  SEEN_KEYS.filter((key) => canObserve(unit, key))
 
 export const INSIDE_KEYS: readonly ObservationKey[] = [
   'acidTest',

@@ -99,7 +99,7 @@ function Between({
   const y = (a.y + b.y) / 2 - (isLine ? 34 : 0)
   // Slanting edges carry their number outside the triangle.
   const slant = Math.sign((a.x - b.x) * (a.y - b.y))
-  const x = (a.x + b.x) / 2 + slant * OUTSIDE * (isLine ? 0 : -1)
+  const x = (a.x + b.x) / 2 + slant * OUTSIDE * (isLine ? 0 : 1)
   return (
     <text
       x={x}

@@ -1,8 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import Drawer from '@mui/material/Drawer'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { ELECTRICAL_CAUTIONS } from '@/core/electrical/cautions'
 import { OPEN_OHMS } from '@/core/electrical/finding'
@@ -13,6 +16,7 @@ import type { ReadingSet } from '@/core/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
+import { theme } from '@/ui/theme'
 import type { StageProps } from '../../job/stageProps'
 import { Observed } from '../../measure/Observed'
 import { withObservation, withReading, withSet } from '../../measure/sets'
@@ -236,6 +240,7 @@ function Unmarked({ hot, store }: { hot: boolean; store: Bench['store'] }) {
 export function ElectricalBench(props: StageProps) {
   const { job, set, diagnosis } = props
   const bench = useBench(props)
+  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
   useAskedTap(props, bench.entry.open)
   return (
     <Box
@@ -249,7 +254,19 @@ export function ElectricalBench(props: StageProps) {
     >
       <Drawings props={props} bench={bench} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-        <Entry props={props} bench={bench} />
+        {isWide ? (
+          <Entry props={props} bench={bench} />
+        ) : (
+          <Drawer anchor="bottom" open={bench.entry.draft !== undefined} onClose={bench.entry.close}>
+            <ButtonBase
+              onClick={bench.entry.close}
+              sx={{ font: 'inherit', minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}
+            >
+              Done ▾
+            </ButtonBase>
+            <Entry props={props} bench={bench} />
+          </Drawer>
+        )}
         {job.unit.power?.phase !== 3 && (
           <Unmarked hot={set.observations?.compressorShell === 'hot'} store={bench.store} />
         )}
