@@ -7,7 +7,7 @@ import { loadBooks } from '@/core/diagnose/cases/caseBook'
 import { UNIT_CLASSES, type UnitClass } from '@/core/diagnose/cases/unitClass'
 import { CHECKS, checkRow, type CheckRow } from '@/core/diagnose/checks'
 import { diagnose, type Suspect } from '@/core/diagnose/diagnose'
-import { familyOf } from '@/core/diagnose/families'
+import { type FamilyId, familyOf } from '@/core/diagnose/families'
 import {
   type CircuitFaultId,
   type ElectricalFaultId,
@@ -255,10 +255,11 @@ function into(list: typeof bins, probability: number, right: boolean): void {
 const isRight = (truth: SuspectId, { fault, also }: Suspect) => fault === truth && also === undefined
 
 /** The leading family: beliefs of the suspects that would be treated alike, put together. */
-function leadingFamily(suspects: readonly Suspect[]): { action: string; probability: number } {
-  const sums = new Map<string, number>()
-  for (const { action, probability } of suspects) sums.set(action, (sums.get(action) ?? 0) + probability)
-  const [action, probability] = [...sums].sort((a, b) => b[1] - a[1])[0] as [string, number]
+function leadingFamily(suspects: readonly Suspect[]): { action: FamilyId; probability: number } {
+  const sums = new Map<FamilyId, number>()
+  for (const { family: action, probability } of suspects)
+    sums.set(action, (sums.get(action) ?? 0) + probability)
+  const [action, probability] = [...sums].sort((a, b) => b[1] - a[1])[0] as [FamilyId, number]
   return { action, probability }
 }
 

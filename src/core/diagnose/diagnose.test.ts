@@ -38,7 +38,7 @@ describe('worked pictures of handbook 03 [practice]', () => {
     const { suspects } = diagnoseJob(example(name))
     const [first] = suspects
     expect(first!.fault).toBe(fault)
-    const family = suspects.filter(({ action }) => action === first!.action)
+    const family = suspects.filter((each) => each.family === first!.family)
     expect(family.reduce((sum, { probability }) => sum + probability, 0)).toBeGreaterThan(least)
   })
   test('the after-repair set with the liquid line at 126 F no longer says healthy', () => {

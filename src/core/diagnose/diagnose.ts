@@ -4,7 +4,7 @@ import { DEFAULT_DISPLAY, type Display } from '../units/show'
 import { assess, type Assessment, itemsOf, type JudgedFeatures, type TestResults } from './assess'
 import { contributions, itemTotals } from './evidence'
 import { faultsIn } from './components'
-import { actionOf, familyOf, type FamilyId } from './families'
+import { familyOf, type FamilyId } from './families'
 import { type CircuitFaultId, type FaultId, faultRow, type SuspectId, suspectLabel } from './faults'
 import { type Gate, gateIdOf, type GateRecord, judgeGate } from './gates'
 import type { Item } from './items'
@@ -25,9 +25,8 @@ export type Suspect = {
   /** a second fault that is there at the same time */
   readonly also?: CircuitFaultId
   readonly label: string
+  /** suspects of one family lead to the same next action */
   readonly family: FamilyId
-  /** what would be done next, for suspects that would be treated alike */
-  readonly action: string
   readonly probability: number
   readonly severity: number
   readonly evidence: readonly Evidence[]
@@ -93,7 +92,6 @@ function suspectOf(row: Ranked, mode: ReadingSet['mode'], evidence: readonly Evi
     ...(also ? { also } : {}),
     label: labelOf(row, mode),
     family: familyOf(suspect),
-    action: actionOf(suspect, also),
     probability: row.probability,
     severity: row.severity,
     evidence,

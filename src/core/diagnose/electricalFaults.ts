@@ -195,9 +195,9 @@ export const ELECTRICAL_FAULT_ROWS = {
   'intermittent-start': {
     label: 'Starts only now and then',
     part: 'start-gear',
-    prior: 1,
+    prior: 2,
     observations: {
-      compressorState: { running: 0.6, 'hums-and-trips': 6, off: 2 },
+      compressorState: { running: 1, 'hums-and-trips': 6, off: 2 },
       comesAndGoes: { yes: 40, no: 0.05 },
       startAttempt: { starts: 1, 'stays-locked': 2 },
       contactorPoints: { pitted: 2 },

@@ -347,8 +347,9 @@ describe('modest with three readings', () => {
     expect(d.suspects[0]!.probability).toBeGreaterThan(0.1)
     expect(d.suspects[0]!.probability).toBeLessThan(0.7)
   })
-  test('and asks for the fourth that splits most: subcooling, or where frost begins', () => {
-    expect(['subcooling', 'frostPattern']).toContain(d.nextChecks[0]!.check)
+  test('and asks for the fourth that splits what is left', () => {
+    // Pressures and superheat already leave valve, dryer or line (handbook 04, look-alikes): subcooling, the drop, first frost.
+    expect(['subcooling', 'dryerDrop', 'frostPattern']).toContain(d.nextChecks[0]!.check)
     const taken = diagnose(SPLIT, {
       mode: 'cooling',
       readings: {

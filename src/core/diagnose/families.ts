@@ -42,9 +42,5 @@ const BY_FAULT = new Map<SuspectId, FamilyId>(
   ),
 )
 
-/** The family of a suspect. */
+/** The family of a suspect: what would be done next. Of two faults at once, the one that shows more is seen to first. */
 export const familyOf = (suspect: SuspectId): FamilyId => BY_FAULT.get(suspect) ?? suspect
-
-/** What would be done next for a hypothesis: two faults at once are two actions. */
-export const actionOf = (suspect: SuspectId, also?: SuspectId): string =>
-  also === undefined ? familyOf(suspect) : `${familyOf(suspect)}+${familyOf(also)}`

@@ -5,7 +5,7 @@ import { type ReadingKey, readingRow } from '../readings/vocabulary'
 import { CHECK_IDS, type CheckId, checkRow, type CheckState } from './checks'
 import type { Assessment } from './assess'
 import { electricalTestRow } from './electricalTests'
-import { actionOf } from './families'
+import { familyOf } from './families'
 import { featureRow } from './features'
 import type { SuspectId } from './faults'
 import type { Item } from './items'
@@ -216,7 +216,7 @@ export function askChecks(assessment: Assessment, ranked: readonly Ranked[], ite
   const total = alive.reduce((sum, row) => sum + row.probability, 0)
   const weights = alive.map((row) => row.probability / total)
   const predictors = alive.map(predictorOf)
-  const actions = indexed(alive.map(({ hypothesis: { suspect, also } }) => actionOf(suspect, also)))
+  const actions = indexed(alive.map(({ hypothesis }) => familyOf(hypothesis.suspect)))
   const exact = alive.map((_row, i) => i)
   const taken = new Set<string>(items.filter((item) => !('implied' in item)).map((item) => item.key))
   const checks = CHECK_IDS.filter((id) => possible(id, assessment, taken))

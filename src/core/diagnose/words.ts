@@ -35,7 +35,7 @@ const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, number>>
   orificeSize: { 'right-seated': 0.95 },
   pumpDownTest: { 'pulls-down': 0.92 },
   phaseSequence: { correct: 0.98 },
-  comesAndGoes: { no: 0.88 },
+  comesAndGoes: { no: 0.94 },
   callForOperation: { yes: 0.95 },
   compressorState: { running: 0.9 },
   compressorShell: { cold: 0.6 },
