@@ -43,7 +43,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...STANDS,
       ...MOTOR_DEAD,
       compressorState: { off: 10, 'hums-and-trips': 4, running: 0.01 },
-      windings: { 'common-leg-open': 10, 'one-leg-open': 90, 'all-open': 15, good: 0.01 },
+      windings: { 'common-leg-open': 45, 'one-leg-open': 90, 'all-open': 15, good: 0.01 },
       compressorShell: { cold: 1.5, hot: 0.6 },
     },
     tell: 'still open when cold, measured at its own terminals',

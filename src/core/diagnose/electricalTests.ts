@@ -33,7 +33,10 @@ const ohms = (at: Snapshot, key: ReadingKey): number | undefined => {
   const value = at.values[key]?.value
   return value === undefined ? undefined : value >= OPEN_OHMS_LEAST ? Infinity : value
 }
-const isHot = (at: Snapshot) => at.observations.compressorShell === 'hot'
+const isHot = ({ observations: { compressorShell } }: Snapshot): boolean | undefined =>
+  compressorShell === undefined ? undefined : compressorShell === 'hot'
+/** Marked pins, in the order of the unmarked ones: the pairs AB, BC, CA are C-R, R-S, S-C. */
+const MARKED = { A: 'C', B: 'R', C: 'S' } as const
 const all = <T>(values: readonly (T | undefined)[]): T[] | undefined =>
   values.every((value) => value !== undefined) ? (values as T[]) : undefined
 
@@ -55,7 +58,7 @@ function windings(unit: UnitPlate, at: Snapshot): TestResult | undefined {
   const one = all([ohms(at, 'ohmsCR'), ohms(at, 'ohmsCS'), ohms(at, 'ohmsRS')])
   if (!one || isThreePhase(unit)) return undefined
   const [cr, cs, rs] = one as [number, number, number]
-  const { finding } = nameTerminals({ AB: cr, CA: cs, BC: rs }, isHot(at))
+  const { finding } = nameTerminals({ AB: cr, CA: cs, BC: rs }, isHot(at), MARKED)
   const isCommon = !Number.isFinite(cr) && !Number.isFinite(cs)
   return { word: windingWord(one, finding, isCommon), finding }
 }

@@ -46,7 +46,8 @@ describe('single-phase terminals from three unlabelled readings, handbook 05 [ph
   })
   test.each([
     ['all open, hot', { AB: OPEN, BC: OPEN, CA: OPEN }, true, /Cool/],
-    ['one open cannot be', { AB: OPEN, BC: 1, CA: 2 }, false, /AB again/],
+    ['one open cannot be', { AB: OPEN, BC: 1, CA: 2 }, false, /A-B again/],
+    ['nobody felt the shell', { AB: OPEN, BC: OPEN, CA: 2 }, undefined, /Feel the shell/],
     ['a missing value', { AB: Number.NaN, BC: 1, CA: 2 }, false, /Measure/],
   ] as const)('%s', (_name, ohms, hot, next) => {
     const { finding, terminals } = nameTerminals(ohms, hot)

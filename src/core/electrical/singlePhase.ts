@@ -27,39 +27,58 @@ const without = (pair: Pair): Terminal =>
   (['A', 'B', 'C'] as const).find((each) => !pair.includes(each)) as Terminal
 const isOpen = (ohms: number) => !Number.isFinite(ohms)
 
+/** What stands on the pins; the letters A, B, C where nothing does. */
+export type PinNames = Readonly<Record<Terminal, string>>
+const UNMARKED: PinNames = { A: 'A', B: 'B', C: 'C' }
+const pairName = (pair: Pair, names: PinNames) =>
+  terminalsOf(pair)
+    .map((each) => names[each])
+    .join('-')
+
 /**
  * Names the terminals of a single-phase compressor from three unlabelled readings, and judges its windings.
  * @param ohms of the pairs AB, BC, CA; Infinity for open
- * @param hot whether the shell is hot: the internal overload sits in the common leg
+ * @param hot whether the shell is hot, undefined where nobody felt it: the internal overload sits in the common leg
+ * @param names what stands on the pins, for the sentences
  */
-export function nameTerminals(ohms: PairOhms, hot: boolean): SinglePhaseResult {
+export function nameTerminals(
+  ohms: PairOhms,
+  hot: boolean | undefined,
+  names: PinNames = UNMARKED,
+): SinglePhaseResult {
   if (PAIRS.some((pair) => Number.isNaN(ohms[pair]) || ohms[pair] < 0)) {
     return { finding: unclear('A resistance is missing or below zero.', 'Measure the three pairs again.') }
   }
   const open = PAIRS.filter((pair) => isOpen(ohms[pair]))
-  if (open.length > 0) return withOpens(ohms, open, hot)
+  if (open.length > 0) return withOpens(ohms, open, hot, names)
   return allClosed(ohms)
 }
 
-function withOpens(ohms: PairOhms, open: readonly Pair[], hot: boolean): SinglePhaseResult {
+function withOpens(
+  ohms: PairOhms,
+  open: readonly Pair[],
+  hot: boolean | undefined,
+  names: PinNames,
+): SinglePhaseResult {
   if (open.length === 3) return { finding: allOpen(hot) }
   if (open.length === 1) {
     const [pair] = open as [Pair]
     return {
       finding: unclear(
-        `${pair} reads open while the other two pairs read: through the third terminal it cannot.`,
-        `Clean the pins and measure ${pair} again.`,
+        `${pairName(pair, names)} reads open while the other two pairs read: through the third terminal it cannot.`,
+        `Clean the pins and measure ${pairName(pair, names)} again.`,
       ),
     }
   }
   const closed = PAIRS.find((pair) => !open.includes(pair)) as Pair
-  return { finding: commonLegOpen(closed, ohms[closed], hot) }
+  return { finding: commonLegOpen(closed, ohms[closed], hot, names) }
 }
 
-function allOpen(hot: boolean): Finding {
+function allOpen(hot: boolean | undefined): Finding {
   return {
     verdict: 'suspect',
-    faults: hot ? ['compressor-overload-open', 'compressor-open-winding'] : ['compressor-open-winding'],
+    faults:
+      hot === false ? ['compressor-open-winding'] : ['compressor-overload-open', 'compressor-open-winding'],
     sentence: 'All three pairs read open.',
     next: hot
       ? 'Cool the shell at least 20 minutes, often over an hour, and measure again.'
@@ -68,14 +87,22 @@ function allOpen(hot: boolean): Finding {
 }
 
 /** Two opens share one terminal: its leg is open; hot, that is what an internal overload looks like. */
-function commonLegOpen(closed: Pair, ohms: number, hot: boolean): Finding {
-  const leg = without(closed)
-  const start = `Only ${closed} reads (${ohms} ohm): the leg of ${leg} is open.`
+function commonLegOpen(closed: Pair, ohms: number, hot: boolean | undefined, names: PinNames): Finding {
+  const pair = pairName(closed, names)
+  const start = `Only ${pair} reads (${ohms} ohm): the leg of ${names[without(closed)]} is open.`
+  if (hot === undefined) {
+    return {
+      verdict: 'suspect',
+      faults: ['compressor-overload-open', 'compressor-open-winding'],
+      sentence: `${start} On a hot shell, with ${pair} being run to start, that is the internal overload; cold it is a failed winding.`,
+      next: 'Feel the shell; if it is hot, cool it at least 20 minutes, often over an hour, and measure again.',
+    }
+  }
   if (hot) {
     return {
       verdict: 'suspect',
       faults: ['compressor-overload-open'],
-      sentence: `${start} With a hot shell and ${closed} being run to start, that is the internal overload, not a failed winding.`,
+      sentence: `${start} With a hot shell and ${pair} being run to start, that is the internal overload, not a failed winding.`,
       next: 'Cool the shell at least 20 minutes, often over an hour, and measure again before condemning.',
     }
   }

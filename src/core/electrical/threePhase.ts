@@ -19,9 +19,9 @@ const isOpen = (ohms: number) => !Number.isFinite(ohms)
 /**
  * Judges the windings of a three-phase motor.
  * @param ohms of the three pairs; Infinity for open
- * @param hot whether the shell is hot: its internal overload opens all three pairs
+ * @param hot whether the shell is hot, undefined where nobody felt it: its internal overload opens all three pairs
  */
-export function judgeThreePhase(ohms: LegOhms, hot: boolean): Finding {
+export function judgeThreePhase(ohms: LegOhms, hot: boolean | undefined): Finding {
   const values = LEGS.map(([key]) => ohms[key])
   if (values.some((value) => Number.isNaN(value) || value < 0)) {
     return unclear('A resistance is missing or below zero.', 'Measure the three pairs again.')
@@ -38,10 +38,11 @@ export function judgeThreePhase(ohms: LegOhms, hot: boolean): Finding {
   return judgeBalance(values as [number, number, number])
 }
 
-function allOpen(hot: boolean): Finding {
+function allOpen(hot: boolean | undefined): Finding {
   return {
     verdict: 'suspect',
-    faults: hot ? ['compressor-overload-open', 'compressor-open-winding'] : ['compressor-open-winding'],
+    faults:
+      hot === false ? ['compressor-open-winding'] : ['compressor-overload-open', 'compressor-open-winding'],
     sentence: hot
       ? 'All three pairs read open on a hot shell: the internal overload.'
       : 'All three pairs read open.',

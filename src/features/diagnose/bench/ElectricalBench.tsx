@@ -214,7 +214,7 @@ function Drawings({ props: { job, set }, bench }: { props: StageProps; bench: Be
 }
 
 /** Naming unmarked terminals, folded away until it is asked for. */
-function Unmarked({ hot, store }: { hot: boolean; store: Bench['store'] }) {
+function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: Bench['store'] }) {
   const [open, setOpen] = useState(false)
   return (
     <Box>
@@ -223,7 +223,7 @@ function Unmarked({ hot, store }: { hot: boolean; store: Bench['store'] }) {
       </Button>
       {open && (
         <UnmarkedTerminals
-          hot={hot}
+          hot={shell === undefined ? undefined : shell === 'hot'}
           onNamed={({ commonRun, commonStart, runStart }) => {
             store('ohmsCR', commonRun)
             store('ohmsCS', commonStart)
@@ -249,7 +249,7 @@ export function ElectricalBench(props: StageProps) {
         pb: 2,
         display: 'grid',
         gap: 3,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '360px minmax(0, 1fr)' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '356px minmax(0, 1fr)' },
       }}
     >
       <Drawings props={props} bench={bench} />
@@ -268,7 +268,7 @@ export function ElectricalBench(props: StageProps) {
           </Drawer>
         )}
         {job.unit.power?.phase !== 3 && (
-          <Unmarked hot={set.observations?.compressorShell === 'hot'} store={bench.store} />
+          <Unmarked shell={set.observations?.compressorShell} store={bench.store} />
         )}
         <section aria-labelledby="findings-title">
           <Typography id="findings-title" variant="h2">

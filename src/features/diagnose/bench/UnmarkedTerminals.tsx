@@ -24,7 +24,7 @@ function ohmsOf(text: string): number | undefined {
   return word === '' || !Number.isFinite(value) || value < 0 ? undefined : value
 }
 
-type Props = { hot: boolean; onNamed: (ohms: NonNullable<SinglePhaseResult['ohms']>) => void }
+type Props = { hot: boolean | undefined; onNamed: (ohms: NonNullable<SinglePhaseResult['ohms']>) => void }
 
 /** Three unmarked terminals: three ohm readings name them. */
 export function UnmarkedTerminals({ hot, onNamed }: Props) {

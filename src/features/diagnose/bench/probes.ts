@@ -12,7 +12,7 @@ export type Probe = {
   readonly y: number
 }
 
-export const DRAWING = { width: 360, height: 560 } as const
+export const DRAWING = { width: 356, height: 560 } as const
 
 const LINES_Y = 150
 const MOTOR = { x: 105, y: 405, radius: 88 } as const
