@@ -4,7 +4,7 @@ import { derive, type Derived } from '../readings/derive'
 import { findFlags, type Flag } from '../readings/flags'
 import type { ReadingSet } from '../readings/schema'
 import { type Measured, type Snapshot, takeSnapshot } from '../readings/snapshot'
-import { findTargets } from '../targets/findTargets'
+import { findTargets, loadStillHigh } from '../targets/findTargets'
 import { coverage } from '../targets/profiles'
 import type { Target, Targets } from '../targets/target'
 import {
@@ -14,6 +14,7 @@ import {
   type TestResult,
 } from './electricalTests'
 import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
+import type { BranchWord } from './branchWords'
 import type { Item } from './items'
 import { EVIDENT_OBSERVATIONS } from './words'
 
@@ -54,7 +55,7 @@ function judge(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: T
 /** Supply this much on the wrong side of return shows that the valve stands in the other mode, K. */
 const OTHER_MODE = 2
 
-function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot): Flag[] {
+function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot, targets: Targets): Flag[] {
   const covered = coverage(unit, snapshot.mode)
   const flags: Flag[] = covered.covered ? [] : [{ id: 'not-covered', keys: [], sentence: covered.reason }]
   if (!isRunning(snapshot)) {
@@ -63,6 +64,14 @@ function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot): Flag[] {
       keys: [],
       sentence:
         'The compressor does not run: running readings are left out. Lock out, prove dead, and check supply, contactor and windings first.',
+    })
+  }
+  if (loadStillHigh(targets, snapshot)) {
+    flags.push({
+      id: 'load-still-high',
+      keys: [snapshot.values.boxTemp ? 'boxTemp' : 'returnAirTemp'],
+      sentence:
+        'Load still high: a valve stands wide open and superheat reads high until it is pulled down. The superheat bands are widened; judge again then.',
     })
   }
   const { supplyAirTemp, returnAirTemp } = snapshot.values
@@ -96,7 +105,7 @@ export function assess(unit: UnitPlate, set: ReadingSet): Assessment {
     targets,
     judged: judge(unit, snapshot, derived, targets),
     tests: electricalFindings(unit, snapshot),
-    flags: [...circumstanceFlags(unit, snapshot), ...findFlags(snapshot, derived)],
+    flags: [...circumstanceFlags(unit, snapshot, targets), ...findFlags(snapshot, derived)],
   }
 }
 
@@ -108,8 +117,11 @@ function impliedRunning({ judged, snapshot }: Assessment): Item[] {
     : []
 }
 
-/** The evidence of a set, as items in a fixed order. */
-export function itemsOf(assessment: Assessment): Item[] {
+/**
+ * The evidence of a set, as items in a fixed order.
+ * @param branch how its branch stands among the others of the circuit
+ */
+export function itemsOf(assessment: Assessment, branch?: BranchWord): Item[] {
   const { judged, snapshot, tests } = assessment
   const measured = FEATURE_KEYS.flatMap((key): Item[] => {
     const found = judged[key]
@@ -128,5 +140,6 @@ export function itemsOf(assessment: Assessment): Item[] {
     const result = tests[key]
     return result ? [{ type: 'word', key, word: result.word }] : []
   })
-  return [...measured, ...seen, ...impliedRunning(assessment), ...tested]
+  const among: Item[] = branch ? [{ type: 'word', key: 'branches', word: branch }] : []
+  return [...measured, ...seen, ...impliedRunning(assessment), ...tested, ...among]
 }

@@ -352,3 +352,53 @@ describe('which set speaks for a job', () => {
     expect(faultToRepair({ ...job, readingSets: [] })).toBe('healthy')
   })
 })
+
+describe('what is known beside the set', () => {
+  const starved: Readings = { suctionPressure: psig(95), suctionLineTemp: f(66), evaporatorOutletTemp: f(62) }
+  const fed: Readings = { suctionPressure: psig(95), suctionLineTemp: f(45), evaporatorOutletTemp: f(41) }
+  const branch = (number: number, readings: Readings) => ({
+    mode: 'cooling' as const,
+    branch: number,
+    readings,
+  })
+  const family = (sets: ReturnType<typeof branch>[], wanted: string) =>
+    diagnose(R410A, sets[0]!, undefined, { sets })
+      .suspects.filter((each) => each.family === wanted)
+      .reduce((sum, { probability }) => sum + probability, 0)
+
+  test('one starved branch among good ones is its valve, all of them the line or the charge', () => {
+    const one = [branch(1, starved), branch(2, fed), branch(3, fed)]
+    const all = [branch(1, starved), branch(2, starved)]
+    expect(family(one, 'valve-starves')).toBeGreaterThan(2 * family(all, 'valve-starves'))
+    const restLeads = family(all, 'leak') + family(all, 'liquid-line')
+    expect(restLeads).toBeGreaterThan(2 * (family(one, 'leak') + family(one, 'liquid-line')))
+    const said = diagnose(R410A, one[0]!, undefined, { sets: one })
+      .suspects.flatMap(({ evidence }) => evidence)
+      .find(({ key }) => key === 'branches')
+    expect(said?.sentence).toMatch(/its own valve/)
+  })
+  test('a single branch, or sets without branches, say nothing of it', () => {
+    const alone = diagnose(R410A, branch(1, starved), undefined, { sets: [branch(1, starved)] })
+    expect(alone.suspects).toEqual(diagnose(R410A, { mode: 'cooling', readings: starved }).suspects)
+  })
+  test('history and kind move priors a little, and say so', () => {
+    const plain = run(R22, {}).suspects.find(({ fault }) => fault === 'fixed-orifice-oversized')!
+    const changed = diagnose(R22, { mode: 'cooling', readings: {} }, undefined, {
+      history: { previousCompressor: true },
+    }).suspects
+    const moved = changed.find(({ fault }) => fault === 'fixed-orifice-oversized')!
+    expect(plain.prior).toMatchObject({ factor: 1, because: [] })
+    expect(moved.prior).toMatchObject({ factor: 2, because: ['a compressor changed before'] })
+    expect(moved.probability / plain.probability).toBeGreaterThan(1.5)
+    expect(changed.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 9)
+  })
+  test('a warm box widens the superheat bands and says that the load is still high', () => {
+    const cooler: UnitPlate = { kind: 'walk-in-cooler', refrigerant: 'R-404A', metering: 'txv' }
+    const bands = (box: number) => run(cooler, { boxTemp: f(box), evaporatorOutletTemp: f(30) })
+    const [cold, warm] = [bands(36), bands(55)]
+    expect(warm.targets.superheat!.tolerance).toBeCloseTo(2 * cold.targets.superheat!.tolerance, 6)
+    expect(warm.targets.superheat!.source).toMatch(/load is still high/)
+    expect(warm.flags.map(({ id }) => id)).toContain('load-still-high')
+    expect(cold.flags.map(({ id }) => id)).not.toContain('load-still-high')
+  })
+})

@@ -1,6 +1,9 @@
 import type { UnitPlate } from '../job/unit'
 import type { ReadingSet } from '../readings/schema'
 import { DEFAULT_DISPLAY, type Display } from '../units/show'
+import type { Job } from '../job/job'
+import { branchWord } from './branches'
+import { type History, type PriorFactor, priorFactor } from './priors'
 import { assess, type Assessment, itemsOf, type JudgedFeatures, type TestResults } from './assess'
 import { contributions, itemTotals } from './evidence'
 import { faultsIn } from './components'
@@ -29,6 +32,8 @@ export type Suspect = {
   readonly family: FamilyId
   readonly probability: number
   readonly severity: number
+  /** how often it is found before any reading, and what of kind and history moved that */
+  readonly prior: { readonly share: number } & PriorFactor
   readonly evidence: readonly Evidence[]
   /** what tells it apart, in the trade's words */
   readonly tell?: string
@@ -49,6 +54,15 @@ export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): st
 const LEAST_WEIGHT = 0.05
 /** Gates are shown for the parts of suspects at least this probable. */
 const GATE_PROBABILITY = 0.1
+
+/** What is known beside the set. */
+export type Context = { readonly history?: History; readonly sets?: readonly ReadingSet[] }
+
+/** The context that a job gives. */
+export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readingSets'>): Context => ({
+  history: arrival ?? {},
+  sets: readingSets,
+})
 
 type Told = { readonly judged: JudgedFeatures; readonly tests: TestResults; readonly display: Display }
 
@@ -85,7 +99,11 @@ function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mo
 const tellOf = (faults: readonly FaultId[]) =>
   faults.length === 0 ? {} : { tell: faults.map((fault) => faultRow(fault).tell).join('; and ') }
 
-function suspectOf(row: Ranked, mode: ReadingSet['mode'], evidence: readonly Evidence[]): Suspect {
+function suspectOf(
+  row: Ranked,
+  mode: ReadingSet['mode'],
+  evidence: readonly Evidence[],
+): Omit<Suspect, 'prior'> {
   const { suspect, also } = row.hypothesis
   return {
     fault: suspect,
@@ -111,20 +129,29 @@ function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
  * Ranks what may be wrong with a unit from one reading set.
  * Missing readings do not count; the suspects' probabilities sum to one.
  * @param display units of the sentences; Fahrenheit unless said otherwise
+ * @param context what is known beside the set: history, and the other sets of the job for branches of one circuit
  * @throws OrzoError not-loaded when loadRefrigerants and loadCaseBooks were not awaited before
  */
-export function diagnose(unit: UnitPlate, set: ReadingSet, display: Display = DEFAULT_DISPLAY): Diagnosis {
+export function diagnose(
+  unit: UnitPlate,
+  set: ReadingSet,
+  display: Display = DEFAULT_DISPLAY,
+  { history = {}, sets = [] }: Context = {},
+): Diagnosis {
   const assessment = assess(unit, set)
   const { snapshot, judged, tests } = assessment
-  const items = itemsOf(assessment)
-  const ranked = rank(unit, snapshot.mode, items)
+  const items = itemsOf(assessment, branchWord(unit, assessment, set, sets))
+  const ranked = rank(unit, snapshot.mode, items, history)
   const totals = itemTotals(ranked, items)
   const told: Told = { judged, tests, display }
   const spoken = items.filter((item) => !('implied' in item))
   const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
   return {
     ...assessment,
-    suspects: ranked.map((row) => suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences))),
+    suspects: ranked.map((row) => ({
+      ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences)),
+      prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
+    })),
     ...askChecks(assessment, ranked, items),
     gates: gatesOf(ranked, assessment),
   }

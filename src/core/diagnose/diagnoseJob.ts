@@ -2,7 +2,7 @@ import { OrzoError } from '../errors/orzoError'
 import type { Job } from '../job/job'
 import type { ReadingSet } from '../readings/schema'
 import { type Display, DEFAULT_DISPLAY } from '../units/show'
-import { type Diagnosis, diagnose } from './diagnose'
+import { contextOf, type Diagnosis, diagnose } from './diagnose'
 import { isSuspect, type SuspectId } from './faults'
 
 /** The set that speaks for the circuit now: the latest one with a reading or an observation. */
@@ -20,7 +20,7 @@ export function latestSet(job: Job): ReadingSet | undefined {
 export function diagnoseJob(job: Job, index?: number, display: Display = DEFAULT_DISPLAY): Diagnosis {
   const set = index === undefined ? latestSet(job) : job.readingSets[index]
   if (!set) throw new OrzoError('no-reading-set', 'The job holds no reading set: take readings first.')
-  return diagnose(job.unit, set, display)
+  return diagnose(job.unit, set, display, contextOf(job))
 }
 
 /**
@@ -31,7 +31,7 @@ export function faultToRepair(job: Job): SuspectId {
   const decided = job.decision?.fault
   if (decided !== undefined && isSuspect(decided)) return decided
   for (const set of job.readingSets.toReversed()) {
-    const leader = diagnose(job.unit, set).suspects[0]
+    const leader = diagnose(job.unit, set, DEFAULT_DISPLAY, contextOf(job)).suspects[0]
     if (leader && leader.fault !== 'healthy' && Object.keys(set.readings).length > 0) return leader.fault
   }
   return 'healthy'

@@ -14,7 +14,7 @@ export type Signature = { readonly [K in FeatureKey]?: Cell }
 /** How much likelier an observed word is at full severity than on a circuit without this fault. */
 export type ObservationTable = { readonly [K in WordKey]?: Readonly<Record<string, number>> }
 /** Evidence in words: what was seen, or what an electrical test says of its readings. */
-export type WordKey = ObservationKey | ElectricalTestKey
+export type WordKey = ObservationKey | ElectricalTestKey | 'branches'
 
 /** Parts that a technician condemns; the proof gates are kept by part. */
 export type Part =

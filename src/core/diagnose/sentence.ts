@@ -3,6 +3,7 @@ import type { Measured } from '../readings/snapshot'
 import type { Target } from '../targets/target'
 import { type Display, showDifference, showPressureDrop, showShare, showTemperature } from '../units/show'
 import { type FeatureKey, type FeatureKind, featureRow } from './features'
+import type { BranchWord } from './branchWords'
 import type { TestResults } from './assess'
 import { electricalTestRow, isElectricalTest } from './electricalTests'
 import type { WordItem } from './items'
@@ -45,9 +46,17 @@ export function featureSentence(
   return `${label} ${value(measured.value, display)} is ${by} ${result} the ${aim} target: ${result === 'above' ? high : low}.`
 }
 
+const BRANCH_SENTENCES: Readonly<Record<BranchWord, string>> = {
+  'all-sound': 'No branch of the circuit is starved.',
+  'only-this-starved': 'This branch is starved while another is fed: its own valve or orifice.',
+  'all-starved': 'All branches are starved: the line or the charge, not one valve.',
+  'another-starved': 'This branch is fed while another is starved.',
+}
+
 /** "Frost or sweat begins at: metering device."; an electrical test speaks its own sentence. */
 export function wordSentence({ key, word }: WordItem, tests: TestResults): string {
   if (isElectricalTest(key))
     return tests[key]?.finding.sentence ?? `${electricalTestRow(key).label}: ${word}.`
+  if (key === 'branches') return BRANCH_SENTENCES[word as BranchWord]
   return `${observationRow(key).label}: ${word.replace(/-/g, ' ')}.`
 }

@@ -93,6 +93,7 @@ export const TABLE_FAULTS = {
       },
     },
     observations: {
+      branches: { 'all-starved': 12, 'only-this-starved': 0.1, 'all-sound': 0.2 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.1 },
       sightGlass: { bubbles: 4, clear: 0.3 },
       frostPattern: { 'metering-device': 1.5, 'distributor-tubes': 1.5, 'suction-to-compressor': 0.2 },
@@ -178,6 +179,7 @@ export const TABLE_FAULTS = {
       ],
     },
     observations: {
+      branches: { 'all-starved': 12, 'only-this-starved': 0.1, 'all-sound': 0.2 },
       frostPattern: { 'metering-device': 0.3, 'distributor-tubes': 0.4, 'after-dryer': 2, none: 1 },
       sightGlass: { bubbles: 2 },
     },
@@ -202,6 +204,7 @@ export const TABLE_FAULTS = {
       ],
     },
     observations: {
+      branches: { 'all-starved': 12, 'only-this-starved': 0.1, 'all-sound': 0.2 },
       frostPattern: { 'after-dryer': 12, 'metering-device': 0.3, 'distributor-tubes': 0.3, none: 0.8 },
       sightGlass: { bubbles: 2 },
     },
@@ -214,6 +217,7 @@ export const TABLE_FAULTS = {
     applies: { metering: ['txv'] },
     signature: STARVED,
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       stemResponse: { none: 4, answers: 0.3 },
       frostPattern: FROST_AT_VALVE,
       bulbWarmResponse: { none: 4, opens: 0.4 },
@@ -230,6 +234,7 @@ export const TABLE_FAULTS = {
     applies: { metering: ['txv'] },
     signature: NEARLY_SHUT,
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       stemResponse: { none: 4, answers: 0.3 },
       frostPattern: FROST_AT_VALVE,
       bulbWarmResponse: { none: 8, opens: 0.05 },
@@ -245,6 +250,7 @@ export const TABLE_FAULTS = {
     applies: { metering: VALVES },
     signature: NEARLY_SHUT,
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       inletScreen: { plugged: 60, clean: 0.05, 'none-fitted': 0.05 },
       stemResponse: { none: 4, answers: 0.3 },
       frostPattern: { ...FROST_AT_VALVE, 'metering-device': 6, 'distributor-tubes': 3 },
@@ -271,6 +277,7 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '0',
     },
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       stemResponse: { answers: 8, none: 0.1 },
       bulbWarmResponse: { opens: 3, none: 0.2 },
       frostPattern: { none: 1.3, 'distributor-tubes': 0.7 },
@@ -285,6 +292,7 @@ export const TABLE_FAULTS = {
     applies: { metering: VALVES },
     signature: NEARLY_SHUT,
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       stemResponse: { none: 4, answers: 0.3 },
       frostPattern: FROST_AT_VALVE,
       moistureIndicator: { wet: 12, caution: 2, dry: 0.1 },
@@ -343,6 +351,7 @@ export const TABLE_FAULTS = {
     applies: { metering: ['fixed-orifice'] },
     signature: { ...STARVED, condensingMean: '-' },
     observations: {
+      branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       frostPattern: { 'metering-device': 10, 'distributor-tubes': 3, none: 0.4, 'after-dryer': 0.3 },
     },
     tell: 'frost at the orifice; several at once in a header with one orifice per tube',

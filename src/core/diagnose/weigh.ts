@@ -14,6 +14,7 @@ import {
 } from './components'
 import { isElectrical, type SuspectId } from './faults'
 import type { FeatureItem, Item, WordItem } from './items'
+import { type History, priorFactor } from './priors'
 import { severityIndex, wordChances, wordsOf } from './words'
 
 /** A hypothesis with everything the ranking knows of it. */
@@ -170,15 +171,27 @@ function weighOne(
   }
 }
 
+/** The priors moved by kind and history, and made to sum to one again. */
+function withHistory(rows: readonly Prepared[], unit: UnitPlate, history: History): Prepared[] {
+  const moved = rows.map((row) => ({
+    ...row,
+    prior: row.prior * priorFactor(row.hypothesis.suspect, unit, history).factor,
+  }))
+  const total = moved.reduce((sum, { prior }) => sum + prior, 0)
+  return moved.map((row) => ({ ...row, prior: row.prior / total }))
+}
+
 /**
  * Ranks the hypotheses by Bayes' rule; each is integrated over its components (signs at ten severities, simulated cases).
  * Missing evidence does not count. The probabilities sum to one; the most probable comes first.
  * @throws OrzoError not-loaded when loadCaseBooks was not awaited before
  */
-export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[]): Ranked[] {
+export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[], history: History = {}): Ranked[] {
   const places = items.map((item) => (item.type === 'feature' ? placeOf(item, unit, mode) : undefined))
   const cache: FactorCache = new Map()
-  const weighed = prepare(unit, mode).map((row) => weighOne(row, items, places, cache))
+  const weighed = withHistory(prepare(unit, mode), unit, history).map((row) =>
+    weighOne(row, items, places, cache),
+  )
   const probabilities = normaliseLogs(weighed.map(({ log }) => log))
   return weighed
     .map((row, i) => ({ ...row, probability: probabilities[i] as number }))

@@ -5,6 +5,7 @@ import {
   electricalTestRow,
   isElectricalTest,
 } from './electricalTests'
+import { BRANCH_WORDS } from './branchWords'
 import type { WordKey } from './fault'
 import { faultRow, type SuspectId } from './faults'
 
@@ -49,6 +50,7 @@ const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, number>>
   startGear: { proven: 0.85 },
   jumpAtUnit: { holds: 0.9 },
   magnetPull: { pulls: 0.92 },
+  branches: { 'all-sound': 0.6 },
   supply: { good: 0.985 },
   windings: { good: 0.985 },
   ground: { none: 0.97 },
@@ -70,11 +72,15 @@ const TEST_LAPSE = 0.008
 export const EVIDENT_OBSERVATIONS: readonly ObservationKey[] = OBSERVATION_KEYS.filter(
   (key) => COMMON_WORDS[key] !== undefined,
 )
-export const WORD_KEYS: readonly WordKey[] = [...EVIDENT_OBSERVATIONS, ...ELECTRICAL_TEST_KEYS]
+export const WORD_KEYS: readonly WordKey[] = [...EVIDENT_OBSERVATIONS, ...ELECTRICAL_TEST_KEYS, 'branches']
 
 /** The words that an observation or an electrical test can say. */
 export const wordsOf = (key: WordKey): readonly string[] =>
-  isElectricalTest(key) ? electricalTestRow(key as ElectricalTestKey).words : observationRow(key).values
+  key === 'branches'
+    ? BRANCH_WORDS
+    : isElectricalTest(key)
+      ? electricalTestRow(key as ElectricalTestKey).words
+      : observationRow(key).values
 
 /** Severities at which word tables are kept. */
 export const SEVERITIES: readonly number[] = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]

@@ -116,6 +116,7 @@ export const observationsSchema = z.strictObject({
 export const MODES = ['cooling', 'heating', 'off'] as const
 export type Mode = (typeof MODES)[number]
 
+const MOST_BRANCHES = 12
 const POINT_ID = /^[a-z][a-z-]{0,40}$/
 
 /** One snapshot of the machine: readings, what was seen, when, and what was different. */
@@ -125,6 +126,13 @@ export const readingSetSchema = z.strictObject({
   mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
   readings: readingsSchema,
   observations: observationsSchema.optional(),
+  /** which evaporator of several on one circuit the readings belong to */
+  branch: z
+    .number({ error: 'is not a number' })
+    .int('is no whole number')
+    .min(1, 'is below 1')
+    .max(MOST_BRANCHES, `is above ${MOST_BRANCHES}`)
+    .optional(),
   /** points of the way to a load that were tested, by id (electrical/supplyPath) */
   points: z.record(z.string().regex(POINT_ID, 'is no point of the way'), z.enum(['live', 'dead'])).optional(),
   note: textSchema.optional(),

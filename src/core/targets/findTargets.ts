@@ -83,12 +83,7 @@ const sumTarget = (first: Target, second: Target, source: string): Target => ({
   source,
 })
 
-function running(
-  unit: UnitPlate,
-  profile: ProfileId,
-  at: Snapshot,
-  derived: Derived,
-): Partial<Record<TargetKey, Target | undefined>> {
+function running(unit: UnitPlate, profile: ProfileId, at: Snapshot, derived: Derived): Rows {
   const heating = heatingTargets(profile, at)
   const evaporating = heating?.evaporating ?? evaporatingTarget(profile, at, derived)
   const condensing = heating?.condensing ?? condensingTarget(unit, profile, at)
@@ -116,13 +111,45 @@ function running(
   }
 }
 
+/** Above its usual band by more than the band again, a space or box is still being pulled down. */
+const PULL_DOWN = 2
+const WIDER = 2
+
+type Rows = Partial<Record<TargetKey, Target | undefined>>
+
+/** Whether space or box is so warm that valves stand wide open (handbook 03). */
+export function loadStillHigh({ spaceTemp }: Rows, { values }: Snapshot): boolean {
+  const space = values.boxTemp ?? values.returnAirTemp
+  return (
+    spaceTemp !== undefined &&
+    space !== undefined &&
+    space.value > spaceTemp.value + PULL_DOWN * spaceTemp.tolerance
+  )
+}
+
+const wide = (target: Target | undefined): Target | undefined =>
+  target && {
+    ...target,
+    tolerance: WIDER * target.tolerance,
+    source: `${target.source}; wide: the load is still high`,
+  }
+
+/** Superheat says little while the load is still high. */
+const widened = (rows: Rows): Rows => ({
+  ...rows,
+  superheat: wide(rows.superheat),
+  evaporatorSuperheat: wide(rows.evaporatorSuperheat),
+  suctionLineTemp: wide(rows.suctionLineTemp),
+})
+
 /**
  * What this unit should read now, from its plate and the conditions in the set.
  * @returns bands in SI with their source; only what can be said (none for modes and kinds without expectations)
  */
 export function findTargets(unit: UnitPlate, at: Snapshot, derived: Derived): Targets {
   const covered = coverage(unit, at.mode)
-  const rows = covered.covered ? running(unit, covered.profile, at, derived) : {}
+  const found = covered.covered ? running(unit, covered.profile, at, derived) : {}
+  const rows = loadStillHigh(found, at) ? widened(found) : found
   const all = { ...rows, standingOverAmbient: STANDING }
   return Object.fromEntries(Object.entries(all).filter(([, target]) => target !== undefined)) as Targets
 }

@@ -6,7 +6,7 @@ import { format } from 'date-fns'
 import Link from 'next/link'
 import { useMemo } from 'react'
 import { CLASS_LABELS } from '@/core/cleanup/contamination'
-import { diagnose } from '@/core/diagnose/diagnose'
+import { contextOf, diagnose } from '@/core/diagnose/diagnose'
 import { causesText, decidedText } from './decided'
 import type { Quantity } from '@/core/units/units'
 import { DISCLAIMER } from '@/core/plan/cautions'
@@ -81,7 +81,7 @@ function Report({ job }: { job: StoredJob }) {
   const display = useMemo(() => ({ temperature }), [temperature])
   const plan = usePlan(job)
   const [found] = job.readingSets
-  const leader = found && diagnose(job.unit, found, display).suspects[0]
+  const leader = found && diagnose(job.unit, found, display, contextOf(job)).suspects[0]
   return (
     <Box component="main" sx={{ maxWidth: 820, mx: 'auto', p: 3, display: 'grid', gap: 2.5 }}>
       <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>

@@ -1,4 +1,4 @@
-import { diagnose, type Diagnosis } from '@/core/diagnose/diagnose'
+import { contextOf, diagnose, type Diagnosis } from '@/core/diagnose/diagnose'
 import { verdict, type Verdict } from '@/core/diagnose/sentence'
 import { FEATURE_KEYS, featureRow, type FeatureKey } from '@/core/diagnose/features'
 import type { Job } from '@/core/job/job'
@@ -40,7 +40,7 @@ export function compareSets(job: Job, display: Display): Comparison {
   const ends =
     job.readingSets.length > 1 ? [job.readingSets[0], job.readingSets.at(-1)] : job.readingSets.slice(0, 1)
   const sets = ends.flatMap((set) => (set ? [set] : []))
-  const diagnoses = sets.map((set) => diagnose(job.unit, set, display))
+  const diagnoses = sets.map((set) => diagnose(job.unit, set, display, contextOf(job)))
   const rows = FEATURE_KEYS.flatMap((key): ComparisonRow[] => {
     const cells = diagnoses.map((diagnosis) => cellOf(diagnosis, key, display))
     const target = diagnoses.map((diagnosis) => diagnosis.judged[key]?.target).findLast(Boolean)

@@ -93,6 +93,12 @@ function SuspectPanel(props: StageProps) {
           {suspect.severity > 0 && !isElectrical(suspect.fault) && `, ${severityWord(suspect.severity)}`}
         </Typography>
         {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
+        <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+          Before any reading {percent(suspect.prior.share)}
+          {suspect.prior.because.length > 0 &&
+            `, moved by ${suspect.prior.because.join(' and ')} (×${suspect.prior.factor.toFixed(1)})`}
+          .
+        </Typography>
         <EvidenceList evidence={suspect.evidence} />
       </section>
       {isLeader && (

@@ -62,7 +62,7 @@ function useStageProps(
   const last = Math.max(job.readingSets.length - 1, 0)
   const setIndex = chosen !== undefined && chosen <= last ? chosen : last
   const set = job.readingSets[setIndex] ?? EMPTY_SETS[mainMode(job.unit)]
-  const diagnosis = useDiagnosis(job.unit, set, temperature)
+  const diagnosis = useDiagnosis(job, set, temperature)
   const display = useMemo(() => ({ temperature, pressure }), [temperature, pressure])
   const suspect =
     diagnosis.suspects.find((each) => suspectKey(each) === looked) ?? (diagnosis.suspects[0] as Suspect)

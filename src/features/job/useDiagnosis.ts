@@ -1,8 +1,8 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
 import { assess } from '@/core/diagnose/assess'
-import { type Diagnosis, diagnose } from '@/core/diagnose/diagnose'
-import type { UnitPlate } from '@/core/job/unit'
+import { contextOf, type Diagnosis, diagnose } from '@/core/diagnose/diagnose'
+import type { Job } from '@/core/job/job'
 import type { ReadingSet } from '@/core/readings/schema'
 import type { Display } from '@/core/units/show'
 import { diagnosisDoor } from '@/workers/diagnosisDoor'
@@ -12,12 +12,13 @@ import { diagnosisDoor } from '@/workers/diagnosisDoor'
  * never waits for it. Where there is no worker it is ranked in place.
  */
 export function useDiagnosis(
-  unit: UnitPlate,
+  { unit, arrival, readingSets }: Pick<Job, 'unit' | 'arrival' | 'readingSets'>,
   set: ReadingSet,
   temperature: Display['temperature'],
 ): Diagnosis {
+  const context = useMemo(() => contextOf({ arrival, readingSets }), [arrival, readingSets])
   const display = useMemo<Display>(() => ({ temperature }), [temperature])
-  const [ranked, setRanked] = useState<Diagnosis>(() => diagnose(unit, set, display))
+  const [ranked, setRanked] = useState<Diagnosis>(() => diagnose(unit, set, display, context))
   const assessed = useMemo(() => assess(unit, set), [unit, set])
   useEffect(() => {
     let current = true
@@ -25,12 +26,12 @@ export function useDiagnosis(
       if (current) setRanked(result)
     }
     const door = diagnosisDoor()
-    const here = () => take(diagnose(unit, set, display))
-    if (door) door.diagnose(unit, set, display).then(take, here)
+    const here = () => take(diagnose(unit, set, display, context))
+    if (door) door.diagnose(unit, set, display, context).then(take, here)
     else queueMicrotask(here)
     return () => {
       current = false
     }
-  }, [unit, set, display])
+  }, [unit, set, display, context])
   return useMemo(() => ({ ...ranked, ...assessed }), [ranked, assessed])
 }

@@ -1,11 +1,16 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { MODES, type Mode } from '@/core/readings/schema'
 import type { StageProps } from '../job/stageProps'
 import { addSet, withSet } from './sets'
+
+/** Evaporators of one circuit that the list offers; a file may hold up to twelve. */
+const BRANCHES = [1, 2, 3, 4] as const
 
 /** Which set is looked at, its mode, and a new one. */
 export function SetTabs({ job, set, setIndex, chooseSet, change }: StageProps) {
@@ -40,6 +45,29 @@ export function SetTabs({ job, set, setIndex, chooseSet, change }: StageProps) {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
+      {(job.readingSets.length > 1 || set.branch !== undefined) && (
+        <TextField
+          select
+          label="Branch"
+          value={set.branch ?? ''}
+          onChange={({ target }) =>
+            change((current) =>
+              withSet(current, setIndex, now(), (each) => ({
+                ...each,
+                branch: target.value === '' ? undefined : Number(target.value),
+              })),
+            )
+          }
+          sx={{ width: 116 }}
+        >
+          <MenuItem value="">whole</MenuItem>
+          {BRANCHES.map((branch) => (
+            <MenuItem key={branch} value={branch}>
+              branch {branch}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
       {job.readingSets.length > 0 && (
         <Button
           color="inherit"
