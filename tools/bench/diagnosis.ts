@@ -237,6 +237,9 @@ const familyBins = newBins()
 const confusion = new Map<string, number>()
 const families = new Map<string, number>()
 const times: number[] = []
+/** Times of the sets with about as many readings as a thorough visit takes. */
+const thoroughTimes: number[] = []
+const THOROUGH = 18
 
 function outcomeOf(truth: SuspectId, { fault, probability }: Suspect): keyof typeof outcomes {
   if (truth === fault) return 'correct'
@@ -266,7 +269,9 @@ function leadingFamily(suspects: readonly Suspect[]): { action: FamilyId; probab
 function score(found: Case): void {
   const start = performance.now()
   const { suspects } = diagnose(found.unit, found.set)
-  times.push(performance.now() - start)
+  const taken = performance.now() - start
+  times.push(taken)
+  if (found.readings >= THOROUGH) thoroughTimes.push(taken)
   const leader = suspects[0] as Suspect
   const { truth } = found
   const family = leadingFamily(suspects)
@@ -322,7 +327,8 @@ for (let seed = 1; made < CASES; seed++) {
 }
 const errorOf = (list: typeof bins) =>
   Number((list.reduce((sum, { believed, right }) => sum + Math.abs(believed - right), 0) / made).toFixed(3))
-times.sort((a, b) => a - b)
+const median = (values: number[]) =>
+  Number((values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN).toFixed(2))
 const table = (map: Map<string, Score>) =>
   Object.fromEntries(
     [...map].sort(([a], [b]) => a.localeCompare(b)).map(([key, value]) => [key, shownScore(value)]),
@@ -348,7 +354,12 @@ console.log(
         share(believed, cases),
         share(right, cases),
       ]),
-      medianMilliseconds: Number((times[Math.floor(times.length / 2)] as number).toFixed(2)),
+      medianMilliseconds: median(times),
+      medianMillisecondsThorough: {
+        readingsAtLeast: THOROUGH,
+        cases: thoroughTimes.length,
+        milliseconds: median(thoroughTimes),
+      },
       byReadings: table(byReadings),
       byClass: table(byClass),
       byFault: table(byFault),

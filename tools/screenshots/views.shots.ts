@@ -14,17 +14,59 @@ type View = {
 
 const openTap = (page: Page) => page.locator('[data-tap=suctionPressure]').click()
 
+const tap = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
+
+/** Windings read, a dead load side, and the next point to test. */
+async function onBench(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Electrical bench' }).click()
+  for (const [second, ohms] of [
+    ['Terminal run', undefined],
+    ['Terminal start', '2.1'],
+  ] as const) {
+    await tap(page, 'Terminal common')
+    await tap(page, second)
+    if (ohms === undefined) await page.getByRole('button', { name: /^Open:/ }).click()
+    else {
+      await page.locator('#pad-display').fill(ohms)
+      await page.locator('#pad-display').press('Enter')
+    }
+    await expect(page.locator('#pad-display')).toHaveCount(0)
+  }
+  await tap(page, 'Terminal run')
+  await tap(page, 'Terminal start')
+  await page.getByRole('button', { name: /^Open:/ }).click()
+  await page.getByRole('button', { name: /^Compressor leads/ }).click()
+  await page.getByRole('button', { name: /^Compressor leads/ }).click()
+}
+
+async function onCause(page: Page): Promise<void> {
+  await onBench(page)
+  const seen = (group: string, word: string) =>
+    page
+      .getByRole('group', { name: group, exact: true })
+      .last()
+      .getByRole('button', { name: word, exact: true })
+      .click()
+  await seen('Compressor', 'off')
+  await seen('Compressor shell', 'cold')
+  await seen('Contactor', 'pitted')
+  await page.getByRole('tab', { name: 'Why it died' }).click()
+}
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', url: '/', size: LAPTOP },
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
   { name: 'measure', url: '/job/demo-control-room/measure', size: LAPTOP, act: openTap },
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
+  { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
+  { name: 'cause', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onCause },
   { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP },
   { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
   { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
   { name: 'tables-saturation', url: '/tables/saturation', size: LAPTOP },
   { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
+  { name: 'bench-phone', url: '/job/demo-lodge/diagnose', size: PHONE, act: onBench },
   { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
 ]
 

@@ -44,6 +44,14 @@ describe('single-phase terminals from three unlabelled readings, handbook 05 [ph
     expect(finding).toMatchObject({ verdict: 'failed', faults: ['compressor-open-winding'] })
     expect(finding.sentence).toMatch(/leg of B/)
   })
+  test('on marked pins an open run winding is no overload, hot or not', () => {
+    const marked = { A: 'C', B: 'R', C: 'S' }
+    const run = nameTerminals({ AB: OPEN, BC: OPEN, CA: 2.1 }, true, marked).finding
+    expect(run).toMatchObject({ verdict: 'failed', faults: ['compressor-open-winding'] })
+    expect(run.sentence).toMatch(/Only S-C reads \(2.1 ohm\): the leg of R is open/)
+    const common = nameTerminals({ AB: OPEN, BC: 4.2, CA: OPEN }, true, marked).finding
+    expect(common).toMatchObject({ verdict: 'suspect', faults: ['compressor-overload-open'] })
+  })
   test.each([
     ['all open, hot', { AB: OPEN, BC: OPEN, CA: OPEN }, true, /Cool/],
     ['one open cannot be', { AB: OPEN, BC: 1, CA: 2 }, false, /A-B again/],

@@ -30,6 +30,8 @@ const isOpen = (ohms: number) => !Number.isFinite(ohms)
 /** What stands on the pins; the letters A, B, C where nothing does. */
 export type PinNames = Readonly<Record<Terminal, string>>
 const UNMARKED: PinNames = { A: 'A', B: 'B', C: 'C' }
+/** On marked pins A is common. */
+const COMMON: Terminal = 'A'
 const pairName = (pair: Pair, names: PinNames) =>
   terminalsOf(pair)
     .map((each) => names[each])
@@ -39,7 +41,7 @@ const pairName = (pair: Pair, names: PinNames) =>
  * Names the terminals of a single-phase compressor from three unlabelled readings, and judges its windings.
  * @param ohms of the pairs AB, BC, CA; Infinity for open
  * @param hot whether the shell is hot, undefined where nobody felt it: the internal overload sits in the common leg
- * @param names what stands on the pins, for the sentences
+ * @param names what stands on the pins, A being common; left out where they are not marked
  */
 export function nameTerminals(
   ohms: PairOhms,
@@ -90,6 +92,14 @@ function allOpen(hot: boolean | undefined): Finding {
 function commonLegOpen(closed: Pair, ohms: number, hot: boolean | undefined, names: PinNames): Finding {
   const pair = pairName(closed, names)
   const start = `Only ${pair} reads (${ohms} ohm): the leg of ${names[without(closed)]} is open.`
+  if (names !== UNMARKED && without(closed) !== COMMON) {
+    return {
+      verdict: 'failed',
+      faults: ['compressor-open-winding'],
+      sentence: `${start} An internal overload would open both pairs of common, so it is a winding.`,
+      next: 'Measure at the compressor’s own terminals with the leads off before condemning.',
+    }
+  }
   if (hot === undefined) {
     return {
       verdict: 'suspect',

@@ -49,7 +49,10 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
           onText(event.target.value.replace(',', '.').trim())
         }
         onKeyDown={(event: KeyboardEvent) => {
-          if (event.key === 'Enter') onNext()
+          if (event.key !== 'Enter') return
+          // Next may close the pad and give focus back: the key must not press what then has it.
+          event.preventDefault()
+          onNext()
         }}
         sx={{
           font: 'inherit',
