@@ -16,7 +16,7 @@ import {
   type SuspectId,
   UNLISTED_PRIOR,
 } from './faults'
-import { SEVERITIES } from './words'
+import { SEVERITIES, severityIndex } from './words'
 
 /** What a suspect is made of: one fault, two at once, a sound circuit, or something not in the list. */
 export type Hypothesis = {
@@ -37,6 +37,8 @@ export type Components = {
   /** shares that sum to one */
   readonly shares: Float64Array
   readonly severities: Float64Array
+  /** index of each severity among those of the word tables */
+  readonly severityAt: Uint8Array
   /** [component x features] */
   readonly centres: Float64Array
   readonly spreads: Float64Array
@@ -108,6 +110,7 @@ const finished = (draft: Draft): Components => ({
   count: draft.shares.length,
   shares: Float64Array.from(draft.shares),
   severities: Float64Array.from(draft.severities),
+  severityAt: Uint8Array.from(draft.severities, severityIndex),
   centres: Float64Array.from(draft.centres),
   spreads: Float64Array.from(draft.spreads),
   frostPattern: Int16Array.from(draft.frostPattern),

@@ -93,19 +93,23 @@ export function wordFactors(
   components: Components,
   out: Float64Array,
 ): void {
-  const chances = wordChances(suspectsIn(hypothesis), key)
+  const bySeverity = wordChances(suspectsIn(hypothesis), key).map((chances) => chances[word] ?? LEAST_FACTOR)
   const own = caseWords(components, key)
-  const words = wordsOf(key)
+  const { count, severityAt } = components
+  const fixed = isElectrical(hypothesis.suspect) ? severityIndex(1) : undefined
+  for (let i = 0; i < count; i++) out[i] = bySeverity[fixed ?? (severityAt[i] as number)] as number
+  if (own) mixOwnWords(own, wordsOf(key), word, out)
+}
+
+/** What the simulated cases saw themselves counts beside the fault table. */
+function mixOwnWords(own: Int16Array, words: readonly string[], word: string, out: Float64Array): void {
   const index = words.indexOf(word)
-  for (let i = 0; i < components.count; i++) {
-    const severity = wordSeverity(hypothesis.suspect, components.severities[i] as number)
-    const table = chances[severityIndex(severity)]?.[word] ?? LEAST_FACTOR
-    const seen = own ? (own[i] as number) : -1
-    if (seen === -1) out[i] = table
-    else {
-      const hit = (seen === index ? 1 - CASE_WORD_LAPSE : 0) + CASE_WORD_LAPSE / words.length
-      out[i] = CASE_WORD_SHARE * hit + (1 - CASE_WORD_SHARE) * table
-    }
+  const missed = CASE_WORD_LAPSE / words.length
+  for (let i = 0; i < own.length; i++) {
+    const seen = own[i] as number
+    if (seen === -1) continue
+    const hit = seen === index ? 1 - CASE_WORD_LAPSE + missed : missed
+    out[i] = CASE_WORD_SHARE * hit + (1 - CASE_WORD_SHARE) * (out[i] as number)
   }
 }
 
