@@ -20,6 +20,9 @@ export function PlanAnswer({ job, change }: StageProps) {
         <Typography id="answer-plan" variant="h2">
           {suspectLabel(plan.fault)}
         </Typography>
+        {job.decision?.fault === undefined && (
+          <Typography>△ Suspected, not decided: prove it on Diagnose before parts are ordered.</Typography>
+        )}
         <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
           {duration(schedule.total.likely)}
         </Typography>
