@@ -52,6 +52,9 @@ describe('compressor, electrical (handbook 04)', () => {
     const gate = judgeGate('compressor-electrical', assess(SINGLE, { mode: 'off', readings: {} }))
     expect(gate.missing.find(({ id }) => id === 'own-terminals')?.caution).toMatch(/Recover the refrigerant/)
     expect(gate.missing.find(({ id }) => id === 'pairs')?.caution).toMatch(/locked out/)
+    // What a word answers can be answered at the gate.
+    expect(gate.missing.find(({ id }) => id === 'own-terminals')?.observation).toBe('groundMeasuredAt')
+    expect(gate.missing.find(({ id }) => id === 'pairs')?.observation).toBeUndefined()
   })
 })
 

@@ -318,10 +318,11 @@ export function gateIdOf(suspect: SuspectId): GateId | undefined {
   return GATE_OF_FAULT[suspect] ?? (Object.hasOwn(GATES, part) ? (part as GateId) : undefined)
 }
 
-const lineOf = ({ id, label, caution }: GateItem): GateLine => ({
+const lineOf = ({ id, label, caution, observation }: GateItem): GateLine => ({
   id,
   label,
   ...(caution ? { caution } : {}),
+  ...(observation ? { observation } : {}),
 })
 
 /** Judges one gate against what is on record. */
