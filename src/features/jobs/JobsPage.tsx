@@ -7,7 +7,7 @@ import { formatDistanceToNow } from 'date-fns'
 import { useLiveQuery } from 'dexie-react-hooks'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
 import { database } from '@/data/database'
 import { addDemoJobs, removeDemoJobs } from '@/data/demo'
 import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
@@ -16,6 +16,16 @@ import { ImportButton } from '../close/ImportButton'
 import type { ImportMessage } from '../close/importFile'
 import { STAGE_LABELS } from '../job/stages'
 import { titleOf, unitLine } from './jobText'
+
+const never = () => () => undefined
+
+/** Whether the page answers taps: until the script runs, a tap on a button would be lost. */
+const useIsLive = () =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  )
 
 /** On a demo server, a browser that never saw Orzo starts with the demo jobs; once only. */
 function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => void) {
@@ -85,6 +95,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   }, [])
   useDemoOffer(offerDemo, storing)
   const hasDemo = jobs?.some((job) => job.demo) ?? false
+  const live = useIsLive()
   const start = async () => {
     // Asks the browser not to clear the jobs when space runs short; it may say no.
     void navigator.storage?.persist?.()
@@ -105,7 +116,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
         <Button component={Link} href="/tables/saturation" color="inherit">
           Tables
         </Button>
-        <Button variant="contained" onClick={() => storing(start())}>
+        <Button variant="contained" disabled={!live} onClick={() => storing(start())}>
           New job
         </Button>
         <ImportButton label="Import job" onMessage={setMessage} />
@@ -140,7 +151,11 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
             Remove demo jobs
           </Button>
         ) : (
-          <Button color="inherit" onClick={() => storing(addDemoJobs(database(), new Date()))}>
+          <Button
+            color="inherit"
+            disabled={!live}
+            onClick={() => storing(addDemoJobs(database(), new Date()))}
+          >
             Add demo jobs
           </Button>
         )}
