@@ -41,6 +41,25 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
   }, [offerDemo, storing])
 }
 
+type DemoProps = { hasDemo: boolean; live: boolean; storing: (work: Promise<unknown>) => void }
+
+/** Brings the demo jobs, or takes them away. */
+function DemoButton({ hasDemo, live, storing }: DemoProps) {
+  return (
+    <Box>
+      {hasDemo ? (
+        <Button color="inherit" onClick={() => storing(removeDemoJobs(database()))}>
+          Remove demo jobs
+        </Button>
+      ) : (
+        <Button color="inherit" disabled={!live} onClick={() => storing(addDemoJobs(database(), new Date()))}>
+          Add demo jobs
+        </Button>
+      )}
+    </Box>
+  )
+}
+
 function JobLine({ job }: { job: StoredJob }) {
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
@@ -145,21 +164,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
           an answer. Or look at the demo jobs.
         </Typography>
       )}
-      <Box>
-        {hasDemo ? (
-          <Button color="inherit" onClick={() => storing(removeDemoJobs(database()))}>
-            Remove demo jobs
-          </Button>
-        ) : (
-          <Button
-            color="inherit"
-            disabled={!live}
-            onClick={() => storing(addDemoJobs(database(), new Date()))}
-          >
-            Add demo jobs
-          </Button>
-        )}
-      </Box>
+      <DemoButton hasDemo={hasDemo} live={live} storing={storing} />
     </Box>
   )
 }
