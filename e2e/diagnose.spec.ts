@@ -1,12 +1,13 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
-import { expectNoSidewaysScroll, goTo, leadingSuspect, openWithDemo, PHONE, storedJobs } from './helpers'
-
-const SERIOUS = ['serious', 'critical']
-async function seriousFindings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations.filter(({ impact }) => SERIOUS.includes(impact ?? '')).map(({ id }) => id)
-}
+import {
+  expectNoSidewaysScroll,
+  goTo,
+  leadingSuspect,
+  openWithDemo,
+  PHONE,
+  seriousFindings,
+  storedJobs,
+} from './helpers'
 
 async function openBench(page: Page, job: string): Promise<void> {
   await page.goto(`/job/${job}/diagnose`)

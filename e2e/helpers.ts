@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export const PHONE = { width: 390, height: 844 }
@@ -56,4 +57,12 @@ export function storedJobs(page: Page): Promise<Record<string, unknown>[]> {
 export async function expectNoSidewaysScroll(page: Page): Promise<void> {
   const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
   expect(over).toBeLessThanOrEqual(0)
+}
+
+/** Accessibility findings that are serious or critical, each with where it is. */
+export async function seriousFindings(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`)
 }

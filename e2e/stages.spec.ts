@@ -1,16 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { expectNoSidewaysScroll, goTo, leadingSuspect, openWithDemo, PHONE } from './helpers'
+import { expectNoSidewaysScroll, goTo, leadingSuspect, openWithDemo, PHONE, seriousFindings } from './helpers'
 
 const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'close'] as const
-
-async function seriousFindings(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`)
-}
 
 for (const [name, viewport] of [
   ['laptop', { width: 1280, height: 800 }],

@@ -1,3 +1,4 @@
+import { isBoxKind, isThreePhase } from '../job/kinds'
 import { hasReversingValve } from '../job/reversing'
 import type { UnitPlate } from '../job/unit'
 import type { Mode } from '../readings/schema'
@@ -12,7 +13,6 @@ import {
   faultRow,
 } from './faults'
 
-const BOXES: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer', 'reach-in']
 const PIPED_ON_SITE: readonly UnitPlate['kind'][] = [
   'split-ac',
   'split-heat-pump',
@@ -36,14 +36,14 @@ function rulesOf(applies: Applies): Rule[] {
     ...(applies.headPressureControl ? [((unit) => unit.headPressureControl === true) satisfies Rule] : []),
     ...(applies.receiver ? [((unit) => unit.receiver === true) satisfies Rule] : []),
     ...(applies.split ? [((unit) => PIPED_ON_SITE.includes(unit.kind)) satisfies Rule] : []),
-    ...(applies.threePhase ? [((unit) => unit.power?.phase === 3) satisfies Rule] : []),
-    ...(applies.singlePhase ? [((unit) => unit.power?.phase !== 3) satisfies Rule] : []),
+    ...(applies.threePhase ? [isThreePhase] : []),
+    ...(applies.singlePhase ? [((unit) => !isThreePhase(unit)) satisfies Rule] : []),
     ...(applies.frosts ? [frosts] : []),
   ]
 }
 
 const frosts: Rule = (unit, mode) =>
-  BOXES.includes(unit.kind) || (mode === 'heating' && evaporatorMedium(unit, mode) === 'air')
+  isBoxKind(unit) || (mode === 'heating' && evaporatorMedium(unit, mode) === 'air')
 
 const applies = (fault: FaultId, unit: UnitPlate, mode: Mode) =>
   rulesOf(faultRow(fault).applies ?? {}).every((rule) => rule(unit, mode))

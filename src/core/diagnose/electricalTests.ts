@@ -12,6 +12,7 @@ import { nameTerminals } from '../electrical/singlePhase'
 import { judgeSupply, unbalance } from '../electrical/supply'
 import { judgeThreePhase } from '../electrical/threePhase'
 import { COIL_OHMS, HEALTHY_COIL_VOLTS, judgeCoil } from '../electrical/valveCoil'
+import { isThreePhase } from '../job/kinds'
 import type { UnitPlate } from '../job/unit'
 import type { Snapshot } from '../readings/snapshot'
 import type { ReadingKey } from '../readings/vocabulary'
@@ -28,7 +29,6 @@ export type ElectricalTestRow = {
   readonly judge: (unit: UnitPlate, at: Snapshot) => TestResult | undefined
 }
 
-const isThreePhase = (unit: UnitPlate) => unit.power?.phase === 3
 const ohms = (at: Snapshot, key: ReadingKey): number | undefined => {
   const value = at.values[key]?.value
   return value === undefined ? undefined : value >= OPEN_OHMS_LEAST ? Infinity : value

@@ -1,5 +1,6 @@
 import { ELECTRICAL_CAUTIONS } from '../electrical/cautions'
 import { hasReversingValve } from '../job/reversing'
+import { isThreePhase } from '../job/kinds'
 import type { UnitPlate } from '../job/unit'
 import type { ObservationKey } from '../readings/observations'
 import type { Target } from '../targets/target'
@@ -85,8 +86,7 @@ const airflowRuledOut: GateItem = {
 }
 
 const isTxv = (unit: UnitPlate) => unit.metering === 'txv'
-const isThree = (unit: UnitPlate) => unit.power?.phase === 3
-const isSingle = (unit: UnitPlate) => !isThree(unit)
+const isSingle = (unit: UnitPlate) => !isThreePhase(unit)
 
 const windingsOpen = ({ tests }: GateRecord) => /open/.test(tests.windings?.word ?? '')
 
@@ -203,14 +203,14 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
         id: 'phases',
         label: 'All three phases present',
         onRecord: ({ tests }) => tests.supply?.word === 'good',
-        applies: isThree,
+        applies: isThreePhase,
       },
       {
         id: 'sequence',
         observation: 'phaseSequence',
         label: 'Phase sequence right',
         onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
-        applies: isThree,
+        applies: isThreePhase,
       },
       {
         id: 'leads',
@@ -229,7 +229,7 @@ const GATES: Readonly<Record<GateId, { readonly part: string; readonly items: re
         observation: 'phaseSequence',
         label: 'Phase sequence right (three-phase)',
         onRecord: ({ snapshot }) => snapshot.observations.phaseSequence === 'correct',
-        applies: isThree,
+        applies: isThreePhase,
       },
       {
         id: 'reversing-valve',

@@ -1,7 +1,8 @@
+import { studentT } from '../numeric/densities'
 import { caseWords, FEATURE_COUNT, featureIndex } from './components'
 import type { WordKey } from './fault'
 import type { FeatureKey } from './features'
-import { type Ranked, studentT, suspectsIn, wordSeverity } from './weigh'
+import { type Ranked, suspectsIn, wordSeverity } from './weigh'
 import { severityIndex, SEVERITIES, wordChances, wordsOf } from './words'
 
 /** One possible answer of a check, and its chance under each hypothesis. */

@@ -3,7 +3,7 @@ import { faultsOf } from './applies'
 import { FEATURE_KEYS, type FeatureKey } from './features'
 import { FAULT_IDS, type FaultId, faultRow, isSuspect, suspectLabel } from './faults'
 import { expectation, expectedShift, signatureOf } from './handbookSigns'
-import { studentT } from './weigh'
+import { studentT } from '../numeric/densities'
 import { SEVERITIES, WORD_KEYS, wordChances, wordsOf } from './words'
 import { TABLE_FAULTS } from './tableFaults'
 

@@ -1,4 +1,5 @@
 import type { UnitPlate } from '../job/unit'
+import { studentT } from '../numeric/densities'
 import type { Observations, Readings } from '../readings/schema'
 import { assess, itemsOf } from './assess'
 import { hypothesesOf, prepare } from './components'
@@ -7,7 +8,7 @@ import type { FeatureItem, Item } from './items'
 import { askChecks } from './nextCheck'
 import { featureOutcomes, predictorOf, wordOutcomes } from './predict'
 import { priorFactor } from './priors'
-import { rank, type Ranked, studentT, wordSeverity } from './weigh'
+import { rank, type Ranked, wordSeverity } from './weigh'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })

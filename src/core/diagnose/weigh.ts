@@ -1,4 +1,5 @@
 import type { UnitPlate } from '../job/unit'
+import { STUDENT_T_CONSTANT } from '../numeric/densities'
 import { normaliseLogs } from '../numeric/logSum'
 import type { Mode } from '../readings/schema'
 import {
@@ -36,18 +37,9 @@ export type Ranked = {
 const LEAST_FACTOR = 1e-11
 /** [practice] a stated error is a limit more than a deviation. */
 const DEVIATION_OF_LIMIT = 0.5
-/** Normalising constant of Student's t with 5 degrees of freedom: 8 / (3 pi sqrt 5). */
-const T_CONSTANT = 8 / (3 * Math.PI * Math.sqrt(5))
 /** How far the word that a simulated case saw itself is trusted; the rest is the fault table's. */
 const CASE_WORD_SHARE = 0.5
 const CASE_WORD_LAPSE = 0.1
-
-/** Density of Student's t with five degrees of freedom: heavy tails, so that a wild reading costs but never decides alone. */
-export function studentT(offset: number, scale: number): number {
-  const z = offset / scale
-  const q = 1 + (z * z) / 5
-  return T_CONSTANT / (scale * q * q * q)
-}
 
 /** An item in half widths of the band where all conditions are known. */
 type Place = { readonly column: number; readonly value: number; readonly error: number }
@@ -72,7 +64,7 @@ function featureFactors({ column, value, error }: Place, components: Components,
     const offset = value - (centres[at] as number)
     const scaleSquared = spread * spread + errorSquared
     const q = 1 + (offset * offset) / (5 * scaleSquared)
-    const density = T_CONSTANT / (Math.sqrt(scaleSquared) * q * q * q)
+    const density = STUDENT_T_CONSTANT / (Math.sqrt(scaleSquared) * q * q * q)
     out[i] = density > LEAST_FACTOR ? density : LEAST_FACTOR
   }
 }

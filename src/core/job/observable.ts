@@ -1,13 +1,12 @@
 import type { ObservationKey } from '../readings/observations'
+import { isBoxKind, isThreePhase } from './kinds'
 import { hasReversingValve } from './reversing'
 import type { UnitPlate } from './unit'
 
 type Has = (unit: UnitPlate) => boolean
 
-const BOXES: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer', 'reach-in']
 const WALK_INS: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer']
 const hasTxv: Has = (unit) => unit.metering === 'txv'
-const isBox: Has = (unit) => BOXES.includes(unit.kind)
 const isWalkIn: Has = (unit) => WALK_INS.includes(unit.kind)
 const touchesWater: Has = (unit) =>
   unit.kind === 'pool-heat-pump' ||
@@ -30,14 +29,17 @@ const NEEDS: { readonly [K in ObservationKey]?: Has } = {
   solenoidPull: isWalkIn,
   reliefPlug: (unit) => unit.receiver === true,
   waterStrainer: touchesWater,
-  phaseSequence: (unit) => unit.power?.phase === 3,
-  hardStart: (unit) => unit.power?.phase !== 3,
-  startGear: (unit) => unit.power?.phase !== 3,
+  phaseSequence: isThreePhase,
+  hardStart: (unit) => !isThreePhase(unit),
+  startGear: (unit) => !isThreePhase(unit),
   condenserCoil: (unit) => !touchesWater(unit),
 }
 
 /** [practice] comfort units seldom have a glass: it is not asked for, but can be written down. */
-const SELDOM: { readonly [K in ObservationKey]?: Has } = { sightGlass: isBox, moistureIndicator: isBox }
+const SELDOM: { readonly [K in ObservationKey]?: Has } = {
+  sightGlass: isBoxKind,
+  moistureIndicator: isBoxKind,
+}
 
 /** Whether a unit can show this at all. */
 export const canObserve = (unit: UnitPlate, key: ObservationKey): boolean => NEEDS[key]?.(unit) ?? true

@@ -1,10 +1,8 @@
 import type { ReadingKey } from '../readings/vocabulary'
+import { isBoxKind, isThreePhase } from './kinds'
 import { hasReversingValve } from './reversing'
 import type { UnitPlate } from './unit'
 
-const BOXES = ['walk-in-cooler', 'walk-in-freezer', 'reach-in'] as const
-
-const isBox = (unit: UnitPlate) => (BOXES as readonly string[]).includes(unit.kind)
 const rejectsToWater = (unit: UnitPlate) =>
   unit.heatRejection === 'water' ||
   unit.kind === 'pool-heat-pump' ||
@@ -17,10 +15,10 @@ const GROUPS: readonly TapGroup[] = [
   { keys: ['suctionPressure', 'liquidPressure', 'suctionLineTemp', 'liquidLineTemp'], fits: () => true },
   { keys: ['outdoorAirTemp'], fits: (unit) => !rejectsToWater(unit) || unit.kind === 'pool-heat-pump' },
   { keys: ['waterInTemp', 'waterOutTemp'], fits: rejectsToWater },
-  { keys: ['boxTemp'], fits: isBox },
+  { keys: ['boxTemp'], fits: isBoxKind },
   {
     keys: ['returnAirTemp', 'returnAirWetBulb', 'supplyAirTemp'],
-    fits: (unit) => !isBox(unit) && unit.kind !== 'pool-heat-pump',
+    fits: (unit) => !isBoxKind(unit) && unit.kind !== 'pool-heat-pump',
   },
   { keys: ['dryerInTemp', 'dryerOutTemp', 'meteringInletTemp', 'dischargeLineTemp'], fits: () => true },
   { keys: ['evaporatorOutletTemp'], fits: (unit) => unit.metering === 'txv' || unit.metering === 'eev' },
@@ -40,7 +38,7 @@ const hasVolts3: readonly ReadingKey[] = ['voltageL1L2', 'voltageL2L3', 'voltage
 
 /** Electrical readings worth taking on this unit, in the order of the bench. */
 export const electricalTapsOf = (unit: UnitPlate): ReadingKey[] => {
-  const three = unit.power?.phase === 3
+  const three = isThreePhase(unit)
   return [
     ...(three ? hasVolts3 : (['voltageL1L2'] as const)),
     'voltageRunning',

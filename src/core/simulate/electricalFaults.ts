@@ -1,5 +1,6 @@
 import { OPEN_OHMS } from '../electrical/finding'
 import type { ElectricalFaultId } from '../diagnose/faults'
+import { isThreePhase } from '../job/kinds'
 import type { UnitPlate } from '../job/unit'
 import type { RandomSource } from '../numeric/random'
 import type { ObservationKey } from '../readings/observations'
@@ -19,7 +20,6 @@ export type ElectricalShow = {
 
 type Show = (sound: Values, unit: UnitPlate, random: RandomSource) => ElectricalShow
 
-const isThree = (unit: UnitPlate) => unit.power?.phase === 3
 const stands = (values: Values, words: Words): ElectricalShow => ({
   runs: false,
   values: { compressorAmps: 0, ampsL1: 0, ampsL2: 0, ampsL3: 0, inrushAmps: 0, ...values },
@@ -29,7 +29,7 @@ const between = (random: RandomSource, low: number, high: number) => low + (high
 
 /** Ohms of windings that one open leg or winding leaves. */
 function openWinding(sound: Values, unit: UnitPlate, random: RandomSource): Values {
-  if (!isThree(unit)) {
+  if (!isThreePhase(unit)) {
     return random() < 0.5
       ? { ohmsCR: OPEN_OHMS, ohmsRS: OPEN_OHMS }
       : { ohmsCS: OPEN_OHMS, ohmsRS: OPEN_OHMS }
@@ -40,14 +40,14 @@ function openWinding(sound: Values, unit: UnitPlate, random: RandomSource): Valu
 }
 
 const openOverload = (unit: UnitPlate): Values =>
-  isThree(unit)
+  isThreePhase(unit)
     ? { ohmsT1T2: OPEN_OHMS, ohmsT2T3: OPEN_OHMS, ohmsT3T1: OPEN_OHMS }
     : { ohmsCR: OPEN_OHMS, ohmsCS: OPEN_OHMS }
 
 /** Shorted turns: a three-phase leg reads low; of a single-phase run winding both of its pairs do, and still add up. */
 function shortedTurns(sound: Values, unit: UnitPlate, random: RandomSource): Values {
   const left = between(random, 0.4, 0.8)
-  if (isThree(unit))
+  if (isThreePhase(unit))
     return { ohmsT1T2: (sound.ohmsT1T2 ?? 1) * left, ohmsT3T1: ((sound.ohmsT3T1 ?? 1) * (1 + left)) / 2 }
   const run = (sound.ohmsCR ?? 1) * left
   return { ohmsCR: run, ohmsRS: run + (sound.ohmsCS ?? 2) }
@@ -56,7 +56,7 @@ function shortedTurns(sound: Values, unit: UnitPlate, random: RandomSource): Val
 function supplyFault(sound: Values, unit: UnitPlate, random: RandomSource): ElectricalShow {
   const volts = sound.voltageL1L2 ?? 230
   const draw = random()
-  if (isThree(unit) && draw < 0.4) {
+  if (isThreePhase(unit) && draw < 0.4) {
     const lost = {
       voltageL2L3: volts * between(random, 0.05, 0.5),
       voltageL3L1: volts * between(random, 0.05, 0.5),
@@ -66,7 +66,7 @@ function supplyFault(sound: Values, unit: UnitPlate, random: RandomSource): Elec
       { compressorState: 'hums-and-trips', hardStart: 'none' },
     )
   }
-  if (isThree(unit) && draw < 0.6) {
+  if (isThreePhase(unit) && draw < 0.6) {
     const off = volts * between(random, 0.9, 0.95)
     return { runs: true, values: { voltageL2L3: off, voltageL3L1: off * 1.02 }, words: {} }
   }

@@ -1,4 +1,5 @@
 import type { ElectricalCaution } from '@/core/electrical/cautions'
+import { isThreePhase } from '@/core/job/kinds'
 import { hasReversingValve } from '@/core/job/reversing'
 import type { UnitPlate } from '@/core/job/unit'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
@@ -31,13 +32,12 @@ const SINGLE_NAMES = [
 /** T2 stands on top, between the other two. */
 const THREE_NAMES = ['T2', 'T1', 'T3'] as const
 
-const isThree = (unit: UnitPlate) => unit.power?.phase === 3
-
 /** x of the wires, left to right. */
 /** Which terminal each wire leads to, by its place in the list of terminals: a single-phase run winding hangs on L1, common on L2. */
-export const fedBy = (unit: UnitPlate): readonly number[] => (isThree(unit) ? [1, 0, 2] : [1, 0])
+export const fedBy = (unit: UnitPlate): readonly number[] => (isThreePhase(unit) ? [1, 0, 2] : [1, 0])
 
-export const wiresOf = (unit: UnitPlate): readonly number[] => (isThree(unit) ? [45, 105, 165] : [45, 165])
+export const wiresOf = (unit: UnitPlate): readonly number[] =>
+  isThreePhase(unit) ? [45, 105, 165] : [45, 165]
 
 /** Probes of the lines, the motor's terminals and the shell. */
 export function probesOf(unit: UnitPlate): Probe[] {
@@ -49,8 +49,8 @@ export function probesOf(unit: UnitPlate): Probe[] {
     y: LINES_Y,
   }))
   const terminals = TERMINALS.map(({ x, y }, i) => {
-    const id = isThree(unit) ? (THREE_NAMES[i] as string) : (SINGLE_NAMES[i]?.[0] as string)
-    const name = isThree(unit) ? `Terminal ${id}` : `Terminal ${SINGLE_NAMES[i]?.[1]}`
+    const id = isThreePhase(unit) ? (THREE_NAMES[i] as string) : (SINGLE_NAMES[i]?.[0] as string)
+    const name = isThreePhase(unit) ? `Terminal ${id}` : `Terminal ${SINGLE_NAMES[i]?.[1]}`
     return { id, label: id, name, x, y }
   })
   return [
@@ -99,7 +99,7 @@ export type Clamp = {
 const CLAMP_Y = 268
 
 export const clampsOf = (unit: UnitPlate): Clamp[] =>
-  isThree(unit)
+  isThreePhase(unit)
     ? wiresOf(unit).map((x, i) => ({ key: `ampsL${i + 1}` as ReadingKey, label: `A${i + 1}`, x, y: CLAMP_Y }))
     : [{ key: 'compressorAmps', label: 'A', x: wiresOf(unit)[0] as number, y: CLAMP_Y }]
 
@@ -118,7 +118,7 @@ export function partsOf(unit: UnitPlate): BenchPart[] {
       id: 'capacitor',
       label: 'Run capacitor',
       keys: ['runCapacitance', 'capacitorAmps', 'capacitorVolts'],
-      fits: !isThree(unit),
+      fits: !isThreePhase(unit),
     },
     {
       id: 'heater',
