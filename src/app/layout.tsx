@@ -1,7 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
-import { ThemeRegistry } from '@/ui/ThemeRegistry'
+import { DisplayProvider } from '@/features/settings/DisplayProvider'
 
 export const metadata: Metadata = {
   title: { default: 'Orzo', template: '%s - Orzo' },
@@ -14,7 +14,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en">
       <body>
-        <ThemeRegistry>{children}</ThemeRegistry>
+        <DisplayProvider>{children}</DisplayProvider>
       </body>
     </html>
   )

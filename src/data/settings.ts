@@ -2,7 +2,18 @@ import { type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
 import type { OrzoDatabase } from './database'
 
 /** What this browser remembers beside the jobs. */
-export const SETTING_KEYS = ['temperatureUnit', 'pressureUnit', 'demoOffered', 'tablesInput'] as const
+export const SETTING_KEYS = [
+  'temperatureUnit',
+  'pressureUnit',
+  'demoOffered',
+  'tablesInput',
+  'theme',
+  'textSize',
+  'hand',
+  'screenOn',
+  'tapOrder',
+  'logColumns',
+] as const
 export type SettingKey = (typeof SETTING_KEYS)[number]
 export type Settings = { [K in SettingKey]?: string }
 

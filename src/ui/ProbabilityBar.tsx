@@ -1,18 +1,18 @@
 import Box from '@mui/material/Box'
-import { SUNLIGHT } from './theme'
+import { INK } from './theme/tokens'
 
 /** A share of one as a hairline bar; the number stands beside it in text. */
 export function ProbabilityBar({ share, strong }: { share: number; strong: boolean }) {
   return (
     <Box
       aria-hidden
-      sx={{ height: 6, bgcolor: SUNLIGHT.paper, border: 1, borderColor: 'divider', borderRadius: 1 }}
+      sx={{ height: 6, bgcolor: INK.paper, border: 1, borderColor: 'divider', borderRadius: 1 }}
     >
       <Box
         sx={{
           height: '100%',
           width: `${Math.max(share * 100, 0.5)}%`,
-          bgcolor: strong ? SUNLIGHT.copper : SUNLIGHT.quiet,
+          bgcolor: strong ? INK.copper : INK.quiet,
           transition: 'width 180ms ease-out',
         }}
       />

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Evidence } from '@/core/diagnose/diagnose'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 
 /** Evidence this strong fills the bar; natural log of the likelihood ratio. */
 const FULL_WEIGHT = 4
@@ -25,12 +25,12 @@ function EvidenceLine({ sentence, direction, weight }: Evidence) {
         >
           {isFor ? '▲ for' : '▽ against'}
         </Typography>
-        <Box aria-hidden sx={{ height: 4, bgcolor: SUNLIGHT.hairline }}>
+        <Box aria-hidden sx={{ height: 4, bgcolor: INK.hairline }}>
           <Box
             sx={{
               height: '100%',
               width: `${Math.min(Math.abs(weight) / FULL_WEIGHT, 1) * 100}%`,
-              bgcolor: isFor ? SUNLIGHT.ink : SUNLIGHT.copper,
+              bgcolor: isFor ? INK.ink : INK.copper,
             }}
           />
         </Box>

@@ -12,7 +12,7 @@ import type { ReadingSet } from '@/core/readings/schema'
 import { mainMode } from '@/core/targets/profiles'
 import type { StoredJob } from '@/data/jobs'
 import { percent } from '@/ui/percent'
-import { theme } from '@/ui/theme'
+import { IS_WIDE } from '@/ui/theme/theme'
 import { ArriveStage } from '../arrive/ArriveStage'
 import { CloseStage } from '../close/CloseStage'
 import { DiagnoseStage } from '../diagnose/DiagnoseStage'
@@ -106,7 +106,7 @@ function OpenJob({
     [save, stage],
   )
   const props = useStageProps(job, change)
-  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id)
   const [Work, Side] = [WORK[stage], ANSWER[stage]]
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Drawer from '@mui/material/Drawer'
 import { type ReactNode, useState } from 'react'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 
 /** On a phone the answer is a bar that pulls up into a sheet. */
 export function PhoneSheet({
@@ -26,7 +26,7 @@ export function PhoneSheet({
           minHeight: 56,
           px: 2,
           justifyContent: 'space-between',
-          bgcolor: SUNLIGHT.copperWash,
+          bgcolor: INK.copperWash,
           font: 'inherit',
           borderTop: 1,
           borderColor: 'divider',

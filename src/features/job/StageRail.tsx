@@ -9,7 +9,7 @@ import TroubleshootOutlined from '@mui/icons-material/TroubleshootOutlined'
 import Link from 'next/link'
 import type { ElementType } from 'react'
 import type { Stage } from '@/core/job/job'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 import { STAGE_LABELS, type StageState } from './stages'
 
 const ICONS: Readonly<Record<Stage, ElementType>> = {
@@ -35,7 +35,7 @@ export function StageRail({ jobId, current, states }: Props) {
         borderRight: { md: 1 },
         borderTop: { xs: 1, md: 0 },
         borderColor: { xs: 'divider', md: 'divider' },
-        bgcolor: SUNLIGHT.raised,
+        bgcolor: INK.raised,
         pt: { md: 1 },
       }}
     >
@@ -55,10 +55,10 @@ export function StageRail({ jobId, current, states }: Props) {
               px: 0.5,
               gap: 0.25,
               color: on ? 'primary.main' : 'text.primary',
-              bgcolor: on ? SUNLIGHT.copperWash : 'transparent',
-              borderLeft: { md: `4px solid ${on ? SUNLIGHT.copper : 'transparent'}` },
-              borderTop: { xs: `3px solid ${on ? SUNLIGHT.copper : 'transparent'}`, md: 'none' },
-              '&:focus-visible': { outline: `2px solid ${SUNLIGHT.copper}`, outlineOffset: -3 },
+              bgcolor: on ? INK.copperWash : 'transparent',
+              borderLeft: { md: `4px solid ${on ? INK.copper : 'transparent'}` },
+              borderTop: { xs: `3px solid ${on ? INK.copper : 'transparent'}`, md: 'none' },
+              '&:focus-visible': { outline: `2px solid ${INK.copper}`, outlineOffset: -3 },
             }}
           >
             <Icon fontSize="small" />

@@ -14,7 +14,7 @@ import { ladderModel } from '@/ui/ladder/model'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
 import { TapList } from '@/ui/pad/TapList'
-import { theme } from '@/ui/theme'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../job/stageProps'
 import { Observed, seenKeysOf } from './Observed'
 import { SetTabs } from './SetTabs'
@@ -142,7 +142,7 @@ type TabState = { tab: TabName; onTab: (tab: TabName) => void }
 /** The ladder beside the list of taps and the pad; what is seen stands on the second tab. */
 export function MeasureStage(props: StageProps) {
   const { diagnosis, display } = props
-  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const [tab, onTab] = useState<TabName>('read')
   const taps = useTaps(props)
   const entry = useEntry(props)

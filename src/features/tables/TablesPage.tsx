@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { ComponentType } from 'react'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 import { CompareTool } from './CompareTool'
 import { LineSetTool } from './LineSetTool'
 import { NitrogenTool } from './NitrogenTool'
@@ -36,7 +36,7 @@ function ToolList({ current }: { current: ToolId }) {
         borderRight: { md: 1 },
         borderBottom: { xs: 1, md: 0 },
         borderColor: { xs: 'divider', md: 'divider' },
-        bgcolor: SUNLIGHT.raised,
+        bgcolor: INK.raised,
         pt: { md: 1 },
       }}
     >
@@ -56,9 +56,9 @@ function ToolList({ current }: { current: ToolId }) {
               fontWeight: on ? 650 : 500,
               width: { xs: '50%', md: '100%' },
               color: on ? 'primary.main' : 'text.primary',
-              bgcolor: on ? SUNLIGHT.copperWash : 'transparent',
-              borderLeft: `4px solid ${on ? SUNLIGHT.copper : 'transparent'}`,
-              '&:focus-visible': { outline: `2px solid ${SUNLIGHT.copper}`, outlineOffset: -3 },
+              bgcolor: on ? INK.copperWash : 'transparent',
+              borderLeft: `4px solid ${on ? INK.copper : 'transparent'}`,
+              '&:focus-visible': { outline: `2px solid ${INK.copper}`, outlineOffset: -3 },
             }}
           >
             {label}

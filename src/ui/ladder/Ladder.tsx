@@ -3,13 +3,13 @@ import Box from '@mui/material/Box'
 import { memo, useState } from 'react'
 import { fromKelvin } from '@/core/units/convert'
 import { type Display, showTemperature } from '@/core/units/show'
-import { SUNLIGHT } from '../theme'
+import { INK } from '../theme/tokens'
 import { useElementSize } from '../useElementSize'
 import { assignLanes, type Scale, scaleFor, spreadLabels, tickStep } from './layout'
 import type { LadderModel, LadderSpan, Rung } from './model'
 import { spanTexts } from './spanText'
 import { SpanMark } from './SpanMark'
-import { temperatureColour } from './temperatureColour'
+import { temperatureInk } from './temperatureColour'
 
 type Props = { model: LadderModel; display: Display; title: string }
 
@@ -48,22 +48,17 @@ function Axis({ scale, display }: { scale: Scale; display: Display }) {
         rx={2}
       />
       {scale.top > 0 && (
-        <polyline
-          points={breakLine(AXIS - 3, scale.top)}
-          fill="none"
-          stroke={SUNLIGHT.ink}
-          strokeWidth={1.5}
-        />
+        <polyline points={breakLine(AXIS - 3, scale.top)} fill="none" stroke={INK.ink} strokeWidth={1.5} />
       )}
       {ticks.map((tick) => (
         <g key={tick}>
-          <line x1={AXIS} x2={AXIS + 6} y1={y(tick)} y2={y(tick)} stroke={SUNLIGHT.quiet} />
-          <text x={AXIS - 11} y={y(tick)} dy="0.35em" textAnchor="end" fontSize={14} fill={SUNLIGHT.quiet}>
+          <line x1={AXIS} x2={AXIS + 6} y1={y(tick)} y2={y(tick)} stroke={INK.quiet} />
+          <text x={AXIS - 11} y={y(tick)} dy="0.35em" textAnchor="end" fontSize={14} fill={INK.quiet}>
             {tick}
           </text>
         </g>
       ))}
-      <text x={AXIS - 11} y={-2} textAnchor="end" fontSize={12} fill={SUNLIGHT.quiet}>
+      <text x={AXIS - 11} y={-2} textAnchor="end" fontSize={12} fill={INK.quiet}>
         °{display.temperature}
       </text>
     </g>
@@ -78,7 +73,7 @@ function Ramp({ scale }: { scale: Scale }) {
         <stop
           key={stop}
           offset={stop}
-          stopColor={temperatureColour(scale.hottest - stop * (scale.hottest - scale.coldest))}
+          stopColor={temperatureInk(scale.hottest - stop * (scale.hottest - scale.coldest))}
         />
       ))}
     </linearGradient>
@@ -100,7 +95,7 @@ const gliding = (y: number) => ({ transform: `translateY(${y}px)`, transition: '
 
 function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungProps) {
   const y = scale.y(rung.kelvin)
-  const colour = temperatureColour(rung.kelvin)
+  const colour = temperatureInk(rung.kelvin)
   const glide = rung.glideTo === undefined ? 0 : scale.y(rung.glideTo) - y
   return (
     <g
@@ -129,9 +124,9 @@ function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungP
           strokeLinecap="round"
         />
       </g>
-      <line x1={labelX - 24} y1={y} x2={labelX - 6} y2={labelY} stroke={SUNLIGHT.hairline} />
+      <line x1={labelX - 24} y1={y} x2={labelX - 6} y2={labelY} stroke={INK.hairline} />
       <g style={gliding(labelY)}>
-        <text x={labelX} dy="0.35em" fontSize={narrow ? 12 : 13.5} fill={SUNLIGHT.quiet}>
+        <text x={labelX} dy="0.35em" fontSize={narrow ? 12 : 13.5} fill={INK.quiet}>
           {rung.label}
         </text>
         <text
@@ -140,7 +135,7 @@ function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungP
           textAnchor="end"
           fontSize={narrow ? 16 : 19}
           fontWeight={650}
-          fill={SUNLIGHT.ink}
+          fill={INK.ink}
         >
           {fromKelvin(rung.kelvin, display.temperature).toFixed(1)}
         </text>

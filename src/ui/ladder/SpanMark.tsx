@@ -1,5 +1,5 @@
 'use client'
-import { SUNLIGHT } from '../theme'
+import { INK } from '../theme/tokens'
 import { VerdictMark } from '../VerdictMark'
 import type { Scale } from './layout'
 import type { LadderSpan } from './model'
@@ -34,9 +34,9 @@ function Band({ span, scale, x }: Pick<Props, 'span' | 'scale' | 'x'>) {
       y={top}
       width={BAND_WIDTH}
       height={Math.max(bottom - top, 1)}
-      fill={SUNLIGHT.copper}
+      fill={INK.copper}
       fillOpacity={0.16}
-      stroke={SUNLIGHT.copper}
+      stroke={INK.copper}
       strokeOpacity={0.55}
     />
   )
@@ -45,7 +45,7 @@ function Band({ span, scale, x }: Pick<Props, 'span' | 'scale' | 'x'>) {
 /** A bracket between two rungs, its target band behind it, its value beside it. */
 export function SpanMark({ span, scale, x, middle, texts, active, onActive, narrow }: Props) {
   const [start, end] = [scale.y(span.from), scale.y(span.to)]
-  const ink = active ? SUNLIGHT.copper : SUNLIGHT.ink
+  const ink = active ? INK.copper : INK.ink
   return (
     <g
       role="img"
@@ -68,22 +68,22 @@ export function SpanMark({ span, scale, x, middle, texts, active, onActive, narr
         y={middle - 28}
         width={narrow ? 64 : 84}
         height={56}
-        fill={SUNLIGHT.paper}
+        fill={INK.paper}
         fillOpacity={0.9}
       />
-      <text x={x + 14} y={middle - 14} fontSize={narrow ? 11.5 : 12.5} fill={SUNLIGHT.quiet}>
+      <text x={x + 14} y={middle - 14} fontSize={narrow ? 11.5 : 12.5} fill={INK.quiet}>
         {span.label}
       </text>
       <text x={x + 14} y={middle + 7} fontSize={narrow ? 16 : 19} fontWeight={700} fill={ink}>
         {texts.value}
-        <tspan fontSize={narrow ? 11 : 13} fontWeight={400} dx={4} fill={SUNLIGHT.quiet}>
+        <tspan fontSize={narrow ? 11 : 13} fontWeight={400} dx={4} fill={INK.quiet}>
           {texts.error}
         </tspan>
       </text>
       {span.verdict && (
         <>
           <VerdictMark verdict={span.verdict} x={x + 20} y={middle + 20} />
-          <text x={x + 30} y={middle + 20} dy="0.35em" fontSize={13} fill={SUNLIGHT.ink}>
+          <text x={x + 30} y={middle + 20} dy="0.35em" fontSize={13} fill={INK.ink}>
             {texts.verdict}
           </text>
         </>

@@ -1,3 +1,5 @@
+import { INK } from '../theme/tokens'
+
 /** Cold slate-teal through neutral to warm ember; the only thing coloured along a scale. */
 const STOPS: readonly (readonly [kelvin: number, rgb: readonly [number, number, number]])[] = [
   [253, [38, 84, 96]],
@@ -7,7 +9,7 @@ const STOPS: readonly (readonly [kelvin: number, rgb: readonly [number, number, 
   [363, [150, 42, 20]],
 ]
 
-/** CSS colour of a temperature in K; dark enough for text on paper. */
+/** CSS colour of a temperature in K; dark enough for text on light paper. */
 export function temperatureColour(kelvin: number): string {
   const above = Math.max(
     STOPS.findIndex(([k]) => k >= kelvin),
@@ -21,3 +23,7 @@ export function temperatureColour(kelvin: number): string {
   )
   return `rgb(${mix.join(' ')})`
 }
+
+/** The same colour lifted from the ground of the theme in force, for drawings. */
+export const temperatureInk = (kelvin: number): string =>
+  `color-mix(in srgb, white ${INK.lift}, ${temperatureColour(kelvin)})`

@@ -6,7 +6,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { type ChangeEvent, type KeyboardEvent, useState } from 'react'
 import type { Unit } from '@/core/units/units'
-import { SUNLIGHT } from '../theme'
+import { INK } from '../theme/tokens'
 import { pressKey, takesSign } from './entry'
 
 type Props = {
@@ -63,11 +63,11 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
           width: '100%',
           px: 1.25,
           color: 'text.primary',
-          bgcolor: SUNLIGHT.paper,
+          bgcolor: INK.paper,
           border: 1,
           borderColor: message ? 'error.main' : 'divider',
           borderRadius: 1,
-          '&:focus-visible': { outline: `2px solid ${SUNLIGHT.copper}`, outlineOffset: 1 },
+          '&:focus-visible': { outline: `2px solid ${INK.copper}`, outlineOffset: 1 },
         }}
       />
       <Typography

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { memo, useEffect, useRef } from 'react'
 import type { Readings } from '@/core/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
-import { SUNLIGHT } from '../theme'
+import { INK } from '../theme/tokens'
 
 type Props = {
   taps: readonly ReadingKey[]
@@ -53,8 +53,8 @@ export const TapList = memo(function TapList({ taps, readings, selected, wanted,
                 borderBottom: 1,
                 borderColor: 'divider',
                 borderLeft: 4,
-                borderLeftColor: on ? SUNLIGHT.copper : 'transparent',
-                bgcolor: on ? SUNLIGHT.copperWash : 'transparent',
+                borderLeftColor: on ? INK.copper : 'transparent',
+                bgcolor: on ? INK.copperWash : 'transparent',
               }}
             >
               <span>

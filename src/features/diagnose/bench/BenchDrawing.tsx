@@ -5,7 +5,7 @@ import { COMPRESSOR_PATH, nextPoint, type Tested } from '@/core/electrical/suppl
 import type { UnitPlate } from '@/core/job/unit'
 import type { Readings } from '@/core/readings/schema'
 import type { ReadingKey } from '@/core/readings/vocabulary'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 import { showReading } from './showReading'
 import {
   type BenchPart,
@@ -43,7 +43,7 @@ const percentOf = (value: number, whole: number) => `${(100 * value) / whole}%`
 function Wiring({ unit }: { unit: UnitPlate }) {
   const wires = wiresOf(unit)
   const fed = fedBy(unit)
-  const line = { stroke: SUNLIGHT.ink, strokeWidth: 1.5, fill: 'none' } as const
+  const line = { stroke: INK.ink, strokeWidth: 1.5, fill: 'none' } as const
   const { x, y, radius } = MOTOR_SHELL
   const terminals = probesOf(unit).filter(({ id }) => /^(T|C$|R$|S$)/.test(id))
   return (
@@ -52,8 +52,8 @@ function Wiring({ unit }: { unit: UnitPlate }) {
         <g key={at}>
           <path d={`M${at} 12 V172`} {...line} />
           <path d={`M${at} 172 l14 22`} {...line} />
-          <circle cx={at} cy={172} r={3} fill={SUNLIGHT.ink} />
-          <circle cx={at} cy={198} r={3} fill={SUNLIGHT.ink} />
+          <circle cx={at} cy={172} r={3} fill={INK.ink} />
+          <circle cx={at} cy={198} r={3} fill={INK.ink} />
           <path
             d={`M${at} 198 V300 L${terminals[fed[i] ?? 0]?.x ?? at} ${(terminals[fed[i] ?? 0]?.y ?? y) - 24}`}
             {...line}
@@ -64,7 +64,7 @@ function Wiring({ unit }: { unit: UnitPlate }) {
         <path
           key={row}
           d={`M${wires[0]} ${row} H${ROW_X}`}
-          stroke={SUNLIGHT.hairline}
+          stroke={INK.hairline}
           strokeWidth={1}
           strokeDasharray="2 4"
         />
@@ -72,7 +72,7 @@ function Wiring({ unit }: { unit: UnitPlate }) {
       <circle cx={x} cy={y} r={radius} {...line} />
       <path
         d={terminals.map(({ x: tx, y: ty }, i) => `${i === 0 ? 'M' : 'L'}${tx} ${ty}`).join(' ') + ' Z'}
-        stroke={SUNLIGHT.hairline}
+        stroke={INK.hairline}
         strokeWidth={6}
         fill="none"
       />
@@ -107,8 +107,8 @@ function Between({
       textAnchor="middle"
       fontSize={13}
       fontWeight={700}
-      fill={SUNLIGHT.ink}
-      stroke={SUNLIGHT.paper}
+      fill={INK.ink}
+      stroke={INK.paper}
       strokeWidth={4}
       paintOrder="stroke"
     >
@@ -161,10 +161,10 @@ function Spot({
         borderRadius: round ? '50%' : 1,
         border: pressed ? 3 : 1.5,
         borderColor: pressed ? 'primary.main' : 'text.primary',
-        bgcolor: pressed ? SUNLIGHT.copperWash : 'background.paper',
+        bgcolor: pressed ? INK.copperWash : 'background.paper',
         font: 'inherit',
         fontWeight: 700,
-        '&:focus-visible': { outline: `3px solid ${SUNLIGHT.copper}`, outlineOffset: 2 },
+        '&:focus-visible': { outline: `3px solid ${INK.copper}`, outlineOffset: 2 },
       }}
     >
       {label}
@@ -196,7 +196,7 @@ function PartButton({ part, taken, pressed, onClick }: PartProps) {
         fontSize: '0.9rem',
         justifyContent: 'space-between',
         textAlign: 'left',
-        '&:focus-visible': { outline: `3px solid ${SUNLIGHT.copper}`, outlineOffset: 2 },
+        '&:focus-visible': { outline: `3px solid ${INK.copper}`, outlineOffset: 2 },
       }}
     >
       <span>{part.label}</span>

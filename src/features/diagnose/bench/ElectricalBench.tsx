@@ -16,7 +16,7 @@ import type { ReadingSet } from '@/core/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
-import { theme } from '@/ui/theme'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../../job/stageProps'
 import { Observed } from '../../measure/Observed'
 import { withObservation, withReading, withSet } from '../../measure/sets'
@@ -240,7 +240,7 @@ function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: 
 export function ElectricalBench(props: StageProps) {
   const { job, set, diagnosis } = props
   const bench = useBench(props)
-  const isWide = useMediaQuery(theme.breakpoints.up('md'), { noSsr: true })
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   useAskedTap(props, bench.entry.open)
   return (
     <Box

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import type { SxProps } from '@mui/material/styles'
 import type { PathPoint } from '@/core/electrical/supplyPath'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 
 type Props = {
   point: PathPoint
@@ -37,13 +37,13 @@ export function PointButton({ point, state, proven, isNext, onClick, sx }: Props
           border: isNext ? 3 : 1.5,
           borderColor: isNext ? 'primary.main' : 'divider',
           borderRadius: 1,
-          bgcolor: isNext ? SUNLIGHT.copperWash : 'background.paper',
+          bgcolor: isNext ? INK.copperWash : 'background.paper',
           font: 'inherit',
           fontSize: '0.85rem',
           lineHeight: 1.15,
           justifyContent: 'space-between',
           textAlign: 'left',
-          '&:focus-visible': { outline: `3px solid ${SUNLIGHT.copper}`, outlineOffset: 2 },
+          '&:focus-visible': { outline: `3px solid ${INK.copper}`, outlineOffset: 2 },
         }}
       >
         <span>{point.label}</span>

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { nameTerminals, type Pair, PAIRS, type SinglePhaseResult } from '@/core/electrical/singlePhase'
-import { SUNLIGHT } from '@/ui/theme'
+import { INK } from '@/ui/theme/tokens'
 
 type Texts = Readonly<Record<Pair, string>>
 const EMPTY: Texts = { AB: '', BC: '', CA: '' }
@@ -39,15 +39,15 @@ export function UnmarkedTerminals({ hot, onNamed }: Props) {
       </Typography>
       <Box sx={{ position: 'relative', width: 180, height: 215, mx: 'auto' }}>
         <svg viewBox="0 0 180 215" width={180} height={215} aria-hidden>
-          <path d="M90 24 L24 130 L156 130 Z" fill="none" stroke={SUNLIGHT.hairline} strokeWidth={6} />
+          <path d="M90 24 L24 130 L156 130 Z" fill="none" stroke={INK.hairline} strokeWidth={6} />
           {(['A', 'B', 'C'] as const).map((terminal) => (
             <g key={terminal}>
               <circle
                 cx={PLACE[terminal][0]}
                 cy={PLACE[terminal][1]}
                 r={18}
-                fill={SUNLIGHT.raised}
-                stroke={SUNLIGHT.ink}
+                fill={INK.raised}
+                stroke={INK.ink}
               />
               <text x={PLACE[terminal][0]} y={PLACE[terminal][1] + 5} textAnchor="middle" fontWeight={700}>
                 {result?.terminals ? result.terminals[terminal].charAt(0).toUpperCase() : terminal}

@@ -2,11 +2,15 @@
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter'
-import type { ReactNode } from 'react'
-import { theme } from './theme'
+import { type ReactNode, useMemo } from 'react'
+import { type TextSize, themeOf } from './theme'
+import type { ThemeName } from './tokens'
+
+type Props = { name: ThemeName; textSize: TextSize; children: ReactNode }
 
 /** Theme and style cache round every page. */
-export function ThemeRegistry({ children }: { children: ReactNode }) {
+export function ThemeRegistry({ name, textSize, children }: Props) {
+  const theme = useMemo(() => themeOf(name, textSize), [name, textSize])
   return (
     <AppRouterCacheProvider options={{ key: 'orzo' }}>
       <ThemeProvider theme={theme}>

@@ -1,0 +1,105 @@
+'use client'
+import TuneOutlined from '@mui/icons-material/TuneOutlined'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import IconButton from '@mui/material/IconButton'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { database } from '@/data/database'
+import { type SettingKey, writeSetting } from '@/data/settings'
+import { useLook } from './DisplayProvider'
+
+type Choice = {
+  readonly setting: SettingKey
+  readonly label: string
+  readonly help: string
+  readonly values: readonly (readonly [value: string, label: string])[]
+}
+
+const CHOICES: readonly Choice[] = [
+  {
+    setting: 'theme',
+    label: 'Ground',
+    help: 'Sunlight for glare, Cellar for the dark.',
+    values: [
+      ['sunlight', 'Sunlight'],
+      ['cellar', 'Cellar'],
+    ],
+  },
+  {
+    setting: 'textSize',
+    label: 'Text',
+    help: 'Ladder and drawings grow with it.',
+    values: [
+      ['usual', 'Usual'],
+      ['large', 'Large'],
+      ['largest', 'Largest'],
+    ],
+  },
+  {
+    setting: 'hand',
+    label: 'Tapping hand',
+    help: 'Taps and pad stand on this side of a laptop screen, the next key under this thumb.',
+    values: [
+      ['right', 'Right'],
+      ['left', 'Left'],
+    ],
+  },
+  {
+    setting: 'screenOn',
+    label: 'Screen while a job is open',
+    help: 'Where the browser and the battery allow it.',
+    values: [
+      ['no', 'May sleep'],
+      ['yes', 'Stays on'],
+    ],
+  },
+]
+
+/** Theme, text size, hand and screen of this browser. */
+export function DisplayButton() {
+  const [open, setOpen] = useState(false)
+  const look = useLook()
+  const now: Partial<Record<SettingKey, string>> = { ...look, screenOn: look.screenOn ? 'yes' : 'no' }
+  return (
+    <>
+      <IconButton aria-label="Display" color="inherit" onClick={() => setOpen(true)}>
+        <TuneOutlined />
+      </IconButton>
+      <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="display-title">
+        <DialogTitle id="display-title">Display</DialogTitle>
+        <DialogContent sx={{ display: 'grid', gap: 2 }}>
+          {CHOICES.map(({ setting, label, help, values }) => (
+            <Box key={setting}>
+              <Typography sx={{ fontWeight: 650, mb: 0.5 }}>{label}</Typography>
+              <ToggleButtonGroup
+                exclusive
+                value={now[setting]}
+                aria-label={label}
+                onChange={(_event, value: string | null) =>
+                  value && void writeSetting(database(), setting, value)
+                }
+              >
+                {values.map(([value, text]) => (
+                  <ToggleButton key={value} value={value} sx={{ px: 2 }}>
+                    {text}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+              <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 0.5 }}>{help}</Typography>
+            </Box>
+          ))}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setOpen(false)}>Done</Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  )
+}

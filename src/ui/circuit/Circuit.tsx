@@ -1,0 +1,153 @@
+'use client'
+import Box from '@mui/material/Box'
+import { memo, useMemo } from 'react'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+import { temperatureInk } from '../ladder/temperatureColour'
+import { INK } from '../theme/tokens'
+import { type Chip, type CircuitLayout, layoutCircuit, type Pipe } from './layout'
+import type { Loop } from './loop'
+import { PlaceButtons, type Seen } from './PlaceButtons'
+import {
+  BulbMark,
+  CoilMark,
+  CompressorMark,
+  MeteringMark,
+  meteringName,
+  PartMark,
+  PipeMark,
+  ReversingValveMark,
+} from './symbols'
+import { TapChip } from './TapChip'
+import type { TapView } from './tapView'
+
+/** Temperatures known on the loop, K; pipes and coils are tinted with them. */
+export type Tints = {
+  readonly [K in Pipe['id'] | 'condenser' | 'evaporator']?: number | undefined
+}
+
+type Props = {
+  loop: Loop
+  taps: readonly TapView[]
+  selected: ReadingKey | undefined
+  onSelect: (key: ReadingKey) => void
+  tints: Tints
+  /** "condensing 103 F", "evaporating 38 F" */
+  notes: { readonly condenser?: string | undefined; readonly evaporator?: string | undefined }
+  size: { readonly width: number; readonly height: number }
+  title: string
+  /** asks for a place instead of a tap */
+  seen?: Seen | undefined
+}
+
+const ink = (kelvin: number | undefined) => (kelvin === undefined ? INK.quiet : temperatureInk(kelvin))
+
+function Leader({ chip: { box, anchor } }: { chip: Chip }) {
+  const from = {
+    x: Math.min(Math.max(anchor.x, box.x), box.x + box.width),
+    y: Math.min(Math.max(anchor.y, box.y), box.y + box.height),
+  }
+  return (
+    <g>
+      <line x1={from.x} y1={from.y} x2={anchor.x} y2={anchor.y} stroke={INK.quiet} strokeWidth={0.8} />
+      <circle cx={anchor.x} cy={anchor.y} r={2.6} fill={INK.ink} />
+    </g>
+  )
+}
+
+function Legend({ layout }: { layout: CircuitLayout }) {
+  const y = layout.evaporator.y - 44
+  const x = layout.places.joint.x
+  return (
+    <g aria-hidden fontSize={11.5} fill={INK.quiet}>
+      <text x={x} y={y - 16} textAnchor="middle">
+        solid liquid · dashed mixed
+      </text>
+      <text x={x} y={y} textAnchor="middle">
+        hollow vapour
+      </text>
+    </g>
+  )
+}
+
+type DrawingProps = Pick<Props, 'loop' | 'tints' | 'notes' | 'title'> & {
+  layout: CircuitLayout
+  withLeaders: boolean
+}
+
+const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, withLeaders }: DrawingProps) {
+  const { condenser, evaporator, pipes, parts, chips, places } = layout
+  const metering = parts.find(({ part }) => part === 'metering')?.at
+  const rowY = { condenser: condenser.y - 4, evaporator: evaporator.y + evaporator.height + 5 }
+  return (
+    <svg
+      width={layout.width}
+      height={layout.height}
+      role="img"
+      aria-label={title}
+      style={{ display: 'block', position: 'absolute', inset: 0 }}
+    >
+      {pipes.map((pipe) => (
+        <PipeMark key={pipe.id} pipe={pipe} colour={ink(tints[pipe.id])} flows={loop.flows} />
+      ))}
+      <CoilMark
+        rect={condenser}
+        coil={loop.condenser}
+        colour={ink(tints.condenser)}
+        note={notes.condenser ?? loop.condenser.role}
+        streamY={rowY.condenser}
+      />
+      <CoilMark
+        rect={evaporator}
+        coil={loop.evaporator}
+        colour={ink(tints.evaporator)}
+        note={notes.evaporator ?? loop.evaporator.role}
+        streamY={rowY.evaporator}
+      />
+      {metering && loop.metering === 'txv' && <BulbMark bulb={places.bulb} valve={metering} />}
+      {metering && <MeteringMark at={metering} metering={loop.metering} evaporatorTop={evaporator.y} />}
+      {metering && layout.named && (
+        <text x={metering.x + 64} y={metering.y - 2} fontSize={11.5} fill={INK.quiet}>
+          {meteringName(loop)}
+        </text>
+      )}
+      {parts.map(({ part, at }) => (
+        <PartMark
+          key={part}
+          part={part}
+          at={at}
+          side={at.x < layout.width / 2 ? 1 : -1}
+          named={layout.named}
+        />
+      ))}
+      <CompressorMark at={layout.compressor} flows={loop.flows} />
+      {layout.reversingValve && <ReversingValveMark at={layout.reversingValve} heating={loop.heating} />}
+      {layout.named && !loop.reversingValve && <Legend layout={layout} />}
+      {withLeaders && chips.map((chip) => <Leader key={chip.key} chip={chip} />)}
+    </svg>
+  )
+})
+
+/** The unit's own loop with a tap at every place where a reading is taken. */
+export function Circuit({ loop, taps, selected, onSelect, tints, notes, size, title, seen }: Props) {
+  const keys = taps.map(({ key }) => key).join()
+  const layout = useMemo(
+    () => layoutCircuit(loop, keys === '' ? [] : (keys.split(',') as ReadingKey[]), size),
+    [loop, keys, size],
+  )
+  const byKey = new Map(taps.map((tap) => [tap.key, tap]))
+  return (
+    <Box sx={{ position: 'relative', width: layout.width, height: layout.height }}>
+      <Drawing {...{ loop, layout, tints, notes, title }} withLeaders={!seen} />
+      {seen ? (
+        <PlaceButtons layout={layout} seen={seen} />
+      ) : (
+        layout.chips.map(({ key, box }) => {
+          const tap = byKey.get(key)
+          return (
+            tap && <TapChip key={key} tap={tap} box={box} selected={key === selected} onSelect={onSelect} />
+          )
+        })
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,84 @@
+'use client'
+import { createTheme } from '@mui/material/styles'
+import { cssVariables, INK, type ThemeName, TOKENS } from './tokens'
+
+const FAMILY = '"Atkinson Hyperlegible Next Variable", sans-serif'
+const TOUCH = 48
+
+/** Text sizes that can be chosen, as a share of the browser's. */
+export const TEXT_SIZES = { usual: 1, large: 1.15, largest: 1.3 } as const
+export type TextSize = keyof typeof TEXT_SIZES
+
+/** From this width on the screen stands in columns. */
+export const IS_WIDE = '(min-width:900px)'
+
+const paletteOf = (name: ThemeName) => {
+  const { paper, raised, ink, quiet, hairline, copper, onCopper, error } = TOKENS[name]
+  return {
+    mode: name === 'sunlight' ? ('light' as const) : ('dark' as const),
+    primary: { main: copper, contrastText: onCopper },
+    background: { default: paper, paper: raised },
+    text: { primary: ink, secondary: quiet },
+    divider: hairline,
+    error: { main: error },
+  }
+}
+
+/** The theme of one ground and text size. */
+export const themeOf = (name: ThemeName, size: TextSize) =>
+  createTheme({
+    palette: paletteOf(name),
+    shape: { borderRadius: 4 },
+    typography: {
+      fontFamily: FAMILY,
+      fontSize: 15,
+      h1: { fontSize: '1.45rem', fontWeight: 650 },
+      h2: { fontSize: '1.1rem', fontWeight: 650 },
+      h3: { fontSize: '0.95rem', fontWeight: 650 },
+      overline: { letterSpacing: '0.06em', lineHeight: 1.6, textTransform: 'none', fontSize: '0.85rem' },
+      button: { textTransform: 'none', fontWeight: 600 },
+    },
+    components: {
+      MuiCssBaseline: {
+        styleOverrides: {
+          ':root': cssVariables(name),
+          html: { fontSize: `${100 * TEXT_SIZES[size]}%` },
+          body: { fontVariantNumeric: 'tabular-nums', overflowX: 'hidden' },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*, *::before, *::after': {
+              transitionDuration: '0.01ms !important',
+              animationDuration: '0.01ms !important',
+            },
+          },
+          '@media print': {
+            body: { backgroundColor: '#ffffff' },
+            '.no-print': { display: 'none !important' },
+          },
+        },
+      },
+      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: TOUCH } } },
+      MuiIconButton: { styleOverrides: { root: { minWidth: TOUCH, minHeight: TOUCH } } },
+      MuiChip: {
+        styleOverrides: {
+          root: { borderRadius: 4, fontSize: '0.95rem', backgroundColor: 'transparent' },
+          clickable: { minHeight: TOUCH },
+        },
+      },
+      MuiTextField: { defaultProps: { size: 'medium', fullWidth: true } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            minHeight: TOUCH,
+            minWidth: TOUCH,
+            textTransform: 'none',
+            color: INK.ink,
+            borderColor: INK.hairline,
+          },
+        },
+      },
+      MuiTab: { styleOverrides: { root: { minHeight: TOUCH, textTransform: 'none', fontSize: '1rem' } } },
+      MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+      MuiListItemButton: { styleOverrides: { root: { minHeight: TOUCH } } },
+    },
+  })
