@@ -9,6 +9,7 @@ const core = {
     '<rootDir>/src/core/**/*.test.ts',
     '<rootDir>/tools/**/*.test.ts',
     '<rootDir>/src/app/**/*.test.ts',
+    '<rootDir>/src/instruments/**/*.test.ts',
   ],
   transform: {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],

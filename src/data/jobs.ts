@@ -44,6 +44,7 @@ export const getJob = async (db: OrzoDatabase, id: string): Promise<StoredJob | 
 
 /**
  * Changes a job in one transaction, so that two tabs or two quick edits never overwrite each other.
+ * @returns the document before and after
  * @throws Error when the change would make the document invalid; the stored job stays as it was
  */
 export async function changeJob(
@@ -51,14 +52,15 @@ export async function changeJob(
   id: string,
   change: (job: Job) => Job,
   now: string,
-): Promise<void> {
-  await db.transaction('rw', db.jobs, async () => {
+): Promise<{ before: Job; after: Job }> {
+  return db.transaction('rw', db.jobs, async () => {
     const row = await db.jobs.get(id)
     if (!row) throw new Error('This job is no longer here: it was removed in another window.')
     const reading = readJobValue(dropUndefined({ ...change(row.job), updatedAt: now }))
     if (!reading.ok)
       throw new Error(reading.problems.map(({ path, message }) => `${path} ${message}`).join('; '))
     await db.jobs.put(rowOf(reading.job as StoredJob))
+    return { before: row.job, after: reading.job }
   })
 }
 

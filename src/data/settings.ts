@@ -1,4 +1,4 @@
-import { type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
+import { type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
 import type { OrzoDatabase } from './database'
 
 /** What this browser remembers beside the jobs. */
@@ -12,6 +12,7 @@ export const SETTING_KEYS = [
   'hand',
   'screenOn',
   'tapOrder',
+  'unitsChosen',
   'logColumns',
 ] as const
 export type SettingKey = (typeof SETTING_KEYS)[number]
@@ -29,11 +30,30 @@ export async function writeSetting(db: OrzoDatabase, key: SettingKey, value: str
 
 const TEMPERATURES: readonly string[] = ['F', 'C', 'K']
 
+export type DisplayUnits = {
+  readonly temperature: TemperatureUnit
+  readonly pressure: Unit
+  /** unit last chosen on the pad for a kind of quantity */
+  readonly chosen: { readonly [K in QuantityKind]?: Unit }
+}
+
+const isChosen = (entry: [string, unknown]): entry is [QuantityKind, Unit] =>
+  typeof entry[1] === 'string' && unitsOf(entry[0] as QuantityKind).some((unit) => unit === entry[1])
+
+/** A damaged text chooses nothing. */
+function readChosen(text: string | undefined): DisplayUnits['chosen'] {
+  try {
+    return Object.fromEntries(Object.entries(JSON.parse(text ?? '{}') as object).filter(isChosen))
+  } catch {
+    return {}
+  }
+}
+
 /** Units in which this browser shows and first offers values. */
-export function displayUnits(settings: Settings): { temperature: TemperatureUnit; pressure: Unit } {
+export function displayUnits(settings: Settings): DisplayUnits {
   const temperature = TEMPERATURES.includes(settings.temperatureUnit ?? '')
     ? (settings.temperatureUnit as TemperatureUnit)
     : 'F'
   const pressure = unitsOf('pressure').find((unit) => unit === settings.pressureUnit) ?? 'psig'
-  return { temperature, pressure }
+  return { temperature, pressure, chosen: readChosen(settings.unitsChosen) }
 }

@@ -3,7 +3,9 @@ import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
+import { attempt } from '@/core/errors/orzoError'
 import { quantitySchema } from '@/core/readings/schema'
+import { parseTyped } from '@/core/units/parseTyped'
 import { type QuantityKind, type Unit, unitsOf } from '@/core/units/units'
 import { AutosaveField } from './AutosaveField'
 
@@ -25,11 +27,12 @@ export function QuantityField({ label, kind, value, defaultUnit, onChange }: Pro
       onChange(undefined)
       return undefined
     }
-    const number = Number(text.replace(',', '.'))
-    if (!Number.isFinite(number)) return 'Type a number.'
-    const result = quantitySchema(kind).safeParse({ value: number, unit: shownUnit })
+    const typed = attempt(() => parseTyped(text, kind, shownUnit))
+    if (!typed.ok) return typed.error.message
+    const result = quantitySchema(kind).safeParse(typed.value)
     if (!result.success) return result.error.issues[0]?.message ?? 'This value cannot be stored.'
-    onChange({ value: number, unit: shownUnit })
+    setUnit(typed.value.unit)
+    onChange(typed.value)
     return undefined
   }
   return (

@@ -1,8 +1,8 @@
 import type { RefrigerantName } from '../refrigerants/catalogue'
 import { derive } from './derive'
-import { findFlags } from './flags'
-import type { Mode, Observations, Readings } from './schema'
-import { takeSnapshot } from './snapshot'
+import { findFlags, staleKeys } from './flags'
+import type { Mode, Observations, Reading, Readings } from './schema'
+import { DOUBTFUL_ERRORS, takeSnapshot } from './snapshot'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })
@@ -78,4 +78,48 @@ test('a reading that local air makes impossible is named, the others still count
   expect(at.values.suctionPressure).toBeUndefined()
   expect(at.values.liquidPressure).toBeDefined()
   expect(findFlags(at, derive(at))[0]).toMatchObject({ keys: ['suctionPressure'], id: 'out-of-range' })
+})
+
+const taken = (reading: Reading, minute: number): Reading => ({
+  ...reading,
+  at: new Date(Date.UTC(2026, 4, 4, 9, minute)).toISOString(),
+})
+
+describe('what a set may hold together (handbook 02)', () => {
+  test('a reading over ten minutes older than the newest is stale; settings are not', () => {
+    const readings = {
+      suctionPressure: taken(psig(68), 0),
+      lowCutIn: taken(psig(30), 0),
+      liquidLineTemp: taken(f(110), 9),
+      liquidPressure: taken(psig(226), 11),
+    }
+    expect(staleKeys(readings)).toEqual(['suctionPressure'])
+    expect(flagsOf({ readings }).find(({ id }) => id === 'far-apart')?.keys).toEqual(['suctionPressure'])
+  })
+  test('what was read before the conditions changed is stale whatever its age', () => {
+    const readings = { suctionPressure: taken(psig(68), 0), liquidPressure: taken(psig(226), 2) }
+    expect(staleKeys(readings, '2026-05-04T09:01:00Z')).toEqual(['suctionPressure'])
+    expect(staleKeys({ suctionPressure: psig(68) }, '2026-05-04T09:01:00Z')).toEqual([])
+  })
+  test('kPa typed as psi is no running circuit', () => {
+    expect(flagsOf({ readings: { suctionPressure: psig(470) } }).map(({ id }) => id)).toContain(
+      'pressure-slip',
+    )
+    expect(flagsOf({ readings: { suctionPressure: psig(68) } })).toEqual([])
+    expect(flagsOf({ readings: { suctionPressure: psig(200) }, mode: 'off' })).toEqual([])
+  })
+  test('both sides at outdoor air with the compressor called running', () => {
+    const readings = { suctionPressure: psig(132), liquidPressure: psig(134), outdoorAirTemp: f(75) }
+    expect(flagsOf({ readings }).map(({ id }) => id)).toContain('at-ambient')
+    expect(flagsOf({ readings, observations: { compressorState: 'off' } }).map(({ id }) => id)).not.toContain(
+      'at-ambient',
+    )
+  })
+})
+
+test('a doubtful reading counts with a wider error', () => {
+  const errorOf = (reading: Reading) =>
+    takeSnapshot({ mode: 'cooling', readings: { liquidLineTemp: reading } }, 'R-22', 101_325).values
+      .liquidLineTemp!.error
+  expect(errorOf({ ...f(110), doubtful: true })).toBeCloseTo(DOUBTFUL_ERRORS * errorOf(f(110)), 9)
 })

@@ -2,6 +2,7 @@ import { saturationTemperature } from '../refrigerants/saturation'
 import { attempt } from '../errors/orzoError'
 import type { Derived } from './derive'
 import type { Measured, Snapshot } from './snapshot'
+import type { Readings } from './schema'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** A reading that looks wrong; nothing is corrected silently (handbook 02). */
@@ -84,6 +85,13 @@ const CHECKS: readonly Check[] = [
       'Both pressures are nearly equal with the compressor running: it is not pumping, or the set was taken off.',
   },
   {
+    id: 'at-ambient',
+    keys: ['suctionPressure', 'liquidPressure'],
+    fires: atAmbient,
+    sentence:
+      'Both pressures saturate at outdoor air with the compressor called running: it is not pumping, or it is off. Look at its amps.',
+  },
+  {
     id: 'wet-bulb-above-dry-bulb',
     keys: ['returnAirWetBulb', 'returnAirTemp'],
     fires: (at) => plainlyBelow(at.values.returnAirTemp, at.values.returnAirWetBulb),
@@ -116,6 +124,83 @@ function unitSlip(at: Snapshot, key: ReadingKey): boolean {
   return (
     value < (room ? UNLIKELY.roomColdest : UNLIKELY.coldest) ||
     value > (room ? UNLIKELY.roomHottest : UNLIKELY.hottest)
+  )
+}
+
+/** Saturation temperatures outside of which no serviced circuit runs, K. [physics, wide] */
+const SATURATION_LIMITS: { readonly [K in ReadingKey]?: readonly [lowest: number, highest: number] } = {
+  suctionPressure: [213, 308],
+  liquidPressure: [255, 358],
+  dischargePressure: [255, 358],
+}
+
+/** A pressure typed in another unit saturates far from where a circuit runs. */
+function pressureSlips(at: Snapshot): Flag[] {
+  if (!isRunning(at)) return []
+  return READING_KEYS.flatMap((key) => {
+    const [limits, value] = [SATURATION_LIMITS[key], at.values[key]?.value]
+    if (!limits || value === undefined) return []
+    const saturation = attempt(() => saturationTemperature(at.refrigerant, 'bubble', value))
+    const inside = !saturation.ok || (saturation.value > limits[0] && saturation.value < limits[1])
+    return inside
+      ? []
+      : [
+          {
+            id: 'pressure-slip',
+            keys: [key],
+            sentence: `${readingRow(key).label} saturates where no running circuit does: check the unit (kPa typed as psi?), the gauge and the refrigerant.`,
+          },
+        ]
+  })
+}
+
+/** [practice] handbook 02: readings of one set lie within about ten minutes. */
+export const SET_MINUTES = 10
+const MINUTE = 60_000
+/** Readings that the weather, the circuit's state or the load move; settings and windings stay. */
+const isMoving = (key: ReadingKey) =>
+  ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) &&
+  key !== 'lowCutIn' &&
+  key !== 'lowCutOut' &&
+  key !== 'standingPressure'
+
+/** Readings taken so long before the newest that they tell of another state. */
+export function staleKeys(readings: Readings, changedAt?: string): ReadingKey[] {
+  const taken = READING_KEYS.flatMap((key) => {
+    const at = readings[key]?.at
+    return at !== undefined && isMoving(key) ? [{ key, time: Date.parse(at) }] : []
+  })
+  const newest = Math.max(...taken.map(({ time }) => time))
+  const changed = changedAt === undefined ? -Infinity : Date.parse(changedAt)
+  return taken
+    .filter(({ time }) => newest - time > SET_MINUTES * MINUTE || time < changed)
+    .map(({ key }) => key)
+}
+
+function farApart(at: Snapshot): Flag[] {
+  const keys = staleKeys(at.raw)
+  return keys.length === 0
+    ? []
+    : [
+        {
+          id: 'far-apart',
+          keys,
+          sentence: `${keys.length === 1 ? 'One reading was' : `${keys.length} readings were`} taken over ${SET_MINUTES} minutes before the newest: the machine may have moved on. Repeat the greyed ones, or begin a new set.`,
+        },
+      ]
+}
+
+/** Saturation within this of outdoor air on both sides, K. */
+const AT_AMBIENT = 4
+
+/** Both sides at the saturation of ambient air with the compressor running. */
+function atAmbient(at: Snapshot, derived: Derived): boolean {
+  const outdoor = at.values.outdoorAirTemp?.value
+  const sides = [derived.evaporatingMean?.value, derived.condensingMean?.value]
+  return (
+    outdoor !== undefined &&
+    isRunning(at) &&
+    sides.every((side) => side !== undefined && Math.abs(side - outdoor) < AT_AMBIENT)
   )
 }
 
@@ -162,5 +247,5 @@ export function findFlags(at: Snapshot, derived: Derived): Flag[] {
     keys,
     sentence,
   }))
-  return [...refused, ...outsideTable(at), ...slipFlags(at), ...fired]
+  return [...refused, ...outsideTable(at), ...pressureSlips(at), ...slipFlags(at), ...farApart(at), ...fired]
 }

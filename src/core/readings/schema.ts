@@ -59,6 +59,9 @@ export function quantitySchema<K extends QuantityKind>(kind: K) {
     })
 }
 
+/** Earlier values of one tap that a set keeps. */
+export const MOST_REPEATS = 20
+
 /** A reading as it was taken (handbook 02). */
 function readingSchema(key: ReadingKey) {
   const quantity = quantitySchema(readingRow(key).kind)
@@ -69,6 +72,13 @@ function readingSchema(key: ReadingKey) {
       source: z.enum(['typed', 'probe', 'log']).optional(),
       instrument: textSchema.optional(),
       note: textSchema.optional(),
+      /** the technician does not trust it: it counts with a wider error */
+      doubtful: z.boolean().optional(),
+      /** what this tap read before in the same set, oldest first */
+      before: z
+        .array(z.strictObject({ ...quantity.shape, at: instantSchema.optional() }))
+        .max(MOST_REPEATS, `holds more than ${MOST_REPEATS} earlier values`)
+        .optional(),
     })
     .superRefine((reading, context) => {
       const result = quantity.safeParse({ value: reading.value, unit: reading.unit })
@@ -85,6 +95,8 @@ export type Reading = {
   source?: 'typed' | 'probe' | 'log' | undefined
   instrument?: string | undefined
   note?: string | undefined
+  doubtful?: boolean | undefined
+  before?: { value: number; unit: Unit; at?: string | undefined }[] | undefined
 }
 export type Readings = { [K in ReadingKey]?: Reading | undefined }
 export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undefined } & {
@@ -135,6 +147,9 @@ export const readingSetSchema = z.strictObject({
     .optional(),
   /** points of the way to a load that were tested, by id (electrical/supplyPath) */
   points: z.record(z.string().regex(POINT_ID, 'is no point of the way'), z.enum(['live', 'dead'])).optional(),
+  /** what was different from the set before */
   note: textSchema.optional(),
+  /** when the conditions changed under the set: what was read before is stale */
+  changedAt: instantSchema.optional(),
 })
 export type ReadingSet = z.infer<typeof readingSetSchema>

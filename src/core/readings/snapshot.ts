@@ -22,6 +22,9 @@ export type Snapshot = {
   readonly refused: readonly { readonly key: ReadingKey; readonly error: OrzoError }[]
 }
 
+/** [memory] how many times its instrument's error a reading may be off when the technician doubts it. */
+export const DOUBTFUL_ERRORS = 4
+
 function siOf(key: ReadingKey, reading: Reading, atmosphere: number): number {
   const { kind } = readingRow(key)
   if (kind === 'pressure') return toPascals(reading as { value: number; unit: PressureUnit }, atmosphere)
@@ -38,7 +41,10 @@ export function takeSnapshot(set: ReadingSet, refrigerant: RefrigerantName, atmo
     if (!reading) continue
     const si = attempt(() => siOf(key, reading, atmosphere))
     if (!si.ok) refused.push({ key, error: si.error })
-    else values[key] = { value: si.value, error: instrumentError(key, si.value, atmosphere) }
+    else {
+      const doubt = reading.doubtful ? DOUBTFUL_ERRORS : 1
+      values[key] = { value: si.value, error: doubt * instrumentError(key, si.value, atmosphere) }
+    }
   }
   return {
     refrigerant,

@@ -27,7 +27,7 @@ import type { StageProps } from './stageProps'
 import { StageRail } from './StageRail'
 import { stageStates } from './stages'
 import { useDiagnosis } from './useDiagnosis'
-import { useDisplay } from './useDisplay'
+import { type DisplayUnits, useDisplay } from './useDisplay'
 import { useJob } from './useJob'
 import { useLooking } from './useLooking'
 import { useStageKeys } from './useStageKeys'
@@ -57,20 +57,24 @@ function useStageProps(
   job: StoredJob,
   change: StageProps['change'],
 ): StageProps & { setTemperature: ReturnType<typeof useDisplay>['setTemperature'] } {
-  const { temperature, pressure, setTemperature, rememberPressure } = useDisplay()
+  const { temperature, pressure, chosen: units, setTemperature, rememberUnit } = useDisplay()
   const { setIndex: chosen, suspect: looked, tap, look } = useLooking(job.id)
   const last = Math.max(job.readingSets.length - 1, 0)
   const setIndex = chosen !== undefined && chosen <= last ? chosen : last
   const set = job.readingSets[setIndex] ?? EMPTY_SETS[mainMode(job.unit)]
   const diagnosis = useDiagnosis(job, set, temperature)
-  const display = useMemo(() => ({ temperature, pressure }), [temperature, pressure])
+  const chosenUnits = JSON.stringify(units)
+  const display = useMemo<DisplayUnits>(
+    () => ({ temperature, pressure, chosen: JSON.parse(chosenUnits) as DisplayUnits['chosen'] }),
+    [temperature, pressure, chosenUnits],
+  )
   const suspect =
     diagnosis.suspects.find((each) => suspectKey(each) === looked) ?? (diagnosis.suspects[0] as Suspect)
   return {
     job,
     change,
     display,
-    rememberPressure,
+    rememberUnit,
     setTemperature,
     setIndex,
     chooseSet: (index) => look({ setIndex: index }),

@@ -1,7 +1,7 @@
 import type { Diagnosis, Suspect } from '@/core/diagnose/diagnose'
 import type { ReadingSet } from '@/core/readings/schema'
 import type { ReadingKey } from '@/core/readings/vocabulary'
-import type { Unit } from '@/core/units/units'
+import type { QuantityKind, Unit } from '@/core/units/units'
 import type { StoredJob } from '@/data/jobs'
 import type { DisplayUnits } from './useDisplay'
 import type { ChangeJob } from './useJob'
@@ -11,7 +11,7 @@ export type StageProps = {
   readonly job: StoredJob
   readonly change: ChangeJob
   readonly display: DisplayUnits
-  readonly rememberPressure: (unit: Unit) => void
+  readonly rememberUnit: (kind: QuantityKind, unit: Unit) => void
   /** which reading set is looked at */
   readonly setIndex: number
   readonly chooseSet: (index: number) => void

@@ -1,5 +1,6 @@
+import { carriedOver } from '@/core/job/carry'
 import type { Job } from '@/core/job/job'
-import type { Observations, Reading, ReadingSet } from '@/core/readings/schema'
+import { MOST_REPEATS, type Observations, type Reading, type ReadingSet } from '@/core/readings/schema'
 import { mainMode } from '@/core/targets/profiles'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 
@@ -53,9 +54,17 @@ export function withLatestObservation(
 /** Label of the next set: after a decided repair it is the proof. */
 const nextLabel = (job: Job) => (job.decision?.fault ? 'after repair' : `set ${job.readingSets.length + 1}`)
 
-/** Starts a new, empty set in the same mode. */
+/** Starts a new set in the same mode; what does not change by itself goes along. */
 export function addSet(job: Job, now: string): Job {
-  const mode = job.readingSets.at(-1)?.mode ?? 'cooling'
+  const mode = job.readingSets.at(-1)?.mode ?? mainMode(job.unit)
   const sets = job.readingSets.length > 0 ? job.readingSets : [firstSet(job, now)]
-  return { ...job, readingSets: [...sets, { at: now, label: nextLabel(job), mode, readings: {} }] }
+  return { ...job, readingSets: [...sets, { at: now, label: nextLabel(job), mode, ...carriedOver(job) }] }
+}
+
+/** The new reading of a tap with what the tap read before in this set. */
+export function repeated(reading: Reading, original: Reading | undefined): Reading {
+  if (!original || (original.value === reading.value && original.unit === reading.unit)) return reading
+  const { value, unit, at, before = [], note } = original
+  const earlier = [...before, { value, unit, ...(at ? { at } : {}) }].slice(-MOST_REPEATS)
+  return { ...reading, before: earlier, ...(note ? { note } : {}) }
 }

@@ -1,27 +1,29 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Readings } from '@/core/readings/schema'
+import type { Reading, Readings } from '@/core/readings/schema'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import type { Unit } from '@/core/units/units'
-import { judgeEntry, startingUnit } from '@/ui/pad/entry'
+import { type EntryUnits, judgeEntry, startingUnit } from '@/ui/pad/entry'
 
-type Save = (key: ReadingKey, reading: { value: number; unit: Unit } | undefined) => void
+/** Stores a value; `original` is what the tap held when it was opened. */
+type Save = (
+  key: ReadingKey,
+  reading: { value: number; unit: Unit } | undefined,
+  original: Reading | undefined,
+) => void
 type Draft = {
   readonly key: ReadingKey
   readonly text: string
   readonly unit: Unit
   readonly touched: boolean
+  readonly original: Reading | undefined
 }
 
 /** Typing pauses longer than this are taken as a finished value, ms; Next, Enter and another tap save at once. */
 const PAUSE = 600
 
 /** What stands on the pad, and when it is saved: on Next, on another tap, after a pause, when the page goes away. */
-export function useReadingEntry(
-  readings: Readings,
-  display: { temperature: Unit; pressure: Unit },
-  save: Save,
-) {
+export function useReadingEntry(readings: Readings, display: EntryUnits, save: Save) {
   const [draft, setDraft] = useState<Draft>()
   const latest = useRef({ draft, save, readings, display })
   useEffect(() => {
@@ -32,7 +34,15 @@ export function useReadingEntry(
     if (!now?.touched) return
     const entry = judgeEntry(now.text, now.key, now.unit)
     if (entry.state === 'bad') return
-    store(now.key, entry.state === 'good' ? { value: entry.value, unit: now.unit } : undefined)
+    const reading = entry.state === 'good' ? { value: entry.value, unit: entry.unit } : undefined
+    store(now.key, reading, now.original)
+    // a unit typed behind the number becomes the chosen one
+    if (reading && reading.unit !== now.unit)
+      setDraft((draft) =>
+        draft && draft.key === now.key && draft.text === now.text
+          ? { ...draft, text: String(reading.value), unit: reading.unit }
+          : draft,
+      )
   }, [])
   useEffect(() => {
     if (!draft?.touched) return
@@ -58,6 +68,7 @@ export function useReadingEntry(
         text: reading ? String(reading.value) : '',
         unit: reading?.unit ?? startingUnit(key, latest.current.display),
         touched: false,
+        original: reading,
       })
     },
     [flush],

@@ -1,23 +1,23 @@
+import { attempt } from '@/core/errors/orzoError'
 import { quantitySchema } from '@/core/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
-import { type Unit, unitRow, unitsOf } from '@/core/units/units'
+import { parseTyped } from '@/core/units/parseTyped'
+import { type QuantityKind, type Unit, unitRow, unitsOf } from '@/core/units/units'
 
 /** Outcome of what stands on the display of the pad. */
 export type Entry =
   | { readonly state: 'empty' }
-  | { readonly state: 'good'; readonly value: number }
+  | { readonly state: 'good'; readonly value: number; readonly unit: Unit }
   | { readonly state: 'bad'; readonly message: string }
 
-const NUMBER = /^-?(\d+\.?\d*|\.\d+)$/
-
-/** Judges typed text as a reading: a number that its unit allows. */
+/** Judges typed text as a reading: a number that its unit allows; a unit typed behind it ("12 inHg") counts. */
 export function judgeEntry(text: string, key: ReadingKey, unit: Unit): Entry {
   if (text === '' || text === '-') return { state: 'empty' }
-  if (!NUMBER.test(text))
-    return { state: 'bad', message: `"${text}" is no number: digits, one point, a sign in front.` }
-  const value = Number(text)
-  const result = quantitySchema(readingRow(key).kind).safeParse({ value, unit })
-  if (result.success) return { state: 'good', value }
+  const { kind } = readingRow(key)
+  const typed = attempt(() => parseTyped(text, kind, unit))
+  if (!typed.ok) return { state: 'bad', message: typed.error.message }
+  const result = quantitySchema(kind).safeParse(typed.value)
+  if (result.success) return { state: 'good', ...typed.value }
   return { state: 'bad', message: result.error.issues[0]?.message ?? 'This value cannot be stored.' }
 }
 
@@ -42,11 +42,20 @@ export function offeredUnits(key: ReadingKey): { usual: Unit[]; more: Unit[] } {
   return { usual: all.filter(isUsual), more: all.filter((unit) => !isUsual(unit)) }
 }
 
-/** Unit a fresh reading starts with: the browser's for pressures and temperatures, else the kind's first. */
-export function startingUnit(key: ReadingKey, display: { temperature: Unit; pressure: Unit }): Unit {
+/** Units that this browser shows, and those last chosen on the pad. */
+export type EntryUnits = {
+  readonly temperature: Unit
+  readonly pressure: Unit
+  readonly chosen?: { readonly [K in QuantityKind]?: Unit }
+}
+
+/** Unit a fresh reading starts with: the one last chosen for its kind, else the browser's, else the kind's first. */
+export function startingUnit(key: ReadingKey, { temperature, pressure, chosen }: EntryUnits): Unit {
   const { kind } = readingRow(key)
-  if (kind === 'pressure') return display.pressure
-  if (kind === 'temperature') return display.temperature
+  const own = chosen?.[kind]
+  if (own) return own
+  if (kind === 'pressure') return pressure
+  if (kind === 'temperature') return temperature
   return unitsOf(kind)[0] as Unit
 }
 

@@ -1,0 +1,31 @@
+import { parseTyped } from './parseTyped'
+
+test.each([
+  ['118', 'pressure', 'psig', 118, 'psig'],
+  ['12 inHg', 'pressure', 'psig', 12, 'inHgVac'],
+  ['250kPa', 'pressure', 'psig', 250, 'kPag'],
+  ['250 kPa abs', 'pressure', 'psig', 250, 'kPa'],
+  ['8,2 bar', 'pressure', 'psig', 8.2, 'barg'],
+  ['14.7 psia', 'pressure', 'psig', 14.7, 'psia'],
+  ['-12.5', 'temperature', 'F', -12.5, 'F'],
+  ['4c', 'temperature', 'F', 4, 'C'],
+  ['6 lb 4 oz', 'mass', 'kg', 6.25, 'lb'],
+  ['6lb4', 'mass', 'kg', 6.25, 'lb'],
+  ['900 g', 'mass', 'lb', 900, 'g'],
+  ['1.5 Mohm', 'resistance', 'ohm', 1.5, 'Mohm'],
+  ['45 mfd', 'capacitance', 'uF', 45, 'uF'],
+  ['.5', 'current', 'A', 0.5, 'A'],
+  ['55 %', 'humidity', '%', 55, '%'],
+] as const)('%s as %s is %f', (text, kind, unit, value, inUnit) => {
+  expect(parseTyped(text, kind, unit)).toEqual({ value, unit: inUnit })
+})
+
+test.each([
+  ['1.2.3', 'pressure', /no unit|no number/],
+  ['twelve', 'pressure', /no number/],
+  ['12 furlongs', 'length', /no unit here: use in, mm/],
+  ['30 C', 'pressure', /no unit here/],
+  ['', 'mass', /no number/],
+] as const)('"%s" as %s is told', (text, kind, message) => {
+  expect(() => parseTyped(text, kind, 'psig')).toThrow(message)
+})

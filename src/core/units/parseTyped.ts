@@ -1,0 +1,76 @@
+import { OrzoError } from '../errors/orzoError'
+import { type Quantity, type QuantityKind, type Unit, unitsOf } from './units'
+
+/** What people write for a unit on the machine: gauges show gauge pressure unless "a" or "abs" is said. [practice] */
+const SPOKEN: Readonly<Record<string, Unit>> = {
+  psi: 'psig',
+  psia: 'psia',
+  kpa: 'kPag',
+  kpaa: 'kPa',
+  kpaabs: 'kPa',
+  bar: 'barg',
+  bara: 'bar',
+  inhg: 'inHgVac',
+  microns: 'micron',
+  um: 'micron',
+  deg: 'F',
+  '°f': 'F',
+  '°c': 'C',
+  volts: 'V',
+  amps: 'A',
+  amp: 'A',
+  ohms: 'ohm',
+  k: 'kohm',
+  mfd: 'uF',
+  µf: 'uF',
+  lbs: 'lb',
+  pounds: 'lb',
+  ounces: 'oz',
+  grams: 'g',
+  ml: 'mL',
+  'm³/h': 'm3/h',
+  feet: 'ft',
+  "'": 'ft',
+  '"': 'in',
+  rh: '%',
+}
+
+const NUMBER = '[+-]?(?:\\d+[.,]?\\d*|[.,]\\d+)'
+const PLAIN = new RegExp(`^(${NUMBER})\\s*(\\S.*)?$`)
+const POUNDS_OUNCES = new RegExp(`^(\\d+)\\s*(?:lbs?|pounds?)\\s*(${NUMBER})\\s*(?:oz|ounces)?$`, 'i')
+const OUNCES_A_POUND = 16
+
+const numberOf = (text: string) => Number(text.replace(',', '.'))
+
+/** The unit that a word means for a kind; undefined where none. */
+function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {
+  const fitting = unitsOf(kind)
+  const plain = word.replace(/[\s.]/g, '').toLowerCase()
+  const exact = fitting.find((unit) => unit === word.trim())
+  // a bare "kPa" or "bar" read off a gauge is gauge pressure
+  const spoken = SPOKEN[plain]
+  if (spoken && fitting.includes(spoken)) return spoken
+  return exact ?? fitting.find((unit) => unit.toLowerCase() === plain)
+}
+
+/**
+ * Reads what is typed into a field: "118", "12 inHg", "250kPa", "6 lb 4 oz", "3,5".
+ * @param unit the unit that a bare number is in
+ * @throws OrzoError bad-number or unknown-unit with a sentence that says what to type
+ */
+export function parseTyped(text: string, kind: QuantityKind, unit: Unit): Quantity {
+  const trimmed = text.trim()
+  const both = kind === 'mass' ? POUNDS_OUNCES.exec(trimmed) : null
+  if (both) return { value: Number(both[1]) + numberOf(both[2] as string) / OUNCES_A_POUND, unit: 'lb' }
+  const match = PLAIN.exec(trimmed)
+  if (!match)
+    throw new OrzoError('bad-number', `"${trimmed}" is no number: digits, one point, a sign in front.`)
+  const value = numberOf(match[1] as string)
+  if (match[2] === undefined) return { value, unit }
+  const spoken = spokenUnit(match[2], kind)
+  if (!spoken) {
+    const fitting = unitsOf(kind).join(', ')
+    throw new OrzoError('unknown-unit', `"${match[2].trim()}" is no unit here: use ${fitting}.`)
+  }
+  return { value, unit: spoken }
+}

@@ -1,0 +1,135 @@
+import { toKelvin } from '@/core/units/convert'
+import { describeInstrumentSource } from './contract'
+import { LiveSession } from './session'
+import { SimulatedSource } from './simulatedSource'
+import type { InstrumentSource, ProbeInfo, SourceEvent } from './source'
+
+const f = (value: number) => toKelvin({ value, unit: 'F' })
+const LIVE = {
+  question: {
+    unit: { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3 },
+    mode: 'cooling',
+    conditions: { outdoorAirTemp: f(85), returnAirTemp: f(76), returnAirWetBulb: f(63) },
+    faults: [],
+  },
+  seed: 410,
+  speed: 10,
+} as const
+
+jest.useFakeTimers()
+afterAll(() => jest.useRealTimers())
+
+describeInstrumentSource('the simulated source', {
+  make: () => new SimulatedSource(LIVE),
+  wait: () => jest.advanceTimersByTimeAsync(1000),
+  lose: (source, probe) => (source as SimulatedSource).drop(probe),
+})
+
+/** A source that a test drives by hand. */
+class HandSource implements InstrumentSource {
+  readonly name = 'By hand'
+  send: (event: SourceEvent) => void = () => undefined
+  failure: string | undefined
+  readonly placed: [string, string | undefined][] = []
+  readonly #found: readonly ProbeInfo[] = [
+    { id: 'g1', name: 'Low gauge', kind: 'gauge', quantity: 'pressure' },
+    { id: 'g2', name: 'High gauge', kind: 'gauge', quantity: 'pressure' },
+    { id: 'c1', name: 'Clamp', kind: 'clamp', quantity: 'temperature' },
+  ]
+  discover = async () => this.#found
+  connect = async () => {
+    if (this.failure) throw new Error(this.failure)
+  }
+  place = async (probe: string, key: string | undefined) => void this.placed.push([probe, key])
+  resume = async () => undefined
+  disconnect = async () => undefined
+  listen = (listener: (event: SourceEvent) => void) => {
+    this.send = listener
+    return () => (this.send = () => undefined)
+  }
+}
+
+const stream = (source: HandSource, probe: string, values: readonly number[], from = 0) =>
+  values.forEach((value, i) =>
+    source.send({ type: 'samples', samples: [{ probe, at: from + i * 500, value, unit: 'psig' }] }),
+  )
+const flat = (count: number, value = 118) => Array.from({ length: count }, () => value)
+
+describe('a live session', () => {
+  const connected = async () => {
+    const source = new HandSource()
+    const session = new LiveSession(source)
+    session.setSettleSeconds(10)
+    await session.connect()
+    return {
+      source,
+      session,
+      state: (id: string) => session.get().probes.find(({ info }) => info.id === id)!,
+    }
+  }
+
+  test('a probe that stands still for the chosen time has settled; one that moves has not', async () => {
+    const { source, session, state } = await connected()
+    await session.assign('g1', 'suctionPressure')
+    stream(source, 'g1', flat(10))
+    expect(state('g1').state).toBe('moving')
+    stream(source, 'g1', flat(14), 5000)
+    expect(state('g1').state).toBe('settled')
+    stream(
+      source,
+      'g1',
+      Array.from({ length: 24 }, (_v, i) => 118 + i),
+      12_000,
+    )
+    expect(state('g1')).toMatchObject({ state: 'moving', trend: 'rising 1.2e+2 a min' })
+    expect(session.taps().get('suctionPressure')).toMatchObject({
+      value: 141,
+      unit: 'psig',
+      name: 'Low gauge',
+    })
+  })
+  test('a lost probe keeps its last value, marked; it moves again once it is back', async () => {
+    const { source, session, state } = await connected()
+    await session.assign('g1', 'suctionPressure')
+    stream(source, 'g1', flat(4))
+    source.send({ type: 'lost', probe: 'g1' })
+    expect(session.taps().get('suctionPressure')).toMatchObject({ value: 118, state: 'lost' })
+    source.send({ type: 'resumed', probe: 'g1' })
+    expect(state('g1').state).toBe('moving')
+  })
+  test('one tap has one probe: putting another there takes the first one off', async () => {
+    const { source, session, state } = await connected()
+    await session.assign('g1', 'suctionPressure')
+    await session.assign('g2', 'suctionPressure')
+    expect([state('g1').tap, state('g2').tap]).toEqual([undefined, 'suctionPressure'])
+    expect(source.placed).toContainEqual(['g1', undefined])
+  })
+  test('all free probes go to the free taps that they fit', async () => {
+    const { session, state } = await connected()
+    await session.assignAll(['liquidLineTemp', 'suctionPressure', 'liquidPressure', 'outdoorAirTemp'])
+    expect([state('g1').tap, state('g2').tap, state('c1').tap]).toEqual([
+      'suctionPressure',
+      'liquidPressure',
+      'liquidLineTemp',
+    ])
+  })
+  test('a connection that fails is told, and may be tried again', async () => {
+    const source = new HandSource()
+    const session = new LiveSession(source)
+    source.failure = 'No radio here: switch it on.'
+    await session.connect()
+    expect(session.get()).toMatchObject({ status: 'failed', message: 'No radio here: switch it on.' })
+    source.failure = undefined
+    await session.connect()
+    expect(session.get()).toMatchObject({ status: 'connected', message: undefined })
+  })
+  test('battery and places outlive a pause', async () => {
+    const { source, session, state } = await connected()
+    await session.assign('g1', 'suctionPressure')
+    source.send({ type: 'battery', probe: 'g1', share: 0.2 })
+    expect(state('g1').battery).toBe(0.2)
+    await session.disconnect()
+    await session.connect()
+    expect(state('g1')).toMatchObject({ tap: 'suctionPressure', latest: undefined, state: 'silent' })
+  })
+})

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { SimulatedBench } from './simulatedBench'
+
+expose(new SimulatedBench())
