@@ -15,6 +15,7 @@ const CORE_MAY_USE = {
   refrigerants: ['errors', 'numeric', 'units'],
   air: ['errors', 'units'],
   readings: ['errors', 'units', 'refrigerants', 'air'],
+  logs: ['errors', 'units', 'readings'],
   job: ['errors', 'units', 'refrigerants', 'readings'],
   targets: ['errors', 'units', 'refrigerants', 'air', 'readings', 'job'],
   diagnose: ['errors', 'numeric', 'units', 'refrigerants', 'readings', 'job', 'targets', 'electrical'],

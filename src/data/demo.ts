@@ -225,10 +225,15 @@ function demoSet(unit: UnitPlate, set: DemoSet, now: Date): ReadingSet {
   const { conditions, fault, severity, seed, keys } = set
   const faults = fault ? [{ fault, severity }] : []
   const simulated = simulateSet({ unit, conditions, faults, random: seededRandom(seed) }, keys)
+  const at = before(now, set.hoursAgo)
+  const readings = Object.fromEntries(
+    Object.entries(simulated.readings).map(([key, reading]) => [key, { ...reading, at }]),
+  )
   return {
     ...simulated,
+    readings,
     label: set.label,
-    at: before(now, set.hoursAgo),
+    at,
     ...(set.observations ? { observations: set.observations } : {}),
   }
 }
@@ -249,6 +254,35 @@ export function buildDemoJobs(now: Date): StoredJob[] {
     readingSets: sets.map((set) => demoSet(unit, set, now)),
     ...rest,
   }))
+}
+
+/** Conditions of the demo job that has no set yet. */
+const AFTERNOON: Conditions = {
+  outdoorAirTemp: fahrenheit(80),
+  returnAirTemp: fahrenheit(77),
+  returnAirWetBulb: fahrenheit(63),
+  waterInTemp: fahrenheit(88),
+}
+
+export type DemoUnit = {
+  readonly unit: UnitPlate
+  readonly mode: 'cooling'
+  readonly conditions: Conditions
+  readonly faults: readonly { readonly fault: SimulatedFault; readonly severity: number }[]
+}
+
+/** The simulated unit behind a demo job, as its last set left it; undefined for jobs that are not of the demo. */
+export function demoUnit(jobId: string): { readonly question: DemoUnit; readonly seed: number } | undefined {
+  const job = DEMO_JOBS.find(({ id }) => id === jobId)
+  if (!job) return undefined
+  const last = job.sets.at(-1)
+  if (!last) {
+    const faults = [{ fault: 'condenser-water-low-flow', severity: 0.6 }] as const
+    return { question: { unit: job.unit, mode: 'cooling', conditions: AFTERNOON, faults }, seed: 208 }
+  }
+  const { fault, severity, seed, conditions } = last
+  const faults = fault ? [{ fault, severity }] : []
+  return { question: { unit: job.unit, mode: 'cooling', conditions, faults }, seed }
 }
 
 /** Adds the demo jobs that are not there; jobs of the same id that were changed stay as they are. */

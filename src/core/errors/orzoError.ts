@@ -1,6 +1,7 @@
 /** Codes of every problem the core reports; each comes with a sentence that says what to do. */
 export type ErrorCode =
   | 'bad-number'
+  | 'bad-log'
   | 'unknown-unit'
   | 'wrong-unit'
   | 'unknown-refrigerant'

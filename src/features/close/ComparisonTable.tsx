@@ -21,6 +21,7 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
               {heading}
             </TableCell>
           ))}
+          {headings.length > 1 && <TableCell align="right">Change</TableCell>}
           <TableCell align="right" sx={{ pr: 0 }}>
             Target
           </TableCell>
@@ -47,6 +48,11 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
                 )}
               </TableCell>
             ))}
+            {headings.length > 1 && (
+              <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+                {row.change ?? '–'}
+              </TableCell>
+            )}
             <TableCell align="right" sx={{ pr: 0, color: 'text.secondary', whiteSpace: 'nowrap' }}>
               {row.target}
             </TableCell>
@@ -61,7 +67,7 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
               {text}
             </TableCell>
           ))}
-          <TableCell />
+          <TableCell colSpan={headings.length > 1 ? 2 : 1} />
         </TableRow>
       </TableBody>
     </Table>

@@ -11,6 +11,8 @@ export type ComparisonRow = {
   readonly label: string
   readonly target: string
   readonly cells: readonly (Cell | undefined)[]
+  /** second less first, with its sign */
+  readonly change: string | undefined
 }
 export type Comparison = {
   readonly headings: readonly string[]
@@ -35,17 +37,37 @@ function cellOf(diagnosis: Diagnosis, key: FeatureKey, display: Display): Cell |
   )
 }
 
-/** First and last set side by side, every judged quantity a row; nothing without a set. */
-export function compareSets(job: Job, display: Display): Comparison {
-  const ends =
-    job.readingSets.length > 1 ? [job.readingSets[0], job.readingSets.at(-1)] : job.readingSets.slice(0, 1)
-  const sets = ends.flatMap((set) => (set ? [set] : []))
+/** Differences are told as differences, also of temperatures. */
+function changeOf(key: FeatureKey, diagnoses: readonly Diagnosis[], display: Display): string | undefined {
+  const [first, second] = diagnoses.map((diagnosis) => diagnosis.judged[key]?.measured.value)
+  if (first === undefined || second === undefined) return undefined
+  const change = second - first
+  const text =
+    featureRow(key).kind === 'temperature' ? showDifference(change, display) : show(key, change, display)
+  return change > 0 && !text.startsWith('0 ') ? `+${text}` : text
+}
+
+/** Two sets side by side (first and last where not said), every judged quantity a row; nothing without a set. */
+export function compareSets(
+  job: Job,
+  display: Display,
+  ends: readonly number[] = [0, job.readingSets.length - 1],
+): Comparison {
+  const sets = [...new Set(ends)].flatMap((index) => job.readingSets[index] ?? [])
   const diagnoses = sets.map((set) => diagnose(job.unit, set, display, contextOf(job)))
   const rows = FEATURE_KEYS.flatMap((key): ComparisonRow[] => {
     const cells = diagnoses.map((diagnosis) => cellOf(diagnosis, key, display))
     const target = diagnoses.map((diagnosis) => diagnosis.judged[key]?.target).findLast(Boolean)
     return target && cells.some(Boolean)
-      ? [{ key, label: featureRow(key).label, target: show(key, target.value, display), cells }]
+      ? [
+          {
+            key,
+            label: featureRow(key).label,
+            target: show(key, target.value, display),
+            cells,
+            change: changeOf(key, diagnoses, display),
+          },
+        ]
       : []
   })
   return {

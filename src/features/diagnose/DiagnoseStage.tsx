@@ -14,7 +14,7 @@ import type { NextCheck } from '@/core/diagnose/nextCheck'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import type { StageProps } from '../job/stageProps'
-import { SetTabs } from '../measure/SetTabs'
+import { SetBar } from '../measure/SetBar'
 import { withObservation, withSet } from '../measure/sets'
 import { ElectricalBench } from './bench/ElectricalBench'
 import { Causes } from './Causes'
@@ -133,7 +133,7 @@ export function DiagnoseStage(props: StageProps) {
   const shown = view === 'cause' && !withCause ? 'suspects' : view
   return (
     <Box>
-      <SetTabs {...props} />
+      <SetBar {...props} />
       <Tabs
         value={shown}
         onChange={(_event, value: View) => setView(value)}

@@ -1,18 +1,26 @@
 'use client'
 import Box from '@mui/material/Box'
+import Redo from '@mui/icons-material/Redo'
+import Undo from '@mui/icons-material/Undo'
 import Button from '@mui/material/Button'
+import IconButton from '@mui/material/IconButton'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { TemperatureUnit } from '@/core/units/units'
 import { titleOf, unitLine } from '../jobs/jobText'
+import { DisplayButton, TEMPERATURE_UNITS } from '../settings/DisplayButton'
 import type { StageProps } from './stageProps'
+import type { Steps } from './useJob'
 
-type Props = StageProps & { setTemperature: (unit: TemperatureUnit) => void }
+type Props = StageProps & { setTemperature: (unit: TemperatureUnit) => void; steps: Steps }
+
+/** A narrow screen has the units in its Display dialog. */
+const ON_WIDE = { display: { xs: 'none', md: 'inline-flex' } } as const
 
 /** Which job this is, and the unit that temperatures are shown in. */
-export function JobHeader({ job, display, setTemperature }: Props) {
+export function JobHeader({ job, display, setTemperature, steps }: Props) {
   return (
     <Box
       component="header"
@@ -44,15 +52,28 @@ export function JobHeader({ job, display, setTemperature }: Props) {
           {unitLine(job)}
         </Typography>
       </Box>
+      <IconButton aria-label="Undo" disabled={!steps.undo} onClick={steps.back}>
+        <Undo />
+      </IconButton>
+      <IconButton
+        aria-label="Redo"
+        disabled={!steps.redo}
+        onClick={steps.forth}
+        sx={steps.redo ? {} : ON_WIDE}
+      >
+        <Redo />
+      </IconButton>
+      <DisplayButton />
       <ToggleButtonGroup
+        sx={ON_WIDE}
         exclusive
         value={display.temperature}
         aria-label="Temperature unit"
         onChange={(_event, unit: TemperatureUnit | null) => unit && setTemperature(unit)}
       >
-        {(['F', 'C'] as const).map((unit) => (
-          <ToggleButton key={unit} value={unit} aria-label={unit === 'F' ? 'Fahrenheit' : 'Celsius'}>
-            °{unit}
+        {TEMPERATURE_UNITS.map(([unit, name]) => (
+          <ToggleButton key={unit} value={unit} aria-label={name}>
+            {unit === 'K' ? 'K' : `°${unit}`}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

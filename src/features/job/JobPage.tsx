@@ -20,6 +20,8 @@ import { GateAnswer } from '../diagnose/GateAnswer'
 import { MeasureStage } from '../measure/MeasureStage'
 import { PlanAnswer } from '../plan/PlanAnswer'
 import { PlanStage } from '../plan/PlanStage'
+import { useLook } from '../settings/DisplayProvider'
+import { useScreenOn } from '../settings/useScreenOn'
 import { Answer } from './Answer'
 import { JobHeader } from './JobHeader'
 import { PhoneSheet } from './PhoneSheet'
@@ -28,7 +30,7 @@ import { StageRail } from './StageRail'
 import { stageStates } from './stages'
 import { useDiagnosis } from './useDiagnosis'
 import { type DisplayUnits, useDisplay } from './useDisplay'
-import { useJob } from './useJob'
+import { type Steps, useJob } from './useJob'
 import { useLooking } from './useLooking'
 import { useStageKeys } from './useStageKeys'
 
@@ -98,10 +100,12 @@ function peekOf(stage: Stage, { diagnosis, suspect }: StageProps): { label: stri
 function OpenJob({
   job,
   change: save,
+  steps,
   stage,
 }: {
   job: StoredJob
   change: StageProps['change']
+  steps: Steps
   stage: Stage
 }) {
   // A job stands at the stage where it was last changed; looking alone moves nothing.
@@ -111,10 +115,11 @@ function OpenJob({
   )
   const props = useStageProps(job, change)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
-  const keys = useStageKeys(job.id)
+  const keys = useStageKeys(job.id, steps)
+  useScreenOn(useLook().screenOn)
   const [Work, Side] = [WORK[stage], ANSWER[stage]]
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
-  const header = <JobHeader {...props} />
+  const header = <JobHeader {...props} steps={steps} />
   if (!isWide) {
     return (
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
@@ -184,7 +189,7 @@ export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
           {found.problem}
         </Alert>
       )}
-      <OpenJob job={found.job} change={found.change} stage={stage} />
+      <OpenJob job={found.job} change={found.change} steps={found.steps} stage={stage} />
     </>
   )
 }

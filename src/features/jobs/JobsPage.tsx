@@ -14,6 +14,7 @@ import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
 import { readSettings, writeSetting } from '@/data/settings'
 import { ImportButton } from '../close/ImportButton'
 import type { ImportMessage } from '../close/importFile'
+import { DisplayButton } from '../settings/DisplayButton'
 import { STAGE_LABELS } from '../job/stages'
 import { titleOf, unitLine } from './jobText'
 
@@ -139,6 +140,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
           New job
         </Button>
         <ImportButton label="Import job" onMessage={setMessage} />
+        <DisplayButton />
       </Box>
       {message && (
         <Alert

@@ -1,197 +1,301 @@
 'use client'
+import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import ButtonBase from '@mui/material/ButtonBase'
+import Button from '@mui/material/Button'
 import Drawer from '@mui/material/Drawer'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useEffect, useMemo, useState } from 'react'
-import { tapsOf } from '@/core/job/taps'
-import { READING_KEYS, type ReadingKey, readingRow } from '@/core/readings/vocabulary'
-import type { Unit } from '@/core/units/units'
-import { Ladder } from '@/ui/ladder/Ladder'
-import { ladderModel } from '@/ui/ladder/model'
-import { offeredUnits } from '@/ui/pad/entry'
-import { NumericPad } from '@/ui/pad/NumericPad'
+import { type ReactNode, useState } from 'react'
+import type { PlacedKey } from '@/ui/circuit/seenPlaces'
 import { TapList } from '@/ui/pad/TapList'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../job/stageProps'
-import { Observed, seenKeysOf } from './Observed'
-import { SetTabs } from './SetTabs'
+import { useLook } from '../settings/DisplayProvider'
+import { CircuitPane } from './CircuitPane'
+import { ComparePane } from './ComparePane'
+import { LadderPane } from './LadderPane'
+import { LivePanel } from './live/LivePanel'
+import { PadPanel } from './PadPanel'
+import { SeenPanel } from './SeenPanel'
+import { seenOnDrawing } from './seenOnDrawing'
+import { SetBar } from './SetBar'
 import { withObservation, withReading, withSet } from './sets'
-import { useAskedTap } from './useAskedTap'
-import { useReadingEntry } from './useReadingEntry'
+import { useKept } from './useKept'
+import { useMeasure } from './useMeasure'
 
-const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+/** The large pane of the stage. */
+const VIEWS = ['circuit', 'ladder', 'compare'] as const
+type View = (typeof VIEWS)[number]
+/** What stands beside it, on a phone instead of it. */
+const PANELS = ['ladder', 'list', 'seen', 'live'] as const
+type Panel = (typeof PANELS)[number]
 
-/** Digits typed anywhere go to the display of the open tap. */
-function useDigitsToPad(active: boolean) {
-  useEffect(() => {
-    if (!active) return
-    const focus = (event: KeyboardEvent) => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
-      if (/^[0-9.-]$/.test(event.key)) document.getElementById('pad-display')?.focus()
-    }
-    addEventListener('keydown', focus)
-    return () => removeEventListener('keydown', focus)
-  }, [active])
+const LABELS: Readonly<Record<View | Panel, string>> = {
+  circuit: 'Circuit',
+  ladder: 'Ladder',
+  compare: 'Compare',
+  list: 'List',
+  seen: 'Seen',
+  live: 'Live',
 }
 
-function useTaps({ job, set, diagnosis }: StageProps) {
-  const taps = useMemo(() => {
-    const usual = tapsOf(job.unit)
-    const others = READING_KEYS.filter((key) => set.readings[key] && !usual.includes(key))
-    return [...usual, ...others]
-  }, [job.unit, set.readings])
-  const wanted = useMemo(() => new Set(diagnosis.nextChecks.flatMap((check) => check.taps)), [diagnosis])
-  const flagged = useMemo(() => new Set(diagnosis.flags.flatMap((flag) => flag.keys)), [diagnosis])
-  return { taps, wanted, flagged }
-}
+type Measure = ReturnType<typeof useMeasure>
+type PaneProps = { props: StageProps; measure: Measure }
+type Asking = { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
 
-function useEntry({ set, setIndex, change, display, rememberPressure }: StageProps) {
-  const entry = useReadingEntry(set.readings, display, (key, reading) => {
-    const at = new Date().toISOString()
-    const stored = reading && { ...reading, at, source: 'typed' as const }
-    change((job) => withSet(job, setIndex, at, (each) => withReading(each, key, stored)))
-  })
-  const chooseUnit = (unit: Unit) => {
-    if (entry.draft && readingRow(entry.draft.key).kind === 'pressure') rememberPressure(unit)
-    entry.chooseUnit(unit)
-  }
-  return { ...entry, chooseUnit }
-}
-
-type PadProps = { entry: ReturnType<typeof useEntry>; taps: readonly ReadingKey[] }
-
-function Pad({ entry, taps }: PadProps) {
-  const { draft } = entry
-  if (!draft) return null
-  const next = taps[(taps.indexOf(draft.key) + 1) % taps.length]
-  return (
-    <NumericPad
-      label={readingRow(draft.key).label}
-      text={draft.text}
-      unit={draft.unit}
-      units={offeredUnits(draft.key)}
-      message={entry.message}
-      onText={entry.type}
-      onUnit={entry.chooseUnit}
-      onNext={() => next && entry.message === undefined && entry.open(next)}
-    />
-  )
-}
-
-type ListProps = StageProps & { entry: ReturnType<typeof useEntry>; taps: ReturnType<typeof useTaps> }
-
-/** Readings on one tab, what is seen on the other. */
-function TapsPanel({
-  job,
-  set,
-  setIndex,
-  change,
-  entry,
-  taps: { taps, wanted, flagged },
-  tab,
-  onTab,
-}: ListProps & TabState) {
-  const count = Object.keys(set.observations ?? {}).length
+function ListPanel({ measure: { views, entry, select, order } }: Pick<PaneProps, 'measure'>) {
+  const [editing, setEditing] = useState(false)
   return (
     <>
-      <Tabs
-        value={tab}
-        onChange={(_event, value: TabName) => onTab(value)}
-        aria-label="Readings or what is seen"
-      >
-        <Tab value="read" label={`Readings ${Object.keys(set.readings).length}`} />
-        <Tab value="seen" label={`Seen ${count}`} />
-      </Tabs>
-      <Box sx={{ overflowY: { md: 'auto' }, minHeight: 0, flex: 1, borderTop: 1, borderColor: 'divider' }}>
-        {tab === 'read' ? (
-          <TapList
-            taps={taps}
-            readings={set.readings}
-            selected={entry.draft?.key}
-            wanted={wanted}
-            flagged={flagged}
-            onSelect={entry.open}
-          />
-        ) : (
-          <Box sx={{ px: 1.5 }}>
-            <Observed
-              keys={seenKeysOf(job.unit)}
-              observations={set.observations ?? {}}
-              onChange={(key, value) =>
-                change((current) =>
-                  withSet(current, setIndex, new Date().toISOString(), (each) =>
-                    withObservation(each, key, value),
-                  ),
-                )
-              }
-            />
-          </Box>
+      <TapList
+        taps={views}
+        selected={entry.draft?.key}
+        onSelect={select}
+        onMove={editing ? order.move : undefined}
+      />
+      <Box sx={{ p: 1, display: 'flex', gap: 1 }}>
+        <Button color="inherit" aria-pressed={editing} onClick={() => setEditing(!editing)}>
+          {editing ? 'Done' : 'Change the order'}
+        </Button>
+        {order.isOwn && (
+          <Button color="inherit" onClick={order.reset}>
+            Usual order
+          </Button>
         )}
       </Box>
     </>
   )
 }
 
-type TabName = 'read' | 'seen'
-type TabState = { tab: TabName; onTab: (tab: TabName) => void }
-
-/** The ladder beside the list of taps and the pad; what is seen stands on the second tab. */
-export function MeasureStage(props: StageProps) {
-  const { diagnosis, display } = props
-  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
-  const [tab, onTab] = useState<TabName>('read')
-  const taps = useTaps(props)
-  const entry = useEntry(props)
-  const model = useMemo(() => ladderModel(diagnosis), [diagnosis])
-  useDigitsToPad(entry.draft !== undefined)
-  useAskedTap(props, entry.open)
-  const list = <TapsPanel {...props} entry={entry} taps={taps} tab={tab} onTab={onTab} />
-  const ladder = <Ladder model={model} display={display} title="Temperature ladder" />
-  if (!isWide) {
-    return (
-      <Box>
-        <SetTabs {...props} />
-        <Box sx={{ height: 380, px: 1 }}>{ladder}</Box>
-        {list}
-        <Drawer anchor="bottom" open={entry.draft !== undefined} onClose={entry.close}>
-          <ButtonBase
-            onClick={entry.close}
-            sx={{ font: 'inherit', minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}
-          >
-            Done ▾
-          </ButtonBase>
-          <Pad entry={entry} taps={taps.taps} />
-        </Drawer>
-      </Box>
+/** The circuit with its taps, or with the places of what is asked. */
+function CircuitView({
+  props,
+  measure,
+  asking,
+  height,
+}: PaneProps & { asking: PlacedKey | undefined; height?: number }) {
+  const { job, set, setIndex, change } = props
+  const seen =
+    asking &&
+    seenOnDrawing(job.unit, asking, set.observations ?? {}, (word) =>
+      change((current) =>
+        withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, asking, word)),
+      ),
     )
-  }
   return (
-    <Box sx={{ height: '100%', display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 300px' }}>
-      <Box sx={{ display: 'grid', gridTemplateRows: 'auto 1fr', minHeight: 0 }}>
-        <SetTabs {...props} />
-        <Box sx={{ minHeight: 0, px: 1.5, pb: 1 }}>{ladder}</Box>
-      </Box>
-      <Box
-        sx={{
-          display: 'flex',
-          flexDirection: 'column',
-          minHeight: 0,
-          borderLeft: 1,
-          borderColor: 'divider',
-          bgcolor: 'background.paper',
-        }}
+    <CircuitPane
+      {...props}
+      {...(height === undefined ? {} : { height })}
+      taps={measure.views}
+      selected={measure.entry.draft?.key}
+      onSelect={measure.select}
+      seen={seen}
+    />
+  )
+}
+
+function PanelOf({ panel, props, measure, asking, onAsk }: PaneProps & Asking & { panel: Panel }): ReactNode {
+  if (panel === 'ladder') return <LadderPane {...props} />
+  if (panel === 'list') return <ListPanel measure={measure} />
+  if (panel === 'seen') return <SeenPanel {...props} asking={asking} onAsk={onAsk} />
+  return (
+    <LivePanel
+      live={measure.live}
+      stage={props}
+      taps={measure.keys}
+      held={measure.held}
+      onHold={measure.hold}
+      onCapture={measure.capture}
+      auto={measure.auto}
+      onAuto={measure.setAuto}
+    />
+  )
+}
+
+function ViewOf({ view, props, measure, asking }: PaneProps & { view: View; asking: PlacedKey | undefined }) {
+  if (view === 'circuit') return <CircuitView props={props} measure={measure} asking={asking} />
+  return view === 'ladder' ? <LadderPane {...props} withExport /> : <ComparePane {...props} />
+}
+
+function Pad({ props, measure }: PaneProps) {
+  const { hand } = useLook()
+  const { set, setIndex, change } = props
+  const { entry, keys } = measure
+  return (
+    <PadPanel
+      entry={entry}
+      order={keys}
+      hand={hand}
+      reading={entry.draft && set.readings[entry.draft.key]}
+      onMark={(key, recipe) =>
+        change((job) =>
+          withSet(job, setIndex, new Date().toISOString(), (each) => {
+            const reading = each.readings[key]
+            return reading ? withReading(each, key, recipe(reading)) : each
+          }),
+        )
+      }
+    />
+  )
+}
+
+function Misfit({ measure: { message, setMessage } }: Pick<PaneProps, 'measure'>) {
+  return message ? (
+    <Alert severity="warning" onClose={() => setMessage(undefined)}>
+      {message}
+    </Alert>
+  ) : null
+}
+
+/** Where one looks: kept while the tab lives. */
+function usePlaces(jobId: string) {
+  const [view, setView] = useKept<View>(`view ${jobId}`, 'circuit')
+  const [panel, setPanel] = useKept<Panel>(`panel ${jobId}`, 'ladder')
+  const [asking, setAsking] = useState<PlacedKey>()
+  const onAsk = (key: PlacedKey | undefined) => {
+    setAsking(key)
+    if (key) setView('circuit')
+  }
+  const choosePanel = (next: Panel) => {
+    if (next !== 'seen') setAsking(undefined)
+    setPanel(next)
+  }
+  return { view, setView, panel, choosePanel, asking, onAsk }
+}
+
+function Wide({ props, measure }: PaneProps) {
+  const { view, setView, panel, choosePanel, asking, onAsk } = usePlaces(props.job.id)
+  const { hand } = useLook()
+  const shown: Panel = view === 'ladder' && panel === 'ladder' ? 'list' : panel
+  const main = (
+    <Box key="main" sx={{ minHeight: 0, minWidth: 0, overflow: 'auto', px: 1 }}>
+      <ViewOf view={view} props={props} measure={measure} asking={asking} />
+    </Box>
+  )
+  const side = (
+    <Box
+      key="side"
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+        borderLeft: hand === 'right' ? 1 : 0,
+        borderRight: hand === 'left' ? 1 : 0,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Tabs
+        value={shown}
+        onChange={(_event, value: Panel) => choosePanel(value)}
+        variant="fullWidth"
+        aria-label="Beside the drawing"
+        sx={{ flexShrink: 0, '& .MuiTab-root': { minWidth: 0, px: 1 } }}
       >
-        {list}
-        {tab === 'read' && (
-          <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
-            <Pad entry={entry} taps={taps.taps} />
-          </Box>
-        )}
+        {PANELS.filter((each) => each !== 'ladder' || view !== 'ladder').map((each) => (
+          <Tab key={each} value={each} label={LABELS[each]} />
+        ))}
+      </Tabs>
+      <Misfit measure={measure} />
+      <Box sx={{ overflowY: 'auto', minHeight: 0, flex: 1, borderTop: 1, borderColor: 'divider' }}>
+        <PanelOf panel={shown} {...{ props, measure, asking, onAsk }} />
+      </Box>
+      <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
+        <Pad props={props} measure={measure} />
       </Box>
     </Box>
   )
+  return (
+    <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
+      <SetBar {...props}>
+        <ToggleButtonGroup
+          exclusive
+          value={view}
+          aria-label="View"
+          onChange={(_event, value: View | null) => value && setView(value)}
+          sx={{ ml: 'auto' }}
+        >
+          {VIEWS.map((each) => (
+            <ToggleButton key={each} value={each} sx={{ px: 1.25 }}>
+              {LABELS[each]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </SetBar>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: hand === 'right' ? 'minmax(0, 1fr) 340px' : '340px minmax(0, 1fr)',
+          minHeight: 0,
+          borderTop: 1,
+          borderColor: 'divider',
+        }}
+      >
+        {hand === 'right' ? [main, side] : [side, main]}
+      </Box>
+    </Box>
+  )
+}
+
+const PHONE_TABS = ['circuit', 'ladder', 'list', 'seen', 'live', 'compare'] as const
+type PhoneTab = (typeof PHONE_TABS)[number]
+const PHONE_CIRCUIT = 560
+
+function Phone({ props, measure }: PaneProps) {
+  const [tab, setTab] = useKept<PhoneTab>(`phone ${props.job.id}`, 'circuit')
+  const [asking, setAsking] = useState<PlacedKey>()
+  const { entry } = measure
+  const onAsk = (key: PlacedKey | undefined) => {
+    setAsking(key)
+    if (key) setTab('circuit')
+  }
+  const content = () => {
+    if (tab === 'circuit')
+      return <CircuitView props={props} measure={measure} asking={asking} height={PHONE_CIRCUIT} />
+    if (tab === 'compare') return <ComparePane {...props} />
+    if (tab === 'ladder')
+      return (
+        <Box sx={{ height: 460 }}>
+          <LadderPane {...props} withExport />
+        </Box>
+      )
+    return <PanelOf panel={tab} {...{ props, measure, asking, onAsk }} />
+  }
+  return (
+    <Box>
+      <SetBar {...props} />
+      <Tabs
+        value={tab}
+        onChange={(_event, value: PhoneTab) => setTab(value)}
+        variant="scrollable"
+        allowScrollButtonsMobile
+        aria-label="Views"
+        sx={{ borderBottom: 1, borderColor: 'divider', '& .MuiTab-root': { minWidth: 0, px: 1.5 } }}
+      >
+        {PHONE_TABS.map((each) => (
+          <Tab key={each} value={each} label={LABELS[each]} />
+        ))}
+      </Tabs>
+      <Misfit measure={measure} />
+      {asking && tab === 'circuit' && (
+        <Alert severity="info" onClose={() => setAsking(undefined)}>
+          Tap the place, then close this line.
+        </Alert>
+      )}
+      <Box sx={{ px: tab === 'circuit' || tab === 'ladder' ? 1 : 0 }}>{content()}</Box>
+      <Drawer anchor="bottom" open={entry.draft !== undefined} onClose={entry.close}>
+        <Pad props={props} measure={measure} />
+      </Drawer>
+    </Box>
+  )
+}
+
+/** The circuit with its taps, the ladder, what is seen, the instruments; the pad opens at the tap. */
+export function MeasureStage(props: StageProps) {
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  const measure = useMeasure(props)
+  return isWide ? <Wide props={props} measure={measure} /> : <Phone props={props} measure={measure} />
 }

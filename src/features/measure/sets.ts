@@ -68,3 +68,9 @@ export function repeated(reading: Reading, original: Reading | undefined): Readi
   const earlier = [...before, { value, unit, ...(at ? { at } : {}) }].slice(-MOST_REPEATS)
   return { ...reading, before: earlier, ...(note ? { note } : {}) }
 }
+
+/** Takes a set out; undo brings it back. */
+export const withoutSet = (job: Job, index: number): Job => ({
+  ...job,
+  readingSets: job.readingSets.filter((_set, i) => i !== index),
+})

@@ -11,8 +11,10 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import type { TemperatureUnit } from '@/core/units/units'
 import { database } from '@/data/database'
 import { type SettingKey, writeSetting } from '@/data/settings'
+import { useDisplay } from '../job/useDisplay'
 import { useLook } from './DisplayProvider'
 
 type Choice = {
@@ -22,7 +24,19 @@ type Choice = {
   readonly values: readonly (readonly [value: string, label: string])[]
 }
 
+export const TEMPERATURE_UNITS = [
+  ['F', 'Fahrenheit'],
+  ['C', 'Celsius'],
+  ['K', 'Kelvin'],
+] as const
+
 const CHOICES: readonly Choice[] = [
+  {
+    setting: 'temperatureUnit',
+    label: 'Temperatures',
+    help: 'Of ladder, sentences and tables. A tap keeps the unit in which it was read.',
+    values: TEMPERATURE_UNITS,
+  },
   {
     setting: 'theme',
     label: 'Ground',
@@ -66,7 +80,16 @@ const CHOICES: readonly Choice[] = [
 export function DisplayButton() {
   const [open, setOpen] = useState(false)
   const look = useLook()
-  const now: Partial<Record<SettingKey, string>> = { ...look, screenOn: look.screenOn ? 'yes' : 'no' }
+  const { temperature, setTemperature } = useDisplay()
+  const now: Partial<Record<SettingKey, string>> = {
+    ...look,
+    screenOn: look.screenOn ? 'yes' : 'no',
+    temperatureUnit: temperature,
+  }
+  const choose = (setting: SettingKey, value: string) => {
+    if (setting === 'temperatureUnit') setTemperature(value as TemperatureUnit)
+    else void writeSetting(database(), setting, value)
+  }
   return (
     <>
       <IconButton aria-label="Display" color="inherit" onClick={() => setOpen(true)}>
@@ -82,9 +105,7 @@ export function DisplayButton() {
                 exclusive
                 value={now[setting]}
                 aria-label={label}
-                onChange={(_event, value: string | null) =>
-                  value && void writeSetting(database(), setting, value)
-                }
+                onChange={(_event, value: string | null) => value && choose(setting, value)}
               >
                 {values.map(([value, text]) => (
                   <ToggleButton key={value} value={value} sx={{ px: 2 }}>

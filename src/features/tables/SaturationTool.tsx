@@ -12,7 +12,7 @@ import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '@/core/units
 import { showDifference } from '@/core/units/show'
 import { type PressureUnit, type TemperatureUnit, unitsOf } from '@/core/units/units'
 import { QuantityField } from '@/ui/QuantityField'
-import { CurveChart } from './CurveChart'
+import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, showPressure, type Typed } from './format'
 import { NumberTable } from './NumberTable'
 import { Choice, Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'

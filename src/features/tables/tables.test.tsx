@@ -7,7 +7,7 @@ import { SaturationTool } from './SaturationTool'
 import { SuperheatTool } from './SuperheatTool'
 import { WaterTool } from './WaterTool'
 
-jest.mock('./CurveChart', () => ({
+jest.mock('@/ui/CurveChart', () => ({
   CurveChart: ({ label, curves }: { label: string; curves: { label: string; points: unknown[] }[] }) => (
     <p aria-label={label}>{curves.map((curve) => `${curve.label} ${curve.points.length}`).join(', ')}</p>
   ),

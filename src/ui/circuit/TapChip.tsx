@@ -5,6 +5,7 @@ import { memo } from 'react'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { INK } from '../theme/tokens'
 import type { Rect } from './geometry'
+import { chipName } from './chipNames'
 import { marksOf, type TapView, tapSentence } from './tapView'
 
 type Props = { tap: TapView; box: Rect; selected: boolean; onSelect: (key: ReadingKey) => void }
@@ -34,7 +35,7 @@ export const TapChip = memo(function TapChip({ tap, box, selected, onSelect }: P
         top: box.y,
         width: box.width,
         height: box.height,
-        px: '5px',
+        px: '4px',
         display: 'block',
         textAlign: 'left',
         font: 'inherit',
@@ -48,14 +49,14 @@ export const TapChip = memo(function TapChip({ tap, box, selected, onSelect }: P
         {marks.length > 0 && (
           <strong style={{ color: INK.copper }}>{marks.map(({ sign }) => sign).join('')} </strong>
         )}
-        {tap.short}
+        {chipName(tap)}
       </Box>
       <Box
         component="span"
-        sx={{ ...LINE, fontSize: 17, fontWeight: 650, color: quiet ? INK.quiet : INK.ink }}
+        sx={{ ...LINE, fontSize: 16, fontWeight: 650, color: quiet ? INK.quiet : INK.ink }}
       >
         {tap.value ?? '–'}
-        <Box component="span" sx={{ fontSize: 11.5, fontWeight: 400, ml: '3px', color: INK.quiet }}>
+        <Box component="span" sx={{ fontSize: 10.5, fontWeight: 400, ml: '2px', color: INK.quiet }}>
           {tap.unit}
         </Box>
       </Box>

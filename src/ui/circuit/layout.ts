@@ -289,6 +289,15 @@ function innerBoxes(
   return { boxes, left: Math.min(...boxes.map(({ x }) => x), right) }
 }
 
+/** Ports of the valve from top to bottom, so that their leaders do not cross. */
+const INNER_ORDER: readonly ReadingKey[] = [
+  'rvHotOutTemp',
+  'rvDischargeTemp',
+  'solenoidVolts',
+  'rvSuctionOutTemp',
+  'rvSuctionInTemp',
+]
+
 type Homed = Readonly<Record<Column, readonly ReadingKey[]>>
 
 function byColumn(loop: Loop, keys: readonly ReadingKey[]): Homed {
@@ -303,6 +312,7 @@ function byColumn(loop: Loop, keys: readonly ReadingKey[]): Homed {
     const home = tapHome(key, loop)
     if (home) homed[home.column].push(key)
   }
+  homed.inner.sort((a, b) => INNER_ORDER.indexOf(a) - INNER_ORDER.indexOf(b))
   return homed
 }
 

@@ -51,7 +51,7 @@ export function tapSentence(tap: TapView): string {
       : [
           `${tap.value} ${tap.unit ?? ''}`.trim(),
           tap.error?.replace('±', 'plus or minus '),
-          tap.age && `${tap.age} ago`,
+          tap.age && (/\d/.test(tap.age) ? `${tap.age} ago` : tap.age),
         ]
           .filter(Boolean)
           .join(', ')

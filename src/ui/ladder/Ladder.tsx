@@ -11,7 +11,21 @@ import { spanTexts } from './spanText'
 import { SpanMark } from './SpanMark'
 import { temperatureInk } from './temperatureColour'
 
-type Props = { model: LadderModel; display: Display; title: string }
+type Props = {
+  model: LadderModel
+  display: Display
+  title: string
+  /** temperatures of another ladder that stands beside this one on the same scale, K */
+  alongside?: readonly number[] | undefined
+  /** how much larger than usual everything is drawn */
+  zoom?: number | undefined
+}
+
+/** All temperatures that a ladder shows, K. */
+export const kelvinsOf = ({ rungs, spans }: LadderModel): number[] => [
+  ...rungs.flatMap((rung) => [rung.kelvin, rung.glideTo ?? rung.kelvin]),
+  ...spans.map(({ to }) => to),
+]
 
 const AXIS = 46
 const LABELS = 150
@@ -214,14 +228,15 @@ const CAPTION = 46
 
 type DrawingProps = Props & { width: number; height: number }
 
-function Drawing({ model, display, title, width, height: outer }: DrawingProps) {
+function Drawing({ model, display, title, alongside = [], zoom = 1, ...box }: DrawingProps) {
+  const [width, outer] = [box.width / zoom, box.height / zoom]
   const [active, setActive] = useState<string>()
   const { rungs, spans } = model
   const narrow = width < NARROW
   const labelX = width - (narrow ? LABELS_NARROW : LABELS)
   const room = labelX - 34 - AXIS - 14
   const most = Math.max(Math.floor(room / LEAST_LANE), 1)
-  const kelvins = [...rungs.flatMap((r) => [r.kelvin, r.glideTo ?? r.kelvin]), ...spans.map((s) => s.to)]
+  const kelvins = [...kelvinsOf(model), ...alongside]
   const fits = (height: number) =>
     placeSpans(spans, scaleFor(kelvins, height)).every(({ lane }) => lane < most)
   const full = outer - 2 * MARGIN - 8
@@ -238,8 +253,9 @@ function Drawing({ model, display, title, width, height: outer }: DrawingProps) 
   return (
     <>
       <svg
-        width={width}
-        height={height + 2 * MARGIN + 8}
+        width={width * zoom}
+        height={(height + 2 * MARGIN + 8) * zoom}
+        viewBox={`0 0 ${width} ${height + 2 * MARGIN + 8}`}
         role="group"
         aria-label={title}
         style={{ display: 'block' }}

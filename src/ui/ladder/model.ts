@@ -1,4 +1,4 @@
-import type { Diagnosis } from '@/core/diagnose/diagnose'
+import type { Assessment } from '@/core/diagnose/assess'
 import { verdict, type Verdict } from '@/core/diagnose/sentence'
 import { type DerivedKey, derivedRow } from '@/core/readings/derivedTable'
 import type { Measured } from '@/core/readings/snapshot'
@@ -30,6 +30,9 @@ export type LadderSpan = {
 }
 
 export type LadderModel = { readonly rungs: readonly Rung[]; readonly spans: readonly LadderSpan[] }
+
+/** What a ladder is drawn from. */
+type Read = Pick<Assessment, 'snapshot' | 'derived' | 'targets'>
 
 /** Readings that stand on the ladder when taken. */
 const MEASURED_RUNGS: readonly ReadingKey[] = [
@@ -104,14 +107,14 @@ const SPAN_ROWS: readonly SpanRow[] = [
 ]
 
 /** Targets that are temperatures, not differences, are restated as a gap from where the span starts. */
-function targetGap(row: SpanRow, from: number, { targets }: Diagnosis): Target | undefined {
+function targetGap(row: SpanRow, from: number, { targets }: Read): Target | undefined {
   const target = row.target && targets[row.target]
   if (!target) return undefined
   const isTemperature = row.target === 'condensingMean' || row.target === 'evaporatingMean'
   return isTemperature ? { ...target, value: row.sign * (target.value - from) } : target
 }
 
-function spanOf(row: SpanRow, diagnosis: Diagnosis): LadderSpan[] {
+function spanOf(row: SpanRow, diagnosis: Read): LadderSpan[] {
   const { derived, snapshot } = diagnosis
   const measured = derived[row.key]
   const from = (derived[row.from as DerivedKey] ?? snapshot.values[row.from as ReadingKey])?.value
@@ -134,11 +137,7 @@ function spanOf(row: SpanRow, diagnosis: Diagnosis): LadderSpan[] {
 /** A glide under this is drawn as a thin rung, K. */
 const LEAST_GLIDE = 0.3
 
-function saturationRung(
-  diagnosis: Diagnosis,
-  id: 'evaporatingMean' | 'condensingMean',
-  label: string,
-): Rung[] {
+function saturationRung(diagnosis: Read, id: 'evaporatingMean' | 'condensingMean', label: string): Rung[] {
   const { derived } = diagnosis
   const mean = derived[id]
   if (!mean) return []
@@ -161,7 +160,7 @@ function saturationRung(
 }
 
 /** Rungs and spans of one reading set. */
-export function ladderModel(diagnosis: Diagnosis): LadderModel {
+export function ladderModel(diagnosis: Read): LadderModel {
   const { values } = diagnosis.snapshot
   const measured = MEASURED_RUNGS.flatMap((key): Rung[] => {
     const value = values[key]

@@ -19,6 +19,8 @@ type Props = {
   onText: (text: string) => void
   onUnit: (unit: Unit) => void
   onNext: () => void
+  /** the thumb that presses Next; it stands on this side */
+  hand?: 'right' | 'left'
 }
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const
@@ -112,11 +114,24 @@ function UnitChips({ unit, units, onUnit }: Pick<Props, 'unit' | 'units' | 'onUn
   )
 }
 
-function Keys({ text, unit, onText, onNext }: Pick<Props, 'text' | 'unit' | 'onText' | 'onNext'>) {
+function Keys({
+  text,
+  unit,
+  onText,
+  onNext,
+  hand = 'right',
+}: Pick<Props, 'text' | 'unit' | 'onText' | 'onNext' | 'hand'>) {
   const plain = { borderColor: 'divider', minWidth: 0 } as const
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 0.75 }}>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 0.75 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: hand === 'right' ? '3fr 1fr' : '1fr 3fr', gap: 0.75 }}>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(3, 1fr)',
+          gap: 0.75,
+          order: hand === 'right' ? 0 : 1,
+        }}
+      >
         {KEYS.map((key) => (
           <Button
             key={key}

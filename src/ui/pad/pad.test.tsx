@@ -1,7 +1,9 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
+import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import type { Unit } from '@/core/units/units'
+import { type TapView, tapSentence } from '../circuit/tapView'
 import { judgeEntry, offeredUnits, pressKey, startingUnit, takesSign } from './entry'
 import { NumericPad } from './NumericPad'
 import { TapList } from './TapList'
@@ -99,25 +101,63 @@ describe('numeric pad', () => {
   })
 })
 
-test('the list of taps shows values, what tells most, and what to check', async () => {
+const view = (key: ReadingKey, more: Partial<TapView> = {}): TapView => ({
+  key,
+  label: readingRow(key).label,
+  short: readingRow(key).short,
+  value: undefined,
+  unit: undefined,
+  error: undefined,
+  age: undefined,
+  wanted: false,
+  flagged: false,
+  doubtful: false,
+  stale: false,
+  live: undefined,
+  trend: undefined,
+  ...more,
+})
+
+test('the list of taps shows values, what tells most, what to check, what is doubtful or stale', async () => {
   const user = userEvent.setup()
   const onSelect = jest.fn()
+  const onMove = jest.fn()
   render(
     <TapList
-      taps={['suctionPressure', 'liquidLineTemp', 'suctionLineTemp']}
-      readings={{ suctionPressure: { value: 118, unit: 'psig' }, suctionLineTemp: { value: 20, unit: 'F' } }}
+      taps={[
+        view('suctionPressure', { value: '118', unit: 'psig', wanted: true }),
+        view('liquidLineTemp', { wanted: true }),
+        view('suctionLineTemp', { value: '20', unit: 'F', flagged: true, doubtful: true, stale: true }),
+      ]}
       selected="suctionPressure"
-      wanted={new Set(['liquidLineTemp', 'suctionPressure'])}
-      flagged={new Set(['suctionLineTemp'])}
       onSelect={onSelect}
+      onMove={onMove}
     />,
   )
-  const [first, second, third] = screen.getAllByRole('button')
+  const [first, second, third] = document.querySelectorAll('[data-tap]')
   expect(first).toHaveAttribute('aria-pressed', 'true')
   expect(first).toHaveTextContent(/118psig/)
   expect(first).not.toHaveTextContent('tells most')
   expect(second).toHaveTextContent('tells most')
-  expect(third).toHaveTextContent('check')
+  expect(third).toHaveTextContent(/check it.*doubtful.*before conditions changed/)
   await user.click(second!)
   expect(onSelect).toHaveBeenCalledWith('liquidLineTemp')
+  await user.click(screen.getByRole('button', { name: /Liquid line.* earlier/ }))
+  expect(onMove).toHaveBeenCalledWith('liquidLineTemp', -1)
+})
+
+describe('a tap in words', () => {
+  test.each([
+    [view('boxTemp'), 'Box: not read'],
+    [
+      view('boxTemp', { value: '36', unit: 'F', error: '±1', age: '4 min' }),
+      'Box: 36 F, plus or minus 1, 4 min ago',
+    ],
+    [view('boxTemp', { value: '36', unit: 'F', live: 'lost' }), 'Box: 36 F, connection lost, last value'],
+    [
+      view('boxTemp', { value: '36', unit: 'F', age: 'live', live: 'moving', trend: 'rising 2 a min' }),
+      'Box: 36 F, live, rising 2 a min',
+    ],
+    [view('boxTemp', { wanted: true }), 'Box: not read, tells most'],
+  ])('%#', (tap, sentence) => expect(tapSentence(tap)).toBe(sentence))
 })

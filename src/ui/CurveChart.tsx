@@ -6,10 +6,23 @@ import { type Theme, useTheme } from '@mui/material/styles'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, Legend)
 
+/** Lines are told apart by their dashes first. */
+const DASHES = {
+  solid: [],
+  dashed: [6, 4],
+  dotted: [2, 3],
+  long: [14, 4],
+  mixed: [10, 3, 2, 3],
+  point: [],
+} as const
+type Look = keyof typeof DASHES
+/** Looks for any number of lines of one kind. */
+export const LINE_LOOKS: readonly Look[] = ['solid', 'dashed', 'dotted', 'long', 'mixed']
+
 export type Curve = {
   readonly label: string
   readonly points: readonly { readonly x: number; readonly y: number }[]
-  readonly look: 'solid' | 'dashed' | 'point'
+  readonly look: Look
 }
 
 type Props = { label: string; xTitle: string; yTitle: string; curves: readonly Curve[] }
@@ -19,7 +32,7 @@ const FONT = { family: '"Atkinson Hyperlegible Next Variable", sans-serif', size
 const dataset =
   ({ palette }: Theme) =>
   ({ label, points, look }: Curve) => {
-    const colour = look === 'dashed' ? palette.text.primary : palette.primary.main
+    const colour = look === 'solid' || look === 'point' ? palette.primary.main : palette.text.primary
     return {
       label,
       data: points.map(({ x, y }) => ({ x, y })),
@@ -27,7 +40,7 @@ const dataset =
       borderColor: colour,
       backgroundColor: colour,
       borderWidth: 2,
-      borderDash: look === 'dashed' ? [6, 4] : [],
+      borderDash: [...DASHES[look]],
       pointRadius: look === 'point' ? 6 : 0,
       pointHitRadius: 8,
       pointStyle: look === 'point' ? ('rectRot' as const) : ('line' as const),

@@ -1,0 +1,148 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import ToggleButton from '@mui/material/ToggleButton'
+import Typography from '@mui/material/Typography'
+import { format } from 'date-fns'
+import { useState } from 'react'
+import type { Reading } from '@/core/readings/schema'
+import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { offeredUnits } from '@/ui/pad/entry'
+import { NumericPad } from '@/ui/pad/NumericPad'
+import type { useEntry } from './useEntry'
+
+type Props = {
+  entry: ReturnType<typeof useEntry>
+  order: readonly ReadingKey[]
+  reading: Reading | undefined
+  onMark: (key: ReadingKey, change: (reading: Reading) => Reading) => void
+  /** the thumb that presses Next */
+  hand: 'right' | 'left'
+}
+
+const clock = (at: string | undefined) => (at ? format(new Date(at), 'HH:mm') : '')
+
+/** What this tap read before, the newest first. */
+function History({ reading }: { reading: Reading }) {
+  return (
+    <Box
+      component="ol"
+      aria-label="Read before"
+      sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 120, overflowY: 'auto' }}
+    >
+      {[...(reading.before ?? [])].reverse().map(({ value, unit, at }, i) => (
+        <li key={i}>
+          {value} {unit}{' '}
+          <Typography component="span" sx={{ color: 'text.secondary' }}>
+            {clock(at)}
+          </Typography>
+        </li>
+      ))}
+    </Box>
+  )
+}
+
+/** Doubt, note and history of the reading that is open. */
+function Marks({
+  reading,
+  onMark,
+}: {
+  reading: Reading
+  onMark: (change: (reading: Reading) => Reading) => void
+}) {
+  const [open, setOpen] = useState<'note' | 'history'>()
+  const count = reading.before?.length ?? 0
+  return (
+    <Box sx={{ px: 1.25, pt: 1, display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'flex', gap: 0.75 }}>
+        <ToggleButton
+          value="doubtful"
+          selected={reading.doubtful === true}
+          onChange={() => onMark((each) => ({ ...each, doubtful: each.doubtful ? undefined : true }))}
+          sx={{ flex: 1, px: 0.5 }}
+        >
+          ? Doubtful
+        </ToggleButton>
+        <ToggleButton
+          value="note"
+          selected={open === 'note'}
+          onChange={() => setOpen(open === 'note' ? undefined : 'note')}
+          sx={{ flex: 1, px: 0.5 }}
+        >
+          {reading.note ? '✎ Note ●' : '✎ Note'}
+        </ToggleButton>
+        {count > 0 && (
+          <ToggleButton
+            value="history"
+            selected={open === 'history'}
+            onChange={() => setOpen(open === 'history' ? undefined : 'history')}
+            sx={{ flex: 1, px: 0.5 }}
+          >
+            Before {count}
+          </ToggleButton>
+        )}
+      </Box>
+      {open === 'note' && (
+        <AutosaveField
+          label="Note on this reading"
+          value={reading.note ?? ''}
+          onSave={(text) => {
+            onMark((each) => ({ ...each, note: text || undefined }))
+            return undefined
+          }}
+        />
+      )}
+      {open === 'history' && <History reading={reading} />}
+    </Box>
+  )
+}
+
+/** The pad of the open tap: number, unit, next; doubt, note and what it read before. */
+export function PadPanel({ entry, order, reading, onMark, hand }: Props) {
+  const { draft } = entry
+  if (!draft) return null
+  const next = order[(order.indexOf(draft.key) + 1) % order.length]
+  return (
+    <Box sx={{ position: 'relative' }}>
+      <ButtonBase
+        onClick={entry.close}
+        sx={{
+          font: 'inherit',
+          minHeight: 48,
+          px: 2,
+          fontWeight: 600,
+          width: '100%',
+          justifyContent: 'flex-end',
+        }}
+      >
+        Done ▾
+      </ButtonBase>
+      {reading && <Marks key={draft.key} reading={reading} onMark={(change) => onMark(draft.key, change)} />}
+      <NumericPad
+        label={readingRow(draft.key).label}
+        text={draft.text}
+        unit={draft.unit}
+        units={offeredUnits(draft.key)}
+        message={entry.message}
+        hand={hand}
+        onText={entry.type}
+        onUnit={entry.chooseUnit}
+        onNext={() => next && entry.message === undefined && entry.open(next)}
+      />
+      {reading?.source && reading.source !== 'typed' && (
+        <Typography sx={{ px: 1.5, pb: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
+          {reading.source === 'probe' ? 'from' : 'from the log'} {reading.instrument} {clock(reading.at)}
+        </Typography>
+      )}
+      {draft.text !== '' && (
+        <Box sx={{ px: 1.25, pb: 1 }}>
+          <Button color="inherit" onClick={() => entry.type('')}>
+            Clear this reading
+          </Button>
+        </Box>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,50 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { observationRow } from '@/core/readings/observations'
+import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
+import type { StageProps } from '../job/stageProps'
+import { Observed, seenKeysOf } from './Observed'
+import { withObservation, withSet } from './sets'
+
+type Props = StageProps & { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
+
+const QUESTIONS: Readonly<Record<PlacedKey, string>> = {
+  frostPattern: 'Where does frost or sweat begin?',
+  oilStain: 'Where is oil?',
+}
+
+/** What is seen, heard and tried; two of the questions are answered on the drawing. */
+export function SeenPanel({ job, set, setIndex, change, asking, onAsk }: Props) {
+  const observations = set.observations ?? {}
+  return (
+    <Box sx={{ px: 1.5, pt: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {PLACED.map((key) => (
+          <Button
+            key={key}
+            variant={asking === key ? 'contained' : 'outlined'}
+            aria-pressed={asking === key}
+            onClick={() => onAsk(asking === key ? undefined : key)}
+          >
+            {asking === key ? 'Done' : QUESTIONS[key]}
+          </Button>
+        ))}
+      </Box>
+      {asking && (
+        <p style={{ margin: '8px 0' }}>
+          Tap the place on the circuit. {observationRow(asking).label}: {observations[asking] ?? 'not said'}.
+        </p>
+      )}
+      <Observed
+        keys={seenKeysOf(job.unit)}
+        observations={observations}
+        onChange={(key, value) =>
+          change((current) =>
+            withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, key, value)),
+          )
+        }
+      />
+    </Box>
+  )
+}

@@ -1,0 +1,43 @@
+'use client'
+import { useMemo, useSyncExternalStore } from 'react'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+import { demoUnit } from '@/data/demo'
+import { LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
+import { SimulatedSource } from '@/instruments/simulatedSource'
+
+/** The simulated unit of a demo job lives ten times as fast as the clock, so that it settles while one looks on. */
+export const DEMO_SPEED = 10
+
+const sessions = new Map<string, LiveSession>()
+
+/**
+ * The instruments of a job, kept while the tab lives. Only demo jobs have simulated ones: in a job of a customer no
+ * value may be made up.
+ */
+function sessionOf(jobId: string): LiveSession | undefined {
+  const known = sessions.get(jobId)
+  if (known) return known
+  const demo = demoUnit(jobId)
+  if (!demo) return undefined
+  const session = new LiveSession(new SimulatedSource({ ...demo, speed: DEMO_SPEED }))
+  sessions.set(jobId, session)
+  return session
+}
+
+const NONE: SessionState = { status: 'idle', message: undefined, probes: [], settleSeconds: 20 }
+const nothing = () => () => undefined
+
+export type Live = {
+  readonly session: LiveSession | undefined
+  readonly state: SessionState
+  /** live values by tap */
+  readonly taps: ReadonlyMap<ReadingKey, LiveTap>
+}
+
+/** The instruments of a job and what they show now. */
+export function useLive(jobId: string): Live {
+  const session = sessionOf(jobId)
+  const state = useSyncExternalStore(session?.watch ?? nothing, session?.get ?? (() => NONE), () => NONE)
+  const taps = useMemo(() => tapsOfSession(state), [state])
+  return { session, state, taps }
+}

@@ -1,0 +1,236 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import MenuItem from '@mui/material/MenuItem'
+import Slider from '@mui/material/Slider'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useMemo, useState } from 'react'
+import { attempt } from '@/core/errors/orzoError'
+import { type ColumnUse, type Log, type LogTable, meansBetween, readLog } from '@/core/logs/readLog'
+import { READING_KEYS, type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { type QuantityKind, type Unit, unitsOf } from '@/core/units/units'
+import { CurveChart, LINE_LOOKS } from '@/ui/CurveChart'
+import type { StageProps } from '../../job/stageProps'
+import { repeated, withReading, withSet } from '../sets'
+import { rememberColumns } from './columnsMemory'
+
+type ColumnProps = {
+  heading: string
+  sample: string
+  column: ColumnUse
+  onChange: (column: ColumnUse) => void
+}
+
+/** What one column is. */
+function Column({ heading, sample, column, onChange }: ColumnProps) {
+  const chosen = column.use === 'reading' ? column.key : column.use
+  const choose = (word: string) => {
+    if (word === 'time' || word === 'ignore') return onChange({ use: word })
+    const key = word as ReadingKey
+    const fitting = unitsOf(readingRow(key).kind)
+    const unit =
+      column.use === 'reading' && fitting.includes(column.unit) ? column.unit : (fitting[0] as Unit)
+    onChange({ use: 'reading', key, unit })
+  }
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 90px', md: '1fr 240px 100px' },
+        gap: 1,
+        py: 0.75,
+      }}
+    >
+      <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, alignSelf: 'center' }}>
+        <strong>{heading}</strong>{' '}
+        <Typography component="span" sx={{ color: 'text.secondary' }}>
+          {sample}
+        </Typography>
+      </Box>
+      <TextField
+        select
+        label={`${heading} is`}
+        value={chosen}
+        onChange={({ target }) => choose(target.value)}
+      >
+        <MenuItem value="ignore">not wanted</MenuItem>
+        <MenuItem value="time">the time</MenuItem>
+        {READING_KEYS.map((key) => (
+          <MenuItem key={key} value={key}>
+            {readingRow(key).label}
+          </MenuItem>
+        ))}
+      </TextField>
+      {column.use === 'reading' ? (
+        <TextField
+          select
+          label="Unit"
+          value={column.unit}
+          onChange={({ target }) => onChange({ ...column, unit: target.value as Unit })}
+        >
+          {unitsOf(readingRow(column.key).kind).map((unit) => (
+            <MenuItem key={unit} value={unit}>
+              {unit}
+            </MenuItem>
+          ))}
+        </TextField>
+      ) : (
+        <span />
+      )}
+    </Box>
+  )
+}
+
+const KIND_TITLES: { readonly [K in QuantityKind]?: string } = {
+  pressure: 'Pressure',
+  temperature: 'Temperature',
+  current: 'Amps',
+  voltage: 'Volts',
+}
+
+/** A long log is drawn with every nth value. */
+const MOST_POINTS = 600
+const thinned = <T,>(points: readonly T[]) => {
+  const step = Math.ceil(points.length / MOST_POINTS)
+  return points.filter((_point, i) => i % step === 0)
+}
+
+/** The log over time, one chart a kind of quantity. */
+function Plots({ log, from, to }: { log: Log; from: number; to: number }) {
+  const kinds = [...new Set(log.series.map(({ key }) => readingRow(key).kind))]
+  return kinds.map((kind) => {
+    const series = log.series.filter(({ key }) => readingRow(key).kind === kind)
+    const values = series.flatMap(({ points }) => points.map(({ value }) => value))
+    const ends = [
+      values.reduce((a, b) => Math.min(a, b), Infinity),
+      values.reduce((a, b) => Math.max(a, b), -Infinity),
+    ]
+    const edge = (minute: number, label: string) => ({
+      label,
+      look: 'dotted' as const,
+      points: ends.map((y) => ({ x: minute, y })),
+    })
+    return (
+      <CurveChart
+        key={kind}
+        label={`${KIND_TITLES[kind] ?? kind} of the log over time`}
+        xTitle="minutes"
+        yTitle={`${KIND_TITLES[kind] ?? kind}, ${[...new Set(series.map(({ unit }) => unit))].join(' and ')}`}
+        curves={[
+          ...series.map(({ key, points }, i) => ({
+            label: readingRow(key).short,
+            look: LINE_LOOKS[i % LINE_LOOKS.length] ?? 'solid',
+            points: thinned(points).map(({ minute, value }) => ({ x: minute, y: value })),
+          })),
+          edge(from, 'from'),
+          edge(to, 'to'),
+        ]}
+      />
+    )
+  })
+}
+
+type StretchProps = { log: Log; from: number; to: number; onChange: (stretch: [number, number]) => void }
+
+/** Which minutes of the log the readings are the mean of. */
+function Stretch({ log, from, to, onChange }: StretchProps) {
+  return (
+    <>
+      <Typography sx={{ mt: 1 }}>
+        Take the mean from minute {from.toFixed(1)} to {to.toFixed(1)}
+        {log.skipped > 0 ? `; ${log.skipped} cells without a number are left out` : ''}
+      </Typography>
+      <Box sx={{ px: 2 }}>
+        <Slider
+          value={[from, to]}
+          min={0}
+          max={log.minutes}
+          step={log.minutes / 200 || 1}
+          onChange={(_event, value) => onChange(value as [number, number])}
+          getAriaLabel={(i) => (i === 0 ? 'From minute' : 'To minute')}
+        />
+      </Box>
+    </>
+  )
+}
+
+type Props = { name: string; table: LogTable; columns: ColumnUse[]; stage: StageProps; onClose: () => void }
+
+/** Columns, plot, stretch: then the means of the stretch become readings. */
+export function LogDialog({ name, table, columns: guessed, stage: { setIndex, change }, onClose }: Props) {
+  const [columns, setColumns] = useState(guessed)
+  const read = useMemo(() => attempt(() => readLog(table, columns)), [table, columns])
+  const log = read.ok ? read.value : undefined
+  const [stretch, setStretch] = useState<readonly [number, number]>()
+  const end = log?.minutes ?? 0
+  const [from, to] = stretch ?? [Math.max(end - 2, 0), end]
+  const means = log ? meansBetween(log, from, to) : []
+  const take = () => {
+    if (!log) return
+    const now = new Date()
+    const at = new Date(log.beganAt === undefined ? now : log.beganAt + to * 60_000).toISOString()
+    change((job) =>
+      withSet(job, setIndex, now.toISOString(), (set) =>
+        means.reduce(
+          (each, { key, value, unit }) =>
+            withReading(
+              each,
+              key,
+              repeated(
+                { value, unit, at, source: 'log', instrument: name.slice(0, 200) },
+                each.readings[key],
+              ),
+            ),
+          set,
+        ),
+      ),
+    )
+    void rememberColumns(table.headings, columns)
+    onClose()
+  }
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="log-title">
+      <DialogTitle id="log-title">Log {name}</DialogTitle>
+      <DialogContent>
+        <Typography sx={{ color: 'text.secondary' }}>
+          {table.rows.length} rows. Look over what each column is; the mapping is kept for the next file with
+          these headings.
+        </Typography>
+        {table.headings.map((heading, i) => (
+          <Column
+            key={`${i}-${heading}`}
+            heading={heading}
+            sample={table.rows[0]?.[i] ?? ''}
+            column={columns[i] ?? { use: 'ignore' }}
+            onChange={(column) => setColumns(columns.map((each, at) => (at === i ? column : each)))}
+          />
+        ))}
+        {!read.ok && <Alert severity="warning">{read.error.message}</Alert>}
+        {log && (
+          <>
+            <Plots log={log} from={from} to={to} />
+            <Stretch log={log} from={from} to={to} onChange={setStretch} />
+            <Typography>
+              {means.map(({ key, value, unit }) => `${readingRow(key).short} ${value} ${unit}`).join(' · ') ||
+                'No value in this stretch.'}
+            </Typography>
+          </>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Leave it
+        </Button>
+        <Button variant="contained" disabled={means.length === 0} onClick={take}>
+          Take {means.length} readings
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

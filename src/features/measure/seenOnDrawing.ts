@@ -1,0 +1,32 @@
+import { canObserve } from '@/core/job/observable'
+import { hasReversingValve } from '@/core/job/reversing'
+import type { UnitPlate } from '@/core/job/unit'
+import { observationRow } from '@/core/readings/observations'
+import type { Observations } from '@/core/readings/schema'
+import { type PlacedKey, type PlaceId, SEEN_AT } from '@/ui/circuit/seenPlaces'
+import type { Seen } from '@/ui/circuit/PlaceButtons'
+
+/** Places that only some units have. */
+const has = (unit: UnitPlate, place: PlaceId): boolean => {
+  if (place === 'accumulator') return unit.accumulator !== false
+  if (place === 'rvIn') return hasReversingValve(unit)
+  return true
+}
+
+/** A question of what is seen, laid on the drawing of a unit. */
+export function seenOnDrawing(
+  unit: UnitPlate,
+  key: PlacedKey,
+  observations: Observations,
+  onAnswer: (word: string | undefined) => void,
+): Seen | undefined {
+  if (!canObserve(unit, key)) return undefined
+  const places = Object.entries(SEEN_AT[key]) as [string, PlaceId][]
+  return {
+    question: observationRow(key).label,
+    answers: places
+      .filter(([, place]) => has(unit, place))
+      .map(([value, place]) => ({ value, place, chosen: observations[key] === value })),
+    onAnswer,
+  }
+}

@@ -1,0 +1,63 @@
+'use client'
+import { useLiveQuery } from 'dexie-react-hooks'
+import { useMemo } from 'react'
+import { tapsOf } from '@/core/job/taps'
+import type { UnitPlate } from '@/core/job/unit'
+import { isReadingKey, type ReadingKey } from '@/core/readings/vocabulary'
+import { database } from '@/data/database'
+import { readSettings, writeSetting } from '@/data/settings'
+
+type Orders = Record<string, ReadingKey[]>
+
+/** A damaged text holds no orders. */
+function readOrders(text: string | undefined): Orders {
+  try {
+    const value = JSON.parse(text ?? '{}') as Record<string, unknown>
+    return Object.fromEntries(
+      Object.entries(value).map(([kind, keys]) => [
+        kind,
+        Array.isArray(keys) ? keys.filter((key): key is ReadingKey => isReadingKey(String(key))) : [],
+      ]),
+    )
+  } catch {
+    return {}
+  }
+}
+
+/** Taps in one's own order; those that the order does not name keep their place behind the one before them. */
+export function ordered(taps: readonly ReadingKey[], own: readonly ReadingKey[]): ReadingKey[] {
+  const result = own.filter((key) => taps.includes(key))
+  taps.forEach((key, i) => {
+    if (result.includes(key)) return
+    const before = taps.slice(0, i).findLast((each) => result.includes(each))
+    result.splice(before === undefined ? 0 : result.indexOf(before) + 1, 0, key)
+  })
+  return result
+}
+
+/** The order in which a technician takes this kind of unit, and how to change it. */
+export function useTapOrder(unit: UnitPlate): {
+  usual: ReadingKey[]
+  move: (key: ReadingKey, by: 1 | -1) => void
+  reset: () => void
+  isOwn: boolean
+} {
+  const text = useLiveQuery(async () => (await readSettings(database())).tapOrder, [])
+  const own = useMemo(() => readOrders(text)[unit.kind] ?? [], [text, unit.kind])
+  const usual = useMemo(() => ordered(tapsOf(unit), own), [unit, own])
+  const write = (keys: ReadingKey[]) =>
+    void writeSetting(database(), 'tapOrder', JSON.stringify({ ...readOrders(text), [unit.kind]: keys }))
+  return {
+    usual,
+    isOwn: own.length > 0,
+    reset: () => write([]),
+    move: (key, by) => {
+      const from = usual.indexOf(key)
+      const to = from + by
+      if (from === -1 || to < 0 || to >= usual.length) return
+      const next = usual.filter((each) => each !== key)
+      next.splice(to, 0, key)
+      write(next)
+    },
+  }
+}
