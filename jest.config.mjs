@@ -30,6 +30,7 @@ const ui = nextJest({ dir: './' })({
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 })
 
-const config = async () => ({ projects: [core, await ui()] })
+// the pipeline may be several times slower than a desk; a test that hangs still ends
+const config = async () => ({ projects: [core, await ui()], testTimeout: 30_000 })
 
 export default config

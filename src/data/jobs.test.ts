@@ -176,13 +176,16 @@ describe('demo jobs', () => {
 
 describe('settings', () => {
   test('start in F and psig, remember what is chosen, ignore what makes no sense', async () => {
-    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'F', pressure: 'psig' })
+    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'F', pressure: 'psig', chosen: {} })
     await writeSetting(db, 'temperatureUnit', 'C')
     await writeSetting(db, 'pressureUnit', 'barg')
-    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'C', pressure: 'barg' })
+    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'C', pressure: 'barg', chosen: {} })
     expect(displayUnits({ temperatureUnit: 'Réaumur', pressureUnit: 'F' })).toEqual({
       temperature: 'F',
       pressure: 'psig',
+      chosen: {},
     })
+    expect(displayUnits({ unitsChosen: '{"mass":"kg","voltage":"psig"}' }).chosen).toEqual({ mass: 'kg' })
+    expect(displayUnits({ unitsChosen: 'broken' }).chosen).toEqual({})
   })
 })

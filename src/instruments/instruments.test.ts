@@ -81,7 +81,7 @@ describe('a live session', () => {
       Array.from({ length: 24 }, (_v, i) => 118 + i),
       12_000,
     )
-    expect(state('g1')).toMatchObject({ state: 'moving', trend: 'rising 1.2e+2 a min' })
+    expect(state('g1')).toMatchObject({ state: 'moving', trend: 'rising 120 a min' })
     expect(session.taps().get('suctionPressure')).toMatchObject({
       value: 141,
       unit: 'psig',

@@ -46,7 +46,7 @@ const IDLE: SessionState = { status: 'idle', message: undefined, probes: [], set
 
 const trendWords = (perMinute: number, still: number) => {
   if (Math.abs(perMinute) < still) return 'steady'
-  return `${perMinute > 0 ? 'rising' : 'falling'} ${Math.abs(perMinute).toPrecision(2)} a min`
+  return `${perMinute > 0 ? 'rising' : 'falling'} ${Number(Math.abs(perMinute).toPrecision(2))} a min`
 }
 
 /** One visit's instruments: who is there, where each is put, what it shows. A store that a screen can watch. */

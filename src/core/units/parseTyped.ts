@@ -36,7 +36,7 @@ const SPOKEN: Readonly<Record<string, Unit>> = {
 }
 
 const NUMBER = '[+-]?(?:\\d+[.,]?\\d*|[.,]\\d+)'
-const PLAIN = new RegExp(`^(${NUMBER})\\s*(\\S.*)?$`)
+const PLAIN = new RegExp(`^(${NUMBER})\\s*([^\\s\\d.,+-].*)?$`)
 const POUNDS_OUNCES = new RegExp(`^(\\d+)\\s*(?:lbs?|pounds?)\\s*(${NUMBER})\\s*(?:oz|ounces)?$`, 'i')
 const OUNCES_A_POUND = 16
 

@@ -98,7 +98,12 @@ function CircuitView({
 }
 
 function PanelOf({ panel, props, measure, asking, onAsk }: PaneProps & Asking & { panel: Panel }): ReactNode {
-  if (panel === 'ladder') return <LadderPane {...props} />
+  if (panel === 'ladder')
+    return (
+      <Box sx={{ height: '100%', pr: 1 }}>
+        <LadderPane {...props} />
+      </Box>
+    )
   if (panel === 'list') return <ListPanel measure={measure} />
   if (panel === 'seen') return <SeenPanel {...props} asking={asking} onAsk={onAsk} />
   return (
@@ -208,6 +213,8 @@ function Wide({ props, measure }: PaneProps) {
       </Box>
     </Box>
   )
+  const columns =
+    view === 'compare' ? '1fr' : hand === 'right' ? 'minmax(0, 1fr) 340px' : '340px minmax(0, 1fr)'
   return (
     <Box sx={{ height: '100%', display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)' }}>
       <SetBar {...props}>
@@ -228,13 +235,13 @@ function Wide({ props, measure }: PaneProps) {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: hand === 'right' ? 'minmax(0, 1fr) 340px' : '340px minmax(0, 1fr)',
+          gridTemplateColumns: columns,
           minHeight: 0,
           borderTop: 1,
           borderColor: 'divider',
         }}
       >
-        {hand === 'right' ? [main, side] : [side, main]}
+        {view === 'compare' ? main : hand === 'right' ? [main, side] : [side, main]}
       </Box>
     </Box>
   )

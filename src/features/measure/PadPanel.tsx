@@ -24,6 +24,8 @@ type Props = {
 
 const clock = (at: string | undefined) => (at ? format(new Date(at), 'HH:mm') : '')
 
+const MARK = { px: 1, fontSize: '0.85rem' } as const
+
 /** What this tap read before, the newest first. */
 function History({ reading }: { reading: Reading }) {
   return (
@@ -44,47 +46,57 @@ function History({ reading }: { reading: Reading }) {
   )
 }
 
-/** Doubt, note and history of the reading that is open. */
-function Marks({
-  reading,
-  onMark,
-}: {
-  reading: Reading
+type MarksProps = {
+  reading: Reading | undefined
   onMark: (change: (reading: Reading) => Reading) => void
-}) {
+  onClose: () => void
+}
+
+/** Doubt, note and history of the reading that is open, and the way back. */
+function Marks({ reading, onMark, onClose }: MarksProps) {
   const [open, setOpen] = useState<'note' | 'history'>()
-  const count = reading.before?.length ?? 0
+  const count = reading?.before?.length ?? 0
   return (
     <Box sx={{ px: 1.25, pt: 1, display: 'grid', gap: 1 }}>
       <Box sx={{ display: 'flex', gap: 0.75 }}>
-        <ToggleButton
-          value="doubtful"
-          selected={reading.doubtful === true}
-          onChange={() => onMark((each) => ({ ...each, doubtful: each.doubtful ? undefined : true }))}
-          sx={{ flex: 1, px: 0.5 }}
-        >
-          ? Doubtful
-        </ToggleButton>
-        <ToggleButton
-          value="note"
-          selected={open === 'note'}
-          onChange={() => setOpen(open === 'note' ? undefined : 'note')}
-          sx={{ flex: 1, px: 0.5 }}
-        >
-          {reading.note ? '✎ Note ●' : '✎ Note'}
-        </ToggleButton>
+        {reading && (
+          <>
+            <ToggleButton
+              value="doubtful"
+              selected={reading.doubtful === true}
+              onChange={() => onMark((each) => ({ ...each, doubtful: each.doubtful ? undefined : true }))}
+              sx={MARK}
+            >
+              ? Doubtful
+            </ToggleButton>
+            <ToggleButton
+              value="note"
+              selected={open === 'note'}
+              onChange={() => setOpen(open === 'note' ? undefined : 'note')}
+              sx={MARK}
+            >
+              {reading.note ? '✎ Note ●' : '✎ Note'}
+            </ToggleButton>
+          </>
+        )}
         {count > 0 && (
           <ToggleButton
             value="history"
             selected={open === 'history'}
             onChange={() => setOpen(open === 'history' ? undefined : 'history')}
-            sx={{ flex: 1, px: 0.5 }}
+            sx={MARK}
           >
             Before {count}
           </ToggleButton>
         )}
+        <ButtonBase
+          onClick={onClose}
+          sx={{ font: 'inherit', minHeight: 48, px: 1.5, fontWeight: 600, ml: 'auto' }}
+        >
+          Done ▾
+        </ButtonBase>
       </Box>
-      {open === 'note' && (
+      {reading && open === 'note' && (
         <AutosaveField
           label="Note on this reading"
           value={reading.note ?? ''}
@@ -94,7 +106,7 @@ function Marks({
           }}
         />
       )}
-      {open === 'history' && <History reading={reading} />}
+      {reading && open === 'history' && <History reading={reading} />}
     </Box>
   )
 }
@@ -106,20 +118,12 @@ export function PadPanel({ entry, order, reading, onMark, hand }: Props) {
   const next = order[(order.indexOf(draft.key) + 1) % order.length]
   return (
     <Box sx={{ position: 'relative' }}>
-      <ButtonBase
-        onClick={entry.close}
-        sx={{
-          font: 'inherit',
-          minHeight: 48,
-          px: 2,
-          fontWeight: 600,
-          width: '100%',
-          justifyContent: 'flex-end',
-        }}
-      >
-        Done ▾
-      </ButtonBase>
-      {reading && <Marks key={draft.key} reading={reading} onMark={(change) => onMark(draft.key, change)} />}
+      <Marks
+        key={draft.key}
+        reading={reading}
+        onMark={(change) => onMark(draft.key, change)}
+        onClose={entry.close}
+      />
       <NumericPad
         label={readingRow(draft.key).label}
         text={draft.text}

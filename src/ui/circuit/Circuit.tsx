@@ -110,15 +110,12 @@ const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, withL
           {meteringName(loop)}
         </text>
       )}
-      {parts.map(({ part, at }) => (
-        <PartMark
-          key={part}
-          part={part}
-          at={at}
-          side={at.x < layout.width / 2 ? 1 : -1}
-          named={layout.named}
-        />
-      ))}
+      {parts.map(({ part, at }) => {
+        const left = at.x < layout.width / 2
+        // beside a reversing valve the chips of its ports stand where the names would
+        const named = layout.named && (left || !loop.reversingValve)
+        return <PartMark key={part} part={part} at={at} side={left ? 1 : -1} named={named} />
+      })}
       <CompressorMark at={layout.compressor} flows={loop.flows} />
       {layout.reversingValve && <ReversingValveMark at={layout.reversingValve} heating={loop.heating} />}
       {layout.named && !loop.reversingValve && <Legend layout={layout} />}

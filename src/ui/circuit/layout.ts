@@ -224,7 +224,7 @@ function skeletonOf(loop: Loop, frame: Frame): Skeleton {
     rvSuctionIn: { x: valve.x, y: valve.y + VALVE_HALF },
     rvCoil: { x: valve.x - VALVE_HALF, y: valve.y },
   }
-  const middle = (rect: Rect): Point => ({ x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 })
+  const onCoil = (rect: Rect): Point => ({ x: rect.x + rect.width - 26, y: rect.y + rect.height / 2 })
   const accumulator =
     side.parts.find(({ part }) => part === 'accumulator')?.at ?? between(dryer, evaporatorOut)
   return {
@@ -241,8 +241,8 @@ function skeletonOf(loop: Loop, frame: Frame): Skeleton {
     anchors,
     places: {
       ...anchors,
-      condenserCoil: middle(condenser),
-      evaporatorCoil: middle(evaporator),
+      condenserCoil: onCoil(condenser),
+      evaporatorCoil: onCoil(evaporator),
       distributor: { x: xl + 56, y: evaporatorTop - 30 },
       accumulator,
       bulb: evaporatorOut,

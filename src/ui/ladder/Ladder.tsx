@@ -207,7 +207,7 @@ function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Di
         flexWrap: 'wrap',
         columnGap: 2,
         fontSize: '0.9rem',
-        height: CAPTION,
+        lineHeight: `${CAPTION_LINE}px`,
         alignItems: 'center',
       }}
     >
@@ -223,8 +223,13 @@ function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Di
   )
 }
 
-/** Room for two lines of it, pixels. */
-const CAPTION = 46
+const CAPTION_LINE = 24
+/** Width of one span in words, pixels. */
+const CAPTION_SPAN = 165
+
+/** Room for the spans in words, pixels. */
+const captionHeight = (count: number, width: number) =>
+  CAPTION_LINE * Math.ceil(count / Math.max(Math.floor(width / CAPTION_SPAN), 1))
 
 type DrawingProps = Props & { width: number; height: number }
 
@@ -235,12 +240,12 @@ function Drawing({ model, display, title, alongside = [], zoom = 1, ...box }: Dr
   const narrow = width < NARROW
   const labelX = width - (narrow ? LABELS_NARROW : LABELS)
   const room = labelX - 34 - AXIS - 14
-  const most = Math.max(Math.floor(room / LEAST_LANE), 1)
+  const most = Math.max(Math.floor(room / LEAST_LANE), 0)
   const kelvins = [...kelvinsOf(model), ...alongside]
   const fits = (height: number) =>
     placeSpans(spans, scaleFor(kelvins, height)).every(({ lane }) => lane < most)
   const full = outer - 2 * MARGIN - 8
-  const height = Math.max(fits(full) ? full : full - CAPTION, 200)
+  const height = Math.max(fits(full) ? full : full - captionHeight(spans.length - most, width), 200)
   const scale = scaleFor(kelvins, height)
   const placed = placeSpans(spans, scale)
   const drawn = placed.filter(({ lane }) => lane < most)

@@ -15,7 +15,7 @@ describe('entry', () => {
     ['.5', 'compressorAmps', 'A', 0.5],
     ['12.', 'compressorAmps', 'A', 12],
   ] as const)('%s at %s in %s is %f', (text, key, unit, value) => {
-    expect(judgeEntry(text, key, unit)).toEqual({ state: 'good', value })
+    expect(judgeEntry(text, key, unit)).toEqual({ state: 'good', value, unit })
   })
   test.each([
     ['-20', 'suctionPressure', 'psig', /perfect vacuum/],
@@ -27,6 +27,14 @@ describe('entry', () => {
     const entry = judgeEntry(text, key, unit)
     expect(entry.state).toBe('bad')
     if (entry.state === 'bad') expect(entry.message).toMatch(message)
+  })
+  test('a unit typed behind the number counts', () => {
+    expect(judgeEntry('12inHg', 'suctionPressure', 'psig')).toEqual({
+      state: 'good',
+      value: 12,
+      unit: 'inHgVac',
+    })
+    expect(judgeEntry('12 lb', 'suctionPressure', 'psig')).toMatchObject({ state: 'bad' })
   })
   test('nothing and a lone sign are empty', () => {
     expect(judgeEntry('', 'boxTemp', 'F').state).toBe('empty')
