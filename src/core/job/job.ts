@@ -13,12 +13,20 @@ const MOST_LINES = 200
 const MOST_CAUSES = 20
 const KEBAB = /^[a-z][a-z0-9-]{0,60}$/
 
+/** What the sky holds for the hours of the visit. */
+export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
+
 const arrivalSchema = z.strictObject({
   complaint: textSchema.optional(),
   since: textSchema.optional(),
   doneBefore: textSchema.optional(),
   access: textSchema.optional(),
   seen: textSchema.optional(),
+  /** weather while the circuit may stand open */
+  weather: z.enum(WEATHERS, { error: `is not one of ${WEATHERS.join(', ')}` }).optional(),
+  /** local clock time until which one can work: rain, closing, dark */
+  workUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
   /** what is known of the circuit's past; read by the clean-up class */
   previousBurnout: z.boolean().optional(),
   previousCompressor: z.boolean().optional(),

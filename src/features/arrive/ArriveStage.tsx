@@ -1,56 +1,24 @@
 'use client'
 import Box from '@mui/material/Box'
-import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import type { ReactNode } from 'react'
-import type { Job } from '@/core/job/job'
-import { COMPRESSOR_TYPES, HEAT_REJECTIONS, METERINGS, UNIT_KINDS, type UnitPlate } from '@/core/job/unit'
-import { isFlammable, OILS, REFRIGERANT_NAMES, refrigerantRow } from '@/core/refrigerants/catalogue'
+import { type Job, WEATHERS } from '@/core/job/job'
+import { asksFor } from '@/core/job/plateFields'
+import { HEAT_REJECTIONS, METERINGS, UNIT_KINDS } from '@/core/job/unit'
+import { isFlammable, REFRIGERANT_NAMES, refrigerantRow } from '@/core/refrigerants/catalogue'
 import { coverage, mainMode } from '@/core/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import type { StageProps } from '../job/stageProps'
 import { KIND_LABELS, METERING_LABELS } from '../jobs/jobText'
-import { numberSaver, type PlateChange } from './numberSaver'
+import { Nameplate } from './Nameplate'
+import type { PlateChange } from './numberSaver'
+import { Choice, type PlatePart, Section } from './parts'
+import { SeenOnArrival } from './SeenOnArrival'
+import { UnitHistory } from './UnitHistory'
 
-type Part = { unit: UnitPlate; change: PlateChange }
-
-function Section({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
-      <Typography variant="h2">{title}</Typography>
-      {children}
-    </Box>
-  )
-}
-
-function Choice<T extends string>({
-  label,
-  value,
-  values,
-  labels,
-  onChange,
-}: {
-  label: string
-  value: T | ''
-  values: readonly T[]
-  labels?: Readonly<Record<T, string>>
-  onChange: (value: T) => void
-}) {
-  return (
-    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
-      {values.map((each) => (
-        <MenuItem key={each} value={each} sx={{ minHeight: 48 }}>
-          {labels?.[each] ?? each}
-        </MenuItem>
-      ))}
-    </TextField>
-  )
-}
-
-function Equipment({ unit, change }: Part) {
+function Equipment({ unit, change }: PlatePart) {
   const covered = coverage(unit, mainMode(unit))
   const safety = refrigerantRow(unit.refrigerant).safety
   return (
@@ -81,104 +49,64 @@ function Equipment({ unit, change }: Part) {
         labels={METERING_LABELS}
         onChange={(metering) => change((u) => ({ ...u, metering }))}
       />
-      <Choice
-        label="Heat leaves through"
-        value={unit.heatRejection ?? ''}
-        values={HEAT_REJECTIONS}
-        onChange={(heatRejection) => change((u) => ({ ...u, heatRejection }))}
+      {asksFor(unit, 'heatRejection') && (
+        <Choice
+          label="Heat leaves through"
+          value={unit.heatRejection ?? ''}
+          values={HEAT_REJECTIONS}
+          onChange={(heatRejection) => change((u) => ({ ...u, heatRejection }))}
+        />
+      )}
+      <AutosaveField
+        label="Unit name or number"
+        value={unit.name ?? ''}
+        onSave={(text) => {
+          change((u) => ({ ...u, name: text || undefined }))
+          return undefined
+        }}
       />
       {!covered.covered && <Typography sx={{ color: 'text.secondary' }}>△ {covered.reason}</Typography>}
     </Section>
   )
 }
 
-function Ratings({ unit, change }: Part) {
-  const save = numberSaver(change)
-  const decimal = { htmlInput: { inputMode: 'decimal' as const } }
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-      <AutosaveField
-        label="Tons"
-        value={String(unit.nominalTons ?? '')}
-        onSave={save('nominalTons')}
-        slotProps={decimal}
-      />
-      <AutosaveField label="SEER" value={String(unit.seer ?? '')} onSave={save('seer')} slotProps={decimal} />
-      <AutosaveField
-        label="Volts"
-        value={String(unit.power?.volts ?? '')}
-        onSave={save('power', 'volts')}
-        slotProps={decimal}
-      />
-      <Choice
-        label="Phase"
-        value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
-        values={['1', '3'] as const}
-        onChange={(phase) => change((u) => ({ ...u, power: { ...u.power, phase: phase === '1' ? 1 : 3 } }))}
-      />
-      <AutosaveField
-        label="Rated load amps"
-        value={String(unit.power?.rla ?? '')}
-        onSave={save('power', 'rla')}
-        slotProps={decimal}
-      />
-      <AutosaveField
-        label="Locked rotor amps"
-        value={String(unit.power?.lra ?? '')}
-        onSave={save('power', 'lra')}
-        slotProps={decimal}
-      />
-    </Box>
-  )
-}
+type CallProps = Pick<StageProps, 'job' | 'change'>
 
-function Nameplate({ unit, change }: Part) {
+/** How long and in what weather one can work. */
+function WorkWindow({ job: { arrival }, change }: CallProps) {
   return (
-    <Section title="Nameplate">
-      <Ratings unit={unit} change={change} />
-      <QuantityField
-        label="Factory charge"
-        kind="mass"
-        defaultUnit="lb"
-        value={unit.factoryCharge}
-        onChange={(factoryCharge) => change((u) => ({ ...u, factoryCharge }))}
-      />
-      <QuantityField
-        label="Target subcooling"
-        kind="temperatureDifference"
-        defaultUnit="F"
-        value={unit.targetSubcooling}
-        onChange={(targetSubcooling) => change((u) => ({ ...u, targetSubcooling }))}
-      />
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>
-        <Choice
-          label="Compressor"
-          value={unit.compressor?.type ?? ''}
-          values={COMPRESSOR_TYPES}
-          onChange={(type) => change((u) => ({ ...u, compressor: { ...u.compressor, type } }))}
-        />
-        <Choice
-          label="Oil"
-          value={unit.compressor?.oil ?? ''}
-          values={OILS}
-          onChange={(oil) => change((u) => ({ ...u, compressor: { ...u.compressor, oil } }))}
-        />
-      </Box>
+    <>
       <ChoiceChips
-        label="Receiver"
-        values={['yes', 'no']}
-        value={unit.receiver === undefined ? undefined : unit.receiver ? 'yes' : 'no'}
+        label="Weather in the next hours"
+        values={WEATHERS}
+        value={arrival?.weather}
         onChange={(word) =>
-          change((u) => ({ ...u, receiver: word === undefined ? undefined : word === 'yes' }))
+          change((current) => ({
+            ...current,
+            arrival: { ...current.arrival, weather: WEATHERS.find((each) => each === word) },
+          }))
         }
       />
-    </Section>
+      <TextField
+        type="time"
+        label="Work can go on until"
+        value={arrival?.workUntil ?? ''}
+        helperText="Rain, closing time, dark"
+        slotProps={{ inputLabel: { shrink: true } }}
+        onChange={({ target }) =>
+          change((current) => ({
+            ...current,
+            arrival: { ...current.arrival, workUntil: target.value || undefined },
+          }))
+        }
+      />
+    </>
   )
 }
 
-function Complaint({ job, change }: Pick<StageProps, 'job' | 'change'>) {
+function Complaint({ job, change }: CallProps) {
   const { arrival } = job
-  const save = (key: 'complaint' | 'since' | 'doneBefore' | 'seen' | 'access') => (text: string) => {
+  const save = (key: 'complaint' | 'since' | 'doneBefore' | 'access') => (text: string) => {
     change((current: Job) => ({ ...current, arrival: { ...current.arrival, [key]: text || undefined } }))
     return undefined
   }
@@ -212,8 +140,8 @@ function Complaint({ job, change }: Pick<StageProps, 'job' | 'change'>) {
           }))
         }
       />
-      <AutosaveField label="Seen on arrival" value={arrival?.seen ?? ''} onSave={save('seen')} />
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
+      <WorkWindow job={job} change={change} />
       <AutosaveField
         label="Site"
         value={job.unit.site?.name ?? ''}
@@ -241,14 +169,21 @@ function Complaint({ job, change }: Pick<StageProps, 'job' | 'change'>) {
   )
 }
 
-/** Unit and nameplate, complaint, site; unknown is a valid answer everywhere. */
-export function ArriveStage({ job, change }: StageProps) {
+/** Unit and nameplate, complaint, site, what is seen; unknown is a valid answer everywhere. */
+export function ArriveStage(props: StageProps) {
+  const { job, change } = props
   const changeUnit: PlateChange = (recipe) =>
     change((current) => ({ ...current, unit: recipe(current.unit) }))
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1fr' } }}>
-      <Complaint job={job} change={change} />
-      <Equipment unit={job.unit} change={changeUnit} />
+      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+        <Complaint job={job} change={change} />
+        <UnitHistory job={job} change={changeUnit} />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+        <Equipment unit={job.unit} change={changeUnit} />
+        <SeenOnArrival {...props} />
+      </Box>
       <Nameplate unit={job.unit} change={changeUnit} />
     </Box>
   )

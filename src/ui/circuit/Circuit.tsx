@@ -4,7 +4,7 @@ import { memo, useMemo } from 'react'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { temperatureInk } from '../ladder/temperatureColour'
 import { INK } from '../theme/tokens'
-import { type Chip, type CircuitLayout, layoutCircuit, type Pipe } from './layout'
+import { type Chip, type CircuitLayout, layoutCircuit, type Pipe, ROOMY } from './layout'
 import type { Loop } from './loop'
 import { PlaceButtons, type Seen } from './PlaceButtons'
 import {
@@ -74,9 +74,11 @@ type DrawingProps = Pick<Props, 'loop' | 'tints' | 'notes' | 'title'> & {
   withLeaders: boolean
 }
 
-const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, withLeaders }: DrawingProps) {
+const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, bare }: DrawingProps) {
   const { condenser, evaporator, pipes, parts, chips, places } = layout
   const metering = parts.find(({ part }) => part === 'metering')?.at
+  // while places are asked for, their words stand where the names would
+  const words = layout.named && !bare
   const rowY = { condenser: condenser.y - 4, evaporator: evaporator.y + evaporator.height + 5 }
   return (
     <svg
@@ -93,19 +95,19 @@ const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, withL
         rect={condenser}
         coil={loop.condenser}
         colour={ink(tints.condenser)}
-        note={notes.condenser ?? loop.condenser.role}
+        note={bare ? undefined : (notes.condenser ?? loop.condenser.role)}
         streamY={rowY.condenser}
       />
       <CoilMark
         rect={evaporator}
         coil={loop.evaporator}
         colour={ink(tints.evaporator)}
-        note={notes.evaporator ?? loop.evaporator.role}
+        note={bare ? undefined : (notes.evaporator ?? loop.evaporator.role)}
         streamY={rowY.evaporator}
       />
       {metering && loop.metering === 'txv' && <BulbMark bulb={places.bulb} valve={metering} />}
       {metering && <MeteringMark at={metering} metering={loop.metering} evaporatorTop={evaporator.y} />}
-      {metering && layout.named && (
+      {metering && words && (
         <text x={metering.x + 64} y={metering.y - 2} fontSize={11.5} fill={INK.quiet}>
           {meteringName(loop)}
         </text>
@@ -113,13 +115,13 @@ const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, withL
       {parts.map(({ part, at }) => {
         const left = at.x < layout.width / 2
         // beside a reversing valve the chips of its ports stand where the names would
-        const named = layout.named && (left || !loop.reversingValve)
+        const named = words && (left || (!loop.reversingValve && layout.width >= ROOMY))
         return <PartMark key={part} part={part} at={at} side={left ? 1 : -1} named={named} />
       })}
       <CompressorMark at={layout.compressor} flows={loop.flows} />
       {layout.reversingValve && <ReversingValveMark at={layout.reversingValve} heating={loop.heating} />}
-      {layout.named && !loop.reversingValve && <Legend layout={layout} />}
-      {withLeaders && chips.map((chip) => <Leader key={chip.key} chip={chip} />)}
+      {words && !loop.reversingValve && <Legend layout={layout} />}
+      {!bare && chips.map((chip) => <Leader key={chip.key} chip={chip} />)}
     </svg>
   )
 })
@@ -134,7 +136,7 @@ export function Circuit({ loop, taps, selected, onSelect, tints, notes, size, ti
   const byKey = new Map(taps.map((tap) => [tap.key, tap]))
   return (
     <Box sx={{ position: 'relative', width: layout.width, height: layout.height }}>
-      <Drawing {...{ loop, layout, tints, notes, title }} withLeaders={!seen} />
+      <Drawing {...{ loop, layout, tints, notes, title }} bare={seen !== undefined} />
       {seen ? (
         <PlaceButtons layout={layout} seen={seen} />
       ) : (

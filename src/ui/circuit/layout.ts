@@ -40,7 +40,7 @@ const PITCH = CHIP_HEIGHT + GAP
 const EDGE = 6
 const COIL_HEIGHT = 50
 /** From here on chips are as wide as their words need. */
-const ROOMY = 480
+export const ROOMY = 480
 const chipWidth = (width: number) => (width >= ROOMY ? 100 : 80)
 
 type Frame = {

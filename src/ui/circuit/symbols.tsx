@@ -61,39 +61,35 @@ function StreamMarks({ rect, medium, y }: { rect: Rect; medium: CoilView['medium
   )
 }
 
-type CoilProps = { rect: Rect; coil: CoilView; colour: string; note: string; streamY: number }
+function CoilWords({ rect, name, note }: { rect: Rect; name: string; note: string }) {
+  const line = {
+    x: rect.x + rect.width / 2,
+    textAnchor: 'middle',
+    stroke: INK.raised,
+    strokeWidth: 4,
+    paintOrder: 'stroke',
+  } as const
+  return (
+    <>
+      <text {...line} y={rect.y + 21} fontSize={13} fontWeight={650} fill={INK.ink}>
+        {name}
+      </text>
+      <text {...line} y={rect.y + 38} fontSize={11.5} fill={INK.quiet}>
+        {note}
+      </text>
+    </>
+  )
+}
 
-/** A coil with its name, and what the refrigerant does in it. */
+type CoilProps = { rect: Rect; coil: CoilView; colour: string; note: string | undefined; streamY: number }
+
+/** A coil with its name, and what the refrigerant does in it; without a note it is drawn bare. */
 export function CoilMark({ rect, coil, colour, note, streamY }: CoilProps) {
   return (
     <g>
       <rect {...rect} rx={5} fill={INK.raised} stroke={INK.ink} strokeWidth={1.5} />
       <polyline points={serpentine(rect)} fill="none" stroke={colour} strokeWidth={2.5} opacity={0.55} />
-      <text
-        x={rect.x + rect.width / 2}
-        y={rect.y + 21}
-        textAnchor="middle"
-        fontSize={13}
-        fontWeight={650}
-        fill={INK.ink}
-        stroke={INK.raised}
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
-        {coil.name}
-      </text>
-      <text
-        x={rect.x + rect.width / 2}
-        y={rect.y + 38}
-        textAnchor="middle"
-        fontSize={11.5}
-        fill={INK.quiet}
-        stroke={INK.raised}
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
-        {note}
-      </text>
+      {note !== undefined && <CoilWords rect={rect} name={coil.name} note={note} />}
       {coil.medium === 'box' && (
         <rect
           x={rect.x - 6}

@@ -1,0 +1,219 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { asksFor, type PlateField } from '@/core/job/plateFields'
+import { plateDoubts } from '@/core/job/plausible'
+import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/job/unit'
+import { OILS } from '@/core/refrigerants/catalogue'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { QuantityField } from '@/ui/QuantityField'
+import { numberSaver } from './numberSaver'
+import { Choice, Pair, type PlatePart, Section, YesNo } from './parts'
+
+const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+
+function Ratings({ unit, change }: PlatePart) {
+  const save = numberSaver(change)
+  return (
+    <Pair>
+      <AutosaveField
+        label="Tons"
+        value={String(unit.nominalTons ?? '')}
+        onSave={save('nominalTons')}
+        slotProps={DECIMAL}
+      />
+      {asksFor(unit, 'seer') && (
+        <AutosaveField
+          label="SEER"
+          value={String(unit.seer ?? '')}
+          onSave={save('seer')}
+          slotProps={DECIMAL}
+        />
+      )}
+      <AutosaveField
+        label="Volts"
+        value={String(unit.power?.volts ?? '')}
+        onSave={save('power', 'volts')}
+        slotProps={DECIMAL}
+      />
+      <Choice
+        label="Phase"
+        value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
+        values={['1', '3'] as const}
+        onChange={(phase) => change((u) => ({ ...u, power: { ...u.power, phase: phase === '1' ? 1 : 3 } }))}
+      />
+      <AutosaveField
+        label="Rated load amps"
+        value={String(unit.power?.rla ?? '')}
+        onSave={save('power', 'rla')}
+        slotProps={DECIMAL}
+      />
+      <AutosaveField
+        label="Locked rotor amps"
+        value={String(unit.power?.lra ?? '')}
+        onSave={save('power', 'lra')}
+        slotProps={DECIMAL}
+      />
+      <Choice
+        label="Hertz"
+        value={unit.power?.hertz ? (String(unit.power.hertz) as '50' | '60') : ''}
+        values={['50', '60'] as const}
+        onChange={(hertz) =>
+          change((u) => ({ ...u, power: { ...u.power, hertz: hertz === '50' ? 50 : 60 } }))
+        }
+      />
+    </Pair>
+  )
+}
+
+function Compressor({ unit, change }: PlatePart) {
+  const save = numberSaver(change)
+  return (
+    <>
+      <Pair>
+        <Choice
+          label="Compressor"
+          value={unit.compressor?.type ?? ''}
+          values={COMPRESSOR_TYPES}
+          onChange={(type) => change((u) => ({ ...u, compressor: { ...u.compressor, type } }))}
+        />
+        <Choice
+          label="Oil"
+          value={unit.compressor?.oil ?? ''}
+          values={OILS}
+          onChange={(oil) => change((u) => ({ ...u, compressor: { ...u.compressor, oil } }))}
+        />
+      </Pair>
+      <QuantityField
+        label="Oil charge"
+        kind="volume"
+        defaultUnit="floz"
+        value={unit.oilCharge}
+        onChange={(oilCharge) => change((u) => ({ ...u, oilCharge }))}
+      />
+      {asksFor(unit, 'runCapacitor') && (
+        <QuantityField
+          label="Run capacitor, label"
+          kind="capacitance"
+          defaultUnit="uF"
+          value={unit.power?.runCapacitor}
+          onChange={(runCapacitor) => change((u) => ({ ...u, power: { ...u.power, runCapacitor } }))}
+        />
+      )}
+      {asksFor(unit, 'crankcaseHeater') && (
+        <Pair>
+          <AutosaveField
+            label="Crankcase heater, W"
+            value={String(unit.crankcaseHeater?.watts ?? '')}
+            onSave={save('crankcaseHeater', 'watts')}
+            slotProps={DECIMAL}
+          />
+          <AutosaveField
+            label="Heater volts"
+            value={String(unit.crankcaseHeater?.volts ?? '')}
+            onSave={save('crankcaseHeater', 'volts')}
+            slotProps={DECIMAL}
+          />
+        </Pair>
+      )}
+    </>
+  )
+}
+
+const LINE_SET = [
+  ['liquid', 'Liquid line, outside'],
+  ['vapour', 'Vapour line, outside'],
+  ['length', 'Line set, length'],
+  ['included', 'Length the plate charge covers'],
+] as const
+
+function LineSet({ unit, change }: PlatePart) {
+  if (!asksFor(unit, 'lineSet')) return null
+  return LINE_SET.map(([key, label]) => (
+    <QuantityField
+      key={key}
+      label={label}
+      kind="length"
+      defaultUnit={key === 'length' || key === 'included' ? 'ft' : 'in'}
+      value={unit.lineSet?.[key]}
+      onChange={(value) => change((u) => ({ ...u, lineSet: { ...u.lineSet, [key]: value } }))}
+    />
+  ))
+}
+
+const FACTS = [
+  ['receiver', 'Receiver'],
+  ['headPressureControl', 'Head pressure control'],
+  ['accumulator', 'Accumulator'],
+] as const satisfies readonly (readonly [PlateField & keyof UnitPlate, string])[]
+
+function Pressures({ unit, change }: PlatePart) {
+  return (['high', 'low'] as const).map((side) => (
+    <QuantityField
+      key={side}
+      label={`Design pressure, ${side} side`}
+      kind="pressure"
+      defaultUnit="psig"
+      value={unit.designPressures?.[side]}
+      onChange={(value) =>
+        change((u) => ({ ...u, designPressures: { ...u.designPressures, [side]: value } }))
+      }
+    />
+  ))
+}
+
+/** What does not go together, said once, changed by nobody but the reader. */
+function Doubts({ unit }: { unit: UnitPlate }) {
+  const doubts = plateDoubts(unit)
+  if (doubts.length === 0) return null
+  return (
+    <Box
+      component="ul"
+      aria-label="Look at the plate again"
+      sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}
+    >
+      {doubts.map(({ id, sentence }) => (
+        <Typography component="li" key={id} sx={{ color: 'error.main', fontSize: '0.95rem' }}>
+          △ {sentence}
+        </Typography>
+      ))}
+    </Box>
+  )
+}
+
+/** The plate as it is copied before anything is opened; only what this kind of unit has. */
+export function Nameplate({ unit, change }: PlatePart) {
+  return (
+    <Section title="Nameplate">
+      <Ratings unit={unit} change={change} />
+      <QuantityField
+        label="Factory charge"
+        kind="mass"
+        defaultUnit="lb"
+        value={unit.factoryCharge}
+        onChange={(factoryCharge) => change((u) => ({ ...u, factoryCharge }))}
+      />
+      {asksFor(unit, 'targetSubcooling') && (
+        <QuantityField
+          label="Target subcooling"
+          kind="temperatureDifference"
+          defaultUnit="F"
+          value={unit.targetSubcooling}
+          onChange={(targetSubcooling) => change((u) => ({ ...u, targetSubcooling }))}
+        />
+      )}
+      <Doubts unit={unit} />
+      <Compressor unit={unit} change={change} />
+      {FACTS.filter(([field]) => asksFor(unit, field)).map(([field, label]) => (
+        <YesNo
+          key={field}
+          label={label}
+          value={unit[field]}
+          onChange={(value) => change((u) => ({ ...u, [field]: value }))}
+        />
+      ))}
+      <Pressures unit={unit} change={change} />
+      <LineSet unit={unit} change={change} />
+    </Section>
+  )
+}

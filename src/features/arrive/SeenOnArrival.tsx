@@ -1,0 +1,104 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
+import { canObserve } from '@/core/job/observable'
+import { type ObservationKey, observationRow } from '@/core/readings/observations'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
+import { IS_WIDE } from '@/ui/theme/theme'
+import type { StageProps } from '../job/stageProps'
+import { CircuitPane } from '../measure/CircuitPane'
+import { Observed } from '../measure/Observed'
+import { seenOnDrawing } from '../measure/seenOnDrawing'
+import { withLatestObservation } from '../measure/sets'
+import { Section } from './parts'
+
+/** Asked before gauges go on (handbook 01). */
+const ON_ARRIVAL: readonly ObservationKey[] = [
+  'callForOperation',
+  'compressorState',
+  'indoorFan',
+  'outdoorFan',
+  'evaporatorCoil',
+  'condenserCoil',
+  'breaker',
+]
+
+const NOTHING: readonly never[] = []
+
+function OnDrawing(props: StageProps & { asking: PlacedKey; onClose: () => void }) {
+  const { job, set, change, asking, onClose } = props
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  const { label } = observationRow(asking)
+  const answer = (word: string | undefined) =>
+    change((current) => withLatestObservation(current, asking, word, new Date().toISOString()))
+  return (
+    <Dialog open onClose={onClose} fullScreen={!isWide} aria-labelledby="seen-title">
+      <DialogTitle id="seen-title">{label}: tap the place</DialogTitle>
+      <DialogContent sx={{ width: { md: 560 }, px: 1 }}>
+        <CircuitPane
+          {...props}
+          taps={NOTHING}
+          selected={undefined}
+          onSelect={() => undefined}
+          seen={seenOnDrawing(job.unit, asking, set.observations ?? {}, answer)}
+          height={520}
+        />
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={() => answer('none')}>None seen</Button>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}
+
+/** What is looked at before the gauges; frost and oil on the drawing. */
+export function SeenOnArrival(props: StageProps) {
+  const { job, set, change } = props
+  const [asking, setAsking] = useState<PlacedKey>()
+  const observations = set.observations ?? {}
+  return (
+    <Section title="Seen on arrival">
+      <Typography sx={{ fontSize: '0.95rem' }}>
+        <span style={{ fontWeight: 650 }}>
+          ⬣ Measure before a tripped breaker is reset, and reset it once at most.
+        </span>{' '}
+        If somebody isolated the unit, find out why first.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        {PLACED.map((key) => (
+          <Button key={key} variant="outlined" onClick={() => setAsking(key)}>
+            {observationRow(key).label}: {observations[key]?.replace(/-/g, ' ') ?? 'tap the place'}
+          </Button>
+        ))}
+      </Box>
+      <Observed
+        keys={ON_ARRIVAL.filter((key) => canObserve(job.unit, key))}
+        observations={observations}
+        onChange={(key, value) =>
+          change((current) => withLatestObservation(current, key, value, new Date().toISOString()))
+        }
+      />
+      <AutosaveField
+        label="Anything else seen"
+        value={job.arrival?.seen ?? ''}
+        onSave={(text) => {
+          change((current) => ({ ...current, arrival: { ...current.arrival, seen: text || undefined } }))
+          return undefined
+        }}
+        multiline
+      />
+      {asking && <OnDrawing {...props} asking={asking} onClose={() => setAsking(undefined)} />}
+    </Section>
+  )
+}

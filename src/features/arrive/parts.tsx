@@ -1,0 +1,63 @@
+'use client'
+import Box from '@mui/material/Box'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
+import type { UnitPlate } from '@/core/job/unit'
+import { ChoiceChips } from '@/ui/ChoiceChips'
+import type { PlateChange } from './numberSaver'
+
+export type PlatePart = { unit: UnitPlate; change: PlateChange }
+
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
+      <Typography variant="h2">{title}</Typography>
+      {children}
+    </Box>
+  )
+}
+
+/** Two fields beside each other. */
+export const Pair = ({ children }: { children: ReactNode }) => (
+  <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>{children}</Box>
+)
+
+type ChoiceProps<T extends string> = {
+  label: string
+  value: T | ''
+  values: readonly T[]
+  labels?: Readonly<Record<T, string>>
+  onChange: (value: T) => void
+}
+
+export function Choice<T extends string>({ label, value, values, labels, onChange }: ChoiceProps<T>) {
+  return (
+    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
+      {values.map((each) => (
+        <MenuItem key={each} value={each} sx={{ minHeight: 48 }}>
+          {labels?.[each] ?? each}
+        </MenuItem>
+      ))}
+    </TextField>
+  )
+}
+
+type YesNoProps = {
+  label: string
+  value: boolean | undefined
+  onChange: (value: boolean | undefined) => void
+}
+
+/** Yes, no, or not known. */
+export function YesNo({ label, value, onChange }: YesNoProps) {
+  return (
+    <ChoiceChips
+      label={label}
+      values={['yes', 'no']}
+      value={value === undefined ? undefined : value ? 'yes' : 'no'}
+      onChange={(word) => onChange(word === undefined ? undefined : word === 'yes')}
+    />
+  )
+}
