@@ -71,7 +71,7 @@ function Legend({ layout }: { layout: CircuitLayout }) {
 
 type DrawingProps = Pick<Props, 'loop' | 'tints' | 'notes' | 'title'> & {
   layout: CircuitLayout
-  withLeaders: boolean
+  bare: boolean
 }
 
 const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, bare }: DrawingProps) {
