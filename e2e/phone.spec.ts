@@ -14,6 +14,7 @@ test('by touch alone: a job with four readings, and the answer as a sheet', asyn
     await page.getByRole('button', { name: 'Next' }).tap()
   }
   await page.getByRole('button', { name: /Done/ }).tap()
+  await page.getByRole('tab', { name: 'Ladder' }).tap()
   await expect(page.locator('[data-rung=evaporatingMean]')).toBeVisible()
   await expectNoSidewaysScroll(page)
   await page.getByRole('button', { name: /plugged|restrict/i }).tap()

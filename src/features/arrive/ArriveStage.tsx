@@ -1,6 +1,5 @@
 'use client'
 import Box from '@mui/material/Box'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { type Job, WEATHERS } from '@/core/job/job'
 import { asksFor } from '@/core/job/plateFields'
@@ -87,18 +86,19 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
           }))
         }
       />
-      <TextField
+      <AutosaveField
         type="time"
         label="Work can go on until"
         value={arrival?.workUntil ?? ''}
         helperText="Rain, closing time, dark"
         slotProps={{ inputLabel: { shrink: true } }}
-        onChange={({ target }) =>
+        onSave={(workUntil) => {
           change((current) => ({
             ...current,
-            arrival: { ...current.arrival, workUntil: target.value || undefined },
+            arrival: { ...current.arrival, workUntil: workUntil || undefined },
           }))
-        }
+          return undefined
+        }}
       />
     </>
   )

@@ -147,6 +147,8 @@ function OpenJob({
         <Box
           component="aside"
           aria-label="Answer"
+          // it scrolls: the keyboard must reach it
+          tabIndex={0}
           sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
         >
           <Side {...props} />

@@ -64,6 +64,7 @@ export function ComparePane({ job, display, setIndex }: Props) {
                 model={model}
                 display={display}
                 alongside={all}
+                spansBeside={Math.max(...models.map(({ spans }) => spans.length))}
                 title={`Temperature ladder, ${setName(sets[valid[side] ?? 0] ?? { mode: 'off', readings: {} }, valid[side] ?? 0)}`}
               />
             </Box>

@@ -17,6 +17,8 @@ type Props = {
   title: string
   /** temperatures of another ladder that stands beside this one on the same scale, K */
   alongside?: readonly number[] | undefined
+  /** spans for which room is kept below, so that ladders beside each other are equally high */
+  spansBeside?: number | undefined
   /** how much larger than usual everything is drawn */
   zoom?: number | undefined
 }
@@ -229,11 +231,11 @@ const CAPTION_SPAN = 165
 
 /** Room for the spans in words, pixels. */
 const captionHeight = (count: number, width: number) =>
-  CAPTION_LINE * Math.ceil(count / Math.max(Math.floor(width / CAPTION_SPAN), 1))
+  CAPTION_LINE * Math.ceil(Math.max(count, 0) / Math.max(Math.floor(width / CAPTION_SPAN), 1))
 
 type DrawingProps = Props & { width: number; height: number }
 
-function Drawing({ model, display, title, alongside = [], zoom = 1, ...box }: DrawingProps) {
+function Drawing({ model, display, title, alongside = [], spansBeside = 0, zoom = 1, ...box }: DrawingProps) {
   const [width, outer] = [box.width / zoom, box.height / zoom]
   const [active, setActive] = useState<string>()
   const { rungs, spans } = model
@@ -245,7 +247,9 @@ function Drawing({ model, display, title, alongside = [], zoom = 1, ...box }: Dr
   const fits = (height: number) =>
     placeSpans(spans, scaleFor(kelvins, height)).every(({ lane }) => lane < most)
   const full = outer - 2 * MARGIN - 8
-  const height = Math.max(fits(full) ? full : full - captionHeight(spans.length - most, width), 200)
+  const spilled = Math.max(spans.length, spansBeside) - most
+  const withoutCaption = spansBeside === 0 && fits(full)
+  const height = Math.max(withoutCaption ? full : full - captionHeight(spilled, width), 200)
   const scale = scaleFor(kelvins, height)
   const placed = placeSpans(spans, scale)
   const drawn = placed.filter(({ lane }) => lane < most)

@@ -2,7 +2,7 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { type ChangeEvent, useState } from 'react'
+import { type ChangeEvent, useRef, useState } from 'react'
 import { type ColumnUse, guessColumns, type LogTable } from '@/core/logs/readLog'
 import type { StageProps } from '../../job/stageProps'
 import { rememberedColumns } from './columnsMemory'
@@ -15,6 +15,7 @@ type Opened = { readonly name: string; readonly table: LogTable; readonly column
 export function LogImportButton({ stage }: { stage: StageProps }) {
   const [opened, setOpened] = useState<Opened>()
   const [problem, setProblem] = useState<string>()
+  const input = useRef<HTMLInputElement>(null)
   const choose = async ({ target }: ChangeEvent<HTMLInputElement>) => {
     const file = target.files?.[0]
     target.value = ''
@@ -30,16 +31,17 @@ export function LogImportButton({ stage }: { stage: StageProps }) {
   }
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
-      <Button component="label" variant="outlined">
+      <Button variant="outlined" onClick={() => input.current?.click()}>
         Import a log (CSV)
-        <input
-          type="file"
-          accept=".csv,.txt,.tsv,text/csv"
-          aria-label="Log file"
-          onChange={(event) => void choose(event)}
-          style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-        />
       </Button>
+      <input
+        ref={input}
+        hidden
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv"
+        aria-label="Log file"
+        onChange={(event) => void choose(event)}
+      />
       {problem && (
         <Alert severity="error" onClose={() => setProblem(undefined)}>
           {problem}

@@ -1,0 +1,373 @@
+import { expect, type Locator, type Page, test } from '@playwright/test'
+import { readFile } from 'node:fs/promises'
+import { goTo, leadingSuspect, newJob, openWithDemo, PHONE, seriousFindings, storedJobs } from './helpers'
+
+type StoredReading = {
+  value: number
+  unit: string
+  source?: string
+  instrument?: string
+  doubtful?: boolean
+  note?: string
+  before?: { value: number }[]
+}
+type StoredSet = {
+  readings: Record<string, StoredReading>
+  observations?: Record<string, string>
+  note?: string
+}
+
+const setsOf = async (page: Page, id?: string): Promise<StoredSet[]> => {
+  const jobs = await storedJobs(page)
+  return (jobs.find((job) => job.id === id) ?? jobs[0])!.readingSets as StoredSet[]
+}
+
+/** Five readings of an orifice unit that is restricted, in the order of its taps. */
+const FIVE = ['43', '300', '76', '94', '100'] as const
+/** A first diagnosis takes no more than this many taps and groups of keys. */
+const MOST_ACTIONS = 25
+
+/** Counts what a person does: every tap, and every run of keys as one. */
+class Hand {
+  actions = 0
+  constructor(
+    private readonly page: Page,
+    private readonly touch = false,
+  ) {}
+  async tap(target: Locator) {
+    this.actions += 1
+    await (this.touch ? target.tap() : target.click())
+  }
+  async keys(...keys: string[]) {
+    this.actions += 1
+    for (const key of keys) await this.page.keyboard.press(key)
+  }
+  /** Digits on the drawn pad: one group. */
+  async digits(value: string) {
+    this.actions += 1
+    for (const digit of value) await this.page.getByRole('button', { name: digit, exact: true }).tap()
+  }
+  async choose(label: string, option: string) {
+    await this.tap(this.page.getByRole('combobox', { name: label, exact: true }))
+    await this.tap(this.page.getByRole('option', { name: option, exact: true }))
+  }
+}
+
+async function expectDiagnosis(page: Page) {
+  const [{ readings }] = (await setsOf(page)) as [StoredSet]
+  // one at a time, in the order of the taps: the sixth tap is open and empty
+  expect(
+    Object.values(readings)
+      .map(({ value }) => String(value))
+      .sort(),
+  ).toEqual([...FIVE].sort())
+}
+
+test('a first diagnosis from a cold start, by mouse and digits', async ({ page }) => {
+  const hand = new Hand(page)
+  await page.goto('/')
+  await hand.tap(page.getByRole('button', { name: 'New job' }))
+  await hand.choose('Refrigerant', 'R-22')
+  await hand.choose('Metering device', 'Fixed orifice')
+  await hand.tap(page.getByRole('link', { name: /^Measure/ }))
+  await hand.tap(page.locator('[data-tap=suctionPressure]'))
+  for (const value of FIVE) await hand.keys(...value, 'Enter')
+  await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
+  await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', /plugged/)
+  expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
+})
+
+/** Presses Tab until a thing has the focus: one group of keys. */
+async function tabTo(page: Page, target: Locator) {
+  await target.waitFor()
+  for (let i = 0; i < 80; i += 1) {
+    if (await target.evaluate((element) => element === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error('the keyboard does not reach it')
+}
+
+test('the same by keyboard alone', async ({ page }) => {
+  const hand = new Hand(page)
+  const reach = async (target: Locator) => {
+    hand.actions += 1
+    await tabTo(page, target)
+  }
+  await page.goto('/')
+  await reach(page.getByRole('button', { name: 'New job' }))
+  await hand.keys('Enter')
+  await reach(page.getByRole('combobox', { name: 'Refrigerant' }))
+  await hand.keys('Enter')
+  await expect(page.getByRole('listbox')).toBeVisible()
+  await hand.keys('R', '-', '2', '2', 'Enter')
+  await reach(page.getByRole('combobox', { name: 'Metering device' }))
+  await hand.keys('Enter')
+  await expect(page.getByRole('listbox')).toBeVisible()
+  await hand.keys('F', 'Enter')
+  await expect(page.getByRole('listbox')).toBeHidden()
+  await hand.keys('m')
+  await reach(page.locator('[data-tap=suctionPressure]'))
+  await hand.keys('Enter')
+  for (const value of FIVE) await hand.keys(...value, 'Enter')
+  await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
+  await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', /plugged/)
+  expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
+  await page.keyboard.press('Escape')
+  await expect(page.locator('#pad-display')).toBeHidden()
+})
+
+test.describe('phone', () => {
+  test.use({ viewport: PHONE, hasTouch: true, isMobile: true })
+  test('the same by touch', async ({ page }) => {
+    const hand = new Hand(page, true)
+    await page.goto('/')
+    await hand.tap(page.getByRole('button', { name: 'New job' }))
+    await hand.choose('Refrigerant', 'R-22')
+    await hand.choose('Metering device', 'Fixed orifice')
+    await hand.tap(page.getByRole('link', { name: /^Measure/ }))
+    await hand.tap(page.locator('[data-tap=suctionPressure]'))
+    for (const value of FIVE) {
+      await hand.digits(value)
+      await hand.tap(page.getByRole('button', { name: 'Next' }))
+    }
+    await hand.tap(page.getByRole('button', { name: /Done/ }))
+    await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
+    await expect(page.getByRole('button', { name: /plugged/i })).toBeVisible()
+    expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
+  })
+})
+
+test('a live session: connect, put on, settle, capture, lose and get back', async ({ page }) => {
+  await openWithDemo(page)
+  await page.goto('/job/demo-control-room/measure')
+  await page.getByRole('tab', { name: 'Live' }).click()
+  await page.getByRole('button', { name: 'Connect instruments' }).click()
+  await expect(page.getByRole('list', { name: 'Instruments' }).getByRole('listitem')).toHaveCount(13)
+  const low = page.locator('[data-probe=gauge-low]')
+  // a probe is put on by tapping both; where it does not fit, it says so
+  await low.getByRole('button').first().click()
+  await page.locator('[data-tap=liquidLineTemp]').first().click()
+  await expect(page.getByText('Low gauge cannot read liquid line')).toBeVisible()
+  await page.locator('[data-tap=suctionPressure]').first().click()
+  await expect(low).toContainText('on suction')
+  await page.getByRole('button', { name: 'Put all on' }).click()
+  await expect(page.getByRole('button', { name: /^Capture all 1[01]$/ })).toBeEnabled()
+  await page.getByRole('button', { name: '10 s' }).click()
+  await expect(page.locator('[data-probe][data-state=settled]').nth(2)).toBeVisible({ timeout: 90_000 })
+  await expect(page.locator('[data-tap=outdoorAirTemp]').first()).toHaveAttribute('aria-label', /settled/)
+
+  await page.getByRole('button', { name: /^Capture all/ }).click()
+  await expect
+    .poll(async () => (await setsOf(page, 'demo-control-room'))[0]!.readings.suctionPressure)
+    .toMatchObject({ source: 'probe', instrument: 'Low gauge', unit: 'psig' })
+  const { readings } = (await setsOf(page, 'demo-control-room'))[0]!
+  expect(Object.values(readings).filter(({ before }) => before?.length === 1).length).toBeGreaterThan(7)
+
+  await low.getByRole('button').first().click()
+  await page.getByRole('button', { name: 'Walk out of reach' }).click()
+  await expect(low).toHaveAttribute('data-state', 'lost')
+  await expect(page.locator('[data-tap=suctionPressure]').first()).toHaveAttribute(
+    'aria-label',
+    /psig.*connection lost, last value/,
+  )
+  await page.getByRole('button', { name: 'Reconnect' }).click()
+  await expect(low).not.toHaveAttribute('data-state', 'lost')
+  // the instruments stay on while another stage is looked at
+  await goTo(page, 'Diagnose')
+  await goTo(page, 'Measure')
+  await expect(page.locator('[data-tap=suctionPressure]').first()).toHaveAttribute('aria-label', /live/)
+})
+
+test('no value is made up in a job that is not of the demo', async ({ page }) => {
+  await newJob(page)
+  await goTo(page, 'Measure')
+  await page.getByRole('tab', { name: 'Live' }).click()
+  await expect(page.getByText(/No wireless instruments can be connected/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Connect instruments' })).toBeHidden()
+})
+
+const LOG = [
+  'logger 7, made by hand',
+  'Elapsed time,Low side (psig),High side (psig),Outdoor °F,battery',
+  ...Array.from({ length: 61 }, (_v, i) => `${i * 10},${118 + (i % 3)},${345 + (i % 2)},94.5,3.1`),
+].join('\n')
+
+test('a log of another instrument: columns guessed, plotted, taken; the mapping is remembered', async ({
+  page,
+}) => {
+  await newJob(page)
+  await goTo(page, 'Measure')
+  await page.getByRole('tab', { name: 'Live' }).click()
+  const give = (name: string, text: string) =>
+    page.getByLabel('Log file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await give('nothing.csv', 'only words\nno table')
+  await expect(page.getByText(/No table of numbers/)).toBeVisible()
+  await give('first.csv', LOG)
+  const dialog = page.getByRole('dialog', { name: /first.csv/ })
+  await expect(dialog.getByRole('img', { name: 'Pressure of the log over time' })).toBeVisible()
+  await expect(dialog.getByText(/^Suction 11\d\S* psig · Liquid 345\S* psig · Outdoor 94.5 F$/)).toBeVisible()
+  await dialog.getByRole('combobox', { name: 'Outdoor °F is' }).click()
+  await page.getByRole('option', { name: 'Return air', exact: true }).click()
+  expect(await seriousFindings(page)).toEqual([])
+  await dialog.getByRole('button', { name: 'Take 3 readings' }).click()
+  await expect
+    .poll(async () => (await setsOf(page))[0]?.readings.returnAirTemp)
+    .toMatchObject({ value: 94.5, unit: 'F', source: 'log', instrument: 'first.csv' })
+  await give('second.csv', LOG)
+  await expect(page.getByRole('dialog', { name: /second.csv/ }).getByText(/Return 94.5 F/)).toBeVisible()
+})
+
+test('a reading may be doubted, noted, repeated, undone and done again', async ({ page }) => {
+  await newJob(page)
+  await goTo(page, 'Measure')
+  const tap = page.locator('[data-tap=suctionPressure]')
+  const enter = async (value: string) => {
+    await tap.click()
+    await page.locator('#pad-display').fill(value)
+    await page.getByRole('button', { name: /Done/ }).click()
+  }
+  await enter('118')
+  await enter('250kPa')
+  await expect(tap).toContainText('250kPag')
+  await tap.click()
+  await page.getByRole('button', { name: '? Doubtful' }).click()
+  await page.getByRole('button', { name: '✎ Note' }).click()
+  await page.getByLabel('Note on this reading').fill('port leaks')
+  await page.getByRole('button', { name: 'Before 1' }).click()
+  await expect(page.getByRole('list', { name: 'Read before' })).toContainText('118 psig')
+  await page.getByRole('button', { name: /Done/ }).click()
+  await expect(tap).toHaveAttribute('aria-label', /doubtful/)
+  await expect
+    .poll(async () => (await setsOf(page))[0]?.readings.suctionPressure)
+    .toMatchObject({ value: 250, unit: 'kPag', doubtful: true, note: 'port leaks', before: [{ value: 118 }] })
+  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(tap).toContainText('118psig')
+  await page.keyboard.press('Control+Shift+Z')
+  await expect(tap).toContainText('250kPag')
+})
+
+test('sets: frost by its place, conditions changed, what goes along, any two compared and saved', async ({
+  page,
+}) => {
+  await openWithDemo(page)
+  await page.goto('/job/demo-lodge/measure')
+  await page.getByRole('tab', { name: 'Seen' }).click()
+  await page.getByRole('button', { name: 'Where is oil?' }).click()
+  await page.locator('[data-place=compressor]').click()
+  await expect(page.locator('[data-place=compressor]')).toHaveAttribute('aria-pressed', 'true')
+  await expect
+    .poll(async () => (await setsOf(page, 'demo-lodge'))[0]?.observations?.oilStain)
+    .toBe('compressor')
+  await page.getByRole('tab', { name: 'List' }).click()
+  await page.getByRole('button', { name: 'Edit this set' }).click()
+  await page.getByLabel('What was changed since the set before').fill('coil cleaned')
+  await page.getByRole('button', { name: 'Conditions changed now' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.locator('[data-tap=suctionPressure]').first()).toHaveAttribute(
+    'aria-label',
+    /before conditions changed/,
+  )
+
+  await page.getByRole('button', { name: '+ New set' }).click()
+  await expect(page.locator('[data-tap=suctionPressure]').first()).toContainText('–')
+  const [, second] = await setsOf(page, 'demo-lodge')
+  expect(second?.observations).toEqual({ oilStain: 'compressor' })
+  await page.locator('[data-tap=suctionPressure]').first().click()
+  for (const value of ['118', '300']) {
+    await page.keyboard.type(value)
+    await page.keyboard.press('Enter')
+  }
+  await page.getByRole('button', { name: 'Compare' }).click()
+  await expect(page.getByRole('group', { name: /^Temperature ladder, / })).toHaveCount(2)
+  await expect(page.getByRole('row', { name: /^Evaporating/ })).toContainText(/[+-]\d+ F/)
+  // one scale: the same tick stands at the same height on both
+  const heights = await page.getByRole('group', { name: /^Temperature ladder, / }).evaluateAll((all) =>
+    all.map((svg) => {
+      const tick = [...svg.querySelectorAll('text')].find((text) => text.textContent === '60')!
+      return tick.getBoundingClientRect().top - svg.getBoundingClientRect().top
+    }),
+  )
+  expect(Math.abs(heights[0]! - heights[1]!)).toBeLessThan(0.5)
+
+  await page.getByRole('button', { name: 'Ladder', exact: true }).click()
+  for (const kind of ['SVG', 'PNG']) {
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: `Save as ${kind}` }).click()
+    const bytes = await readFile(await (await download).path())
+    if (kind === 'PNG') expect(bytes.subarray(1, 4).toString()).toBe('PNG')
+    else expect(bytes.toString()).toMatch(/^<svg[^]*Evaporating[^]*<\/svg>$/)
+    expect(bytes.length).toBeGreaterThan(2000)
+  }
+})
+
+test('one order of one’s own for a kind of unit', async ({ page }) => {
+  await openWithDemo(page)
+  await page.goto('/job/demo-lodge/measure')
+  await page.getByRole('tab', { name: 'List' }).click()
+  await page.getByRole('button', { name: 'Change the order' }).click()
+  await page.getByRole('button', { name: 'Liquid pressure earlier' }).click()
+  const taps = page.getByRole('list', { name: 'Taps' }).locator('[data-tap]')
+  await expect(taps.first()).toHaveAttribute('data-tap', 'liquidPressure')
+  await page.reload()
+  await page.getByRole('tab', { name: 'List' }).click()
+  await expect(taps.first()).toHaveAttribute('data-tap', 'liquidPressure')
+  await page.getByRole('button', { name: 'Usual order' }).click()
+  await expect(taps.first()).toHaveAttribute('data-tap', 'suctionPressure')
+})
+
+test('Arrive: a doubtful plate is told, a unit known by name shows what was done, a plate is copied', async ({
+  page,
+}) => {
+  await openWithDemo(page)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByLabel('Unit name or number').fill('exhibit hall package unit, 5 ton')
+  await expect(page.getByRole('link', { name: /Hall 80 F by noon/ })).toContainText(
+    'Liquid dryer one size up',
+  )
+  await page.getByLabel('Rated load amps').fill('90')
+  await page.getByLabel('Locked rotor amps').fill('14')
+  await expect(page.getByText(/Were the two swapped/)).toBeVisible()
+  await page.getByRole('combobox', { name: 'Copy the plate of' }).click()
+  await page.getByRole('option', { name: 'Staff lodge heat pump' }).click()
+  await expect(page.getByLabel('Rated load amps')).toHaveValue('12.8')
+  await expect(page.getByLabel('Unit name or number')).toHaveValue('exhibit hall package unit, 5 ton')
+  await page.getByRole('button', { name: /Oil stain: tap the place/ }).click()
+  await page.locator('[data-place=reversing-valve]').click()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('button', { name: 'Oil stain: reversing valve' })).toBeVisible()
+  await page.getByRole('button', { name: 'rain expected' }).click()
+  await page.getByLabel('Work can go on until').fill('15:30')
+  await expect
+    .poll(async () => (await storedJobs(page)).find((job) => !job.demo)?.arrival)
+    .toEqual({ weather: 'rain-expected', workUntil: '15:30' })
+})
+
+test('Cellar, largest text and the left hand: remembered, and without a serious finding on any view', async ({
+  page,
+}) => {
+  await openWithDemo(page)
+  await page.goto('/job/demo-exhibit-hall/measure')
+  await page.getByRole('button', { name: 'Display' }).click()
+  for (const name of ['Cellar', 'Largest', 'Left', 'Stays on'])
+    await page.getByRole('button', { name }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await page.reload()
+  await expect(page.locator('[data-tap=suctionPressure]')).toBeVisible()
+  await expect
+    .poll(() => page.evaluate(() => getComputedStyle(document.body).backgroundColor))
+    .toBe('rgb(23, 25, 27)')
+  const side = page.getByRole('tablist', { name: 'Beside the drawing' })
+  expect((await side.boundingBox())!.x).toBeLessThan(200)
+  for (const tab of ['Ladder', 'List', 'Seen', 'Live']) {
+    await side.getByRole('tab', { name: tab }).click()
+    expect(await seriousFindings(page), tab).toEqual([])
+  }
+  await page.getByRole('button', { name: 'Compare' }).click()
+  expect(await seriousFindings(page), 'compare').toEqual([])
+  for (const stage of ['arrive', 'diagnose', 'plan', 'close']) {
+    await page.goto(`/job/demo-exhibit-hall/${stage}`)
+    await expect(page.getByRole('heading', { name: 'Exhibit hall package unit' })).toBeVisible()
+    expect(await seriousFindings(page), stage).toEqual([])
+  }
+})
