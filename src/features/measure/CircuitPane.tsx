@@ -3,10 +3,11 @@ import ZoomIn from '@mui/icons-material/ZoomIn'
 import ZoomOut from '@mui/icons-material/ZoomOut'
 import Box from '@mui/material/Box'
 import IconButton from '@mui/material/IconButton'
+import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { showTemperature } from '@/core/units/show'
-import { Circuit, type Tints } from '@/ui/circuit/Circuit'
+import { Circuit, LEGEND, type Tints } from '@/ui/circuit/Circuit'
 import { loopOf } from '@/ui/circuit/loop'
 import type { Seen } from '@/ui/circuit/PlaceButtons'
 import type { TapView } from '@/ui/circuit/tapView'
@@ -84,7 +85,10 @@ export function CircuitPane({
           </Box>
         )}
       </Box>
-      <Box sx={{ display: { xs: 'flex', md: 'none' }, justifyContent: 'flex-end' }}>
+      <Box sx={{ display: { xs: 'flex', md: 'none' }, alignItems: 'center' }}>
+        <Typography sx={{ flex: 1, fontSize: '0.85rem', color: 'text.secondary' }}>
+          {LEGEND.join(' ')}
+        </Typography>
         <IconButton aria-label="Smaller" disabled={zoom === 0} onClick={() => step(-1)}>
           <ZoomOut />
         </IconButton>

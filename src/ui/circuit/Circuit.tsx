@@ -54,19 +54,17 @@ function Leader({ chip: { box, anchor } }: { chip: Chip }) {
   )
 }
 
+/** How the state of the refrigerant is drawn; beside the drawing where that has no room for it. */
+export const LEGEND = ['solid liquid, dashed mixed,', 'hollow vapour'] as const
+
 function Legend({ layout }: { layout: CircuitLayout }) {
-  const y = layout.evaporator.y - 44
-  const x = layout.places.joint.x
-  return (
-    <g aria-hidden fontSize={11.5} fill={INK.quiet}>
-      <text x={x} y={y - 16} textAnchor="middle">
-        solid liquid · dashed mixed
-      </text>
-      <text x={x} y={y} textAnchor="middle">
-        hollow vapour
-      </text>
-    </g>
-  )
+  const x = layout.condenser.x + layout.condenser.width - 42
+  const y = layout.condenser.y + layout.condenser.height + 22
+  return LEGEND.map((line, i) => (
+    <text key={line} x={x} y={y + 15 * i} textAnchor="end" fontSize={11.5} fill={INK.quiet} aria-hidden>
+      {line}
+    </text>
+  ))
 }
 
 type DrawingProps = Pick<Props, 'loop' | 'tints' | 'notes' | 'title'> & {
@@ -120,7 +118,7 @@ const Drawing = memo(function Drawing({ loop, layout, tints, notes, title, bare 
       })}
       <CompressorMark at={layout.compressor} flows={loop.flows} />
       {layout.reversingValve && <ReversingValveMark at={layout.reversingValve} heating={loop.heating} />}
-      {words && !loop.reversingValve && <Legend layout={layout} />}
+      {words && !loop.reversingValve && layout.width >= ROOMY && <Legend layout={layout} />}
       {!bare && chips.map((chip) => <Leader key={chip.key} chip={chip} />)}
     </svg>
   )

@@ -43,6 +43,12 @@ const machines = (layout: CircuitLayout): Rect[] => [
   ...layout.parts.map(({ at }) => around(at, 10)),
 ]
 
+/** The metering device with its header or motor reaches to the right of the pipe. */
+const meteringReach = (layout: CircuitLayout): Rect => {
+  const { at } = layout.parts.find(({ part }) => part === 'metering')!
+  return { x: at.x - 12, y: at.y - 10, width: 74, height: 20 }
+}
+
 const name = (unit: UnitPlate) => `${unit.kind} ${unit.metering} ${Object.keys(unit).slice(3).join(' ')}`
 
 /** Everything that is wrong with a drawing, in words. */
@@ -58,7 +64,11 @@ function faultsOf(layout: CircuitLayout): string[] {
       box.x + box.width > layout.width ||
       box.y + box.height > layout.height,
   )
+  const reach = meteringReach(layout)
   return [
+    ...layout.chips
+      .filter(({ box }) => overlaps(box, reach))
+      .map(({ key }) => `${key} on the metering device`),
     ...outside.map(({ key }) => `${key} outside or small`),
     ...boxes.flatMap((box, i) =>
       boxes.flatMap((other, k) => (k > i && overlaps(box, other) ? [`${names[i]} on ${names[k]}`] : [])),

@@ -317,14 +317,18 @@ function byColumn(loop: Loop, keys: readonly ReadingKey[]): Homed {
 }
 
 /** Least height of the field between the rows: columns, coils and the parts between them must fit. */
-const fieldHeight = (homed: Homed, liquidParts: number) =>
-  Math.max(
+function fieldHeight(homed: Homed, liquidParts: number, width: number): number {
+  // on a narrow drawing the chips inside end above the metering device, the last of the evenly spaced parts
+  const share = width >= ROOMY ? 1 : liquidParts / (liquidParts + 1)
+  const inner = homed.inner.length === 0 ? 0 : (homed.inner.length * PITCH + 36) / share
+  return Math.max(
     homed.left.length * PITCH,
     homed.right.length * PITCH,
-    homed.inner.length * PITCH + 2 * COIL_HEIGHT + 60,
+    inner + 2 * COIL_HEIGHT + 30,
     2 * COIL_HEIGHT + 44 * (liquidParts + 1) + 40,
     360,
   )
+}
 
 function placeChips(
   loop: Loop,
@@ -340,7 +344,9 @@ function placeChips(
     const boxes = columnBoxes(keys.map(anchorOf), x, frame)
     return keys.map((key, i): Chip => ({ key, box: boxes[i] as Rect, anchor: anchorOf(key) }))
   })
-  const inner = innerBoxes(homed.inner.length, frame, condenser.y + COIL_HEIGHT + 10, evaporator.y - 34)
+  const metering = skeleton.parts.find(({ part }) => part === 'metering')?.at.y ?? evaporator.y
+  const innerEnd = frame.width >= ROOMY ? evaporator.y - 34 : metering - 14
+  const inner = innerBoxes(homed.inner.length, frame, condenser.y + COIL_HEIGHT + 10, innerEnd)
   const inside = homed.inner.map((key, i): Chip => ({
     key,
     box: inner.boxes[i] as Rect,
@@ -378,7 +384,7 @@ export function layoutCircuit(
     rowsFor(homed.condenserRow.length, width),
     rowsFor(homed.evaporatorRow.length, width),
   ]
-  const least = fieldHeight(homed, loop.liquid.length) + (topRows + bottomRows) * PITCH + 2 * EDGE
+  const least = fieldHeight(homed, loop.liquid.length, width) + (topRows + bottomRows) * PITCH + 2 * EDGE
   const height = Math.max(size.height, least)
   const frame = frameFor(width, height, topRows, bottomRows)
   const skeleton = skeletonOf(loop, frame)
