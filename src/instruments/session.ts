@@ -111,14 +111,26 @@ export class LiveSession {
     await this.source.place(id, key)
   }
 
-  /** Puts each free probe to the first free tap that it fits. */
+  /** Puts each free probe to the first free tap that it fits; one change of the state, so that a screen is drawn once. */
   async assignAll(keys: readonly ReadingKey[]): Promise<void> {
+    const taps = new Map(this.#state.probes.map(({ info, tap }) => [info.id, tap]))
+    const given: (readonly [string, ReadingKey])[] = []
     for (const key of keys) {
-      const { probes } = this.#state
-      if (probes.some(({ tap }) => tap === key)) continue
-      const free = probes.find(({ info, tap }) => tap === undefined && fitsTap(info, key))
-      if (free) await this.assign(free.info.id, key)
+      if ([...taps.values()].includes(key)) continue
+      const free = this.#state.probes.find(({ info }) => !taps.get(info.id) && fitsTap(info, key))
+      if (!free) continue
+      taps.set(free.info.id, key)
+      given.push([free.info.id, key])
     }
+    const added = new Map(given)
+    for (const id of added.keys()) this.#history.delete(id)
+    this.#set({
+      probes: this.#state.probes.map((probe) => {
+        const tap = added.get(probe.info.id)
+        return tap ? { ...probe, tap, state: probe.state === 'lost' ? 'lost' : 'moving' } : probe
+      }),
+    })
+    await Promise.all(given.map(([id, key]) => this.source.place(id, key)))
   }
 
   setSettleSeconds(settleSeconds: number): void {

@@ -12,7 +12,7 @@ type View = {
   act?: (page: Page) => Promise<void>
 }
 
-const openTap = (page: Page) => page.locator('[data-tap=suctionPressure]').click()
+const openTap = (page: Page) => page.locator('[data-tap=suctionPressure]').first().click()
 
 const tap = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 
@@ -53,10 +53,38 @@ async function onCause(page: Page): Promise<void> {
   await page.getByRole('tab', { name: 'Why it died' }).click()
 }
 
+/** Instruments on every tap, in the theme for the dark. */
+async function onLive(page: Page): Promise<void> {
+  await tap(page, 'Display')
+  await tap(page, 'Cellar')
+  await tap(page, 'Done')
+  await page.getByRole('tab', { name: 'Live' }).click()
+  await tap(page, 'Connect instruments')
+  await tap(page, 'Put all on')
+  await tap(page, '10 s')
+  await expect(page.locator('[data-probe][data-state=settled]').nth(3)).toBeVisible({ timeout: 60_000 })
+}
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', url: '/', size: LAPTOP },
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
-  { name: 'measure', url: '/job/demo-control-room/measure', size: LAPTOP, act: openTap },
+  { name: 'measure', url: '/job/demo-control-room/measure', size: LAPTOP },
+  {
+    name: 'measure-ladder',
+    url: '/job/demo-control-room/measure',
+    size: LAPTOP,
+    act: async (page) => {
+      await tap(page, 'Ladder')
+      await openTap(page)
+    },
+  },
+  {
+    name: 'measure-compare',
+    url: '/job/demo-exhibit-hall/measure',
+    size: LAPTOP,
+    act: (page) => tap(page, 'Compare'),
+  },
+  { name: 'measure-live', url: '/job/demo-lodge/measure', size: LAPTOP, act: onLive },
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
   { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
   { name: 'cause', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onCause },

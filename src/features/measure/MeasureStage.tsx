@@ -100,7 +100,7 @@ function CircuitView({
 function PanelOf({ panel, props, measure, asking, onAsk }: PaneProps & Asking & { panel: Panel }): ReactNode {
   if (panel === 'ladder')
     return (
-      <Box sx={{ height: '100%', pr: 1 }}>
+      <Box sx={{ height: '100%', px: 1 }}>
         <LadderPane {...props} />
       </Box>
     )

@@ -135,18 +135,18 @@ export function PadPanel({ entry, order, reading, onMark, hand }: Props) {
         onUnit={entry.chooseUnit}
         onNext={() => next && entry.message === undefined && entry.open(next)}
       />
-      {reading?.source && reading.source !== 'typed' && (
-        <Typography sx={{ px: 1.5, pb: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
-          {reading.source === 'probe' ? 'from' : 'from the log'} {reading.instrument} {clock(reading.at)}
+      <Box sx={{ display: 'flex', alignItems: 'center', px: 1.25, pb: 0.5 }}>
+        <Typography sx={{ flex: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
+          {reading?.source && reading.source !== 'typed'
+            ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${clock(reading.at)}`
+            : ''}
         </Typography>
-      )}
-      {draft.text !== '' && (
-        <Box sx={{ px: 1.25, pb: 1 }}>
+        {draft.text !== '' && (
           <Button color="inherit" onClick={() => entry.type('')}>
             Clear this reading
           </Button>
-        </Box>
-      )}
+        )}
+      </Box>
     </Box>
   )
 }

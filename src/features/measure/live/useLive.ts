@@ -1,5 +1,5 @@
 'use client'
-import { useMemo, useSyncExternalStore } from 'react'
+import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { demoUnit } from '@/data/demo'
 import { LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
@@ -37,7 +37,9 @@ export type Live = {
 /** The instruments of a job and what they show now. */
 export function useLive(jobId: string): Live {
   const session = sessionOf(jobId)
-  const state = useSyncExternalStore(session?.watch ?? nothing, session?.get ?? (() => NONE), () => NONE)
+  const now = useSyncExternalStore(session?.watch ?? nothing, session?.get ?? (() => NONE), () => NONE)
+  // drawn in slices: a stream never holds up a finger
+  const state = useDeferredValue(now)
   const taps = useMemo(() => tapsOfSession(state), [state])
   return { session, state, taps }
 }
