@@ -23,6 +23,7 @@ for (const [name, viewport] of [
       }
       await page.goto('/job/demo-exhibit-hall/print')
       await expect(page.getByRole('heading', { name: 'Before and after' })).toBeVisible()
+      await expect(page.getByRole('group', { name: /^Temperature ladder, / })).toHaveCount(2)
       expect(await seriousFindings(page), 'print').toEqual([])
     })
   })
@@ -71,6 +72,9 @@ test('a span tells its formula and target to the pointer and the screen reader',
     'aria-label',
     /above\. Target 13 F ±6: .*\[practice\].*suction line - dew/,
   )
+  await expect(page.locator('[data-explained=superheat]')).toContainText(/Target 13 F.*suction line - dew/)
+  await page.getByRole('button', { name: /^Split 1\d F/ }).click()
+  await expect(page.locator('[data-explained=temperatureSplit]')).toContainText('Target')
 })
 
 test('units: Celsius on the ladder and in the sentences, remembered after a reload', async ({ page }) => {

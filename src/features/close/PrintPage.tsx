@@ -16,6 +16,7 @@ import type { StoredJob } from '@/data/jobs'
 import { useDisplay } from '../job/useDisplay'
 import { useJob } from '../job/useJob'
 import { KIND_LABELS, titleOf, unitLine } from '../jobs/jobText'
+import { LadderPair } from '../measure/LadderPair'
 import { duration } from '../plan/text'
 import { usePlan } from '../plan/usePlan'
 import { compareSets } from './comparison'
@@ -121,6 +122,12 @@ function Report({ job }: { job: StoredJob }) {
         <Typography variant="h2">Before and after</Typography>
         <ComparisonTable comparison={compareSets(job, display)} />
       </section>
+      {job.readingSets.length > 1 && (
+        <section>
+          <Typography variant="h2">Temperature ladders</Typography>
+          <LadderPair job={job} display={display} ends={[0, job.readingSets.length - 1]} />
+        </section>
+      )}
       <section>
         <Typography variant="h2">Readings as taken</Typography>
         <Box sx={{ display: 'grid', gap: 1.5 }}>

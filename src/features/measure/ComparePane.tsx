@@ -3,13 +3,11 @@ import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useMemo, useState } from 'react'
-import { assess } from '@/core/diagnose/assess'
-import { kelvinsOf, Ladder } from '@/ui/ladder/Ladder'
-import { ladderModel } from '@/ui/ladder/model'
+import { useState } from 'react'
 import { compareSets } from '../close/comparison'
 import { ComparisonTable } from '../close/ComparisonTable'
 import type { StageProps } from '../job/stageProps'
+import { LadderPair } from './LadderPair'
 import { setName } from './SetBar'
 
 type Props = Pick<StageProps, 'job' | 'display' | 'setIndex'>
@@ -22,12 +20,7 @@ export function ComparePane({ job, display, setIndex }: Props) {
     setIndex > 0 ? setIndex : sets.length - 1,
   ])
   const [first, second] = [Math.min(ends[0], sets.length - 1), Math.min(ends[1], sets.length - 1)]
-  const valid = [first, second]
-  const [left, right] = [sets[first], sets[second]]
-  const models = useMemo(
-    () => [left, right].flatMap((set) => (set ? [ladderModel(assess(job.unit, set))] : [])),
-    [job.unit, left, right],
-  )
+  const valid = [first, second] as const
   if (sets.length < 2)
     return (
       <Typography sx={{ p: 3, color: 'text.secondary' }}>
@@ -35,42 +28,29 @@ export function ComparePane({ job, display, setIndex }: Props) {
         over.
       </Typography>
     )
-  const all = models.flatMap(kelvinsOf)
   return (
     <Box sx={{ px: 1.5, pb: 2, display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 1.5 }}>
-        {models.map((model, side) => (
-          <Box key={side}>
-            <TextField
-              select
-              label={side === 0 ? 'Compare' : 'with'}
-              value={valid[side]}
-              onChange={({ target }) =>
-                setEnds(side === 0 ? [Number(target.value), ends[1]] : [ends[0], Number(target.value)])
-              }
-              sx={{ mt: 1 }}
-            >
-              {sets.map((set, index) => (
-                <MenuItem key={index} value={index}>
-                  {setName(set, index)}
-                </MenuItem>
-              ))}
-            </TextField>
-            <Typography sx={{ color: 'text.secondary', minHeight: '1.5em', fontSize: '0.9rem' }}>
-              {[sets[valid[side] ?? 0]?.mode, sets[valid[side] ?? 0]?.note].filter(Boolean).join(', ')}
-            </Typography>
-            <Box sx={{ height: { xs: 360, md: 430 } }}>
-              <Ladder
-                model={model}
-                display={display}
-                alongside={all}
-                spansBeside={Math.max(...models.map(({ spans }) => spans.length))}
-                title={`Temperature ladder, ${setName(sets[valid[side] ?? 0] ?? { mode: 'off', readings: {} }, valid[side] ?? 0)}`}
-              />
-            </Box>
-          </Box>
+        {([0, 1] as const).map((side) => (
+          <TextField
+            key={side}
+            select
+            label={side === 0 ? 'Compare' : 'with'}
+            value={valid[side]}
+            onChange={({ target }) =>
+              setEnds(side === 0 ? [Number(target.value), ends[1]] : [ends[0], Number(target.value)])
+            }
+            sx={{ mt: 1 }}
+          >
+            {sets.map((set, index) => (
+              <MenuItem key={index} value={index}>
+                {setName(set, index)}
+              </MenuItem>
+            ))}
+          </TextField>
         ))}
       </Box>
+      <LadderPair job={job} display={display} ends={valid} />
       <Box sx={{ overflowX: 'auto' }}>
         <ComparisonTable comparison={compareSets(job, display, valid)} />
       </Box>

@@ -199,8 +199,14 @@ function Empty() {
   )
 }
 
+type CaptionProps = {
+  spans: readonly LadderSpan[]
+  display: Display
+  onActive: (id: string | undefined) => void
+}
+
 /** The spans for which no lane is left on a narrow screen, in words. */
-function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Display }) {
+function Caption({ spans, display, onActive }: CaptionProps) {
   if (spans.length === 0) return null
   return (
     <Box
@@ -210,17 +216,55 @@ function Caption({ spans, display }: { spans: readonly LadderSpan[]; display: Di
         columnGap: 2,
         fontSize: '0.9rem',
         lineHeight: `${CAPTION_LINE}px`,
-        alignItems: 'center',
       }}
     >
       {spans.map((span) => {
-        const { value, error, verdict } = spanTexts(span, display)
+        const { value, error, verdict, whole } = spanTexts(span, display)
         return (
-          <span key={span.id} title={spanTexts(span, display).whole}>
+          <Box
+            component="button"
+            key={span.id}
+            aria-label={whole}
+            onFocus={() => onActive(span.id)}
+            onClick={() => onActive(span.id)}
+            onBlur={() => onActive(undefined)}
+            sx={{
+              all: 'unset',
+              cursor: 'pointer',
+              '&:focus-visible': { outline: `2px solid ${INK.copper}` },
+            }}
+          >
             {span.label} <strong>{value}</strong> {error} {verdict}
-          </span>
+          </Box>
         )
       })}
+    </Box>
+  )
+}
+
+/** Formula, numbers and where the target comes from, of the span that is pointed at, touched or focused. */
+function Explained({ span, display }: { span: LadderSpan | undefined; display: Display }) {
+  if (!span) return null
+  return (
+    <Box
+      data-explained={span.id}
+      aria-hidden
+      sx={{
+        position: 'absolute',
+        bottom: 4,
+        left: 4,
+        right: 4,
+        px: 1,
+        py: 0.5,
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'primary.main',
+        borderRadius: 1,
+        fontSize: '0.9rem',
+        pointerEvents: 'none',
+      }}
+    >
+      {spanTexts(span, display).whole}
     </Box>
   )
 }
@@ -294,7 +338,12 @@ function Drawing({ model, display, title, alongside = [], spansBeside = 0, zoom 
           ))}
         </g>
       </svg>
-      <Caption spans={placed.filter(({ lane }) => lane >= most).map(({ span }) => span)} display={display} />
+      <Caption
+        spans={placed.filter(({ lane }) => lane >= most).map(({ span }) => span)}
+        display={display}
+        onActive={setActive}
+      />
+      <Explained span={spans.find(({ id }) => id === active)} display={display} />
     </>
   )
 }

@@ -52,8 +52,10 @@ export function SpanMark({ span, scale, x, middle, texts, active, onActive, narr
       tabIndex={0}
       aria-label={texts.whole}
       data-span={span.id}
-      onPointerEnter={() => onActive(true)}
-      onPointerLeave={() => onActive(false)}
+      // a finger leaves as it lifts: what it touched stays until something else has the focus
+      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onActive(true)}
+      onPointerLeave={({ pointerType }) => pointerType === 'mouse' && onActive(false)}
+      onClick={() => onActive(true)}
       onFocus={() => onActive(true)}
       onBlur={() => onActive(false)}
       style={{ outlineOffset: 2 }}
