@@ -1,0 +1,227 @@
+import 'fake-indexeddb/auto'
+import { act, render, renderHook, screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import type { Job } from '@/core/job/job'
+import type { UnitPlate } from '@/core/job/unit'
+import type { Reading } from '@/core/readings/schema'
+import type { ReadingKey } from '@/core/readings/vocabulary'
+import { database } from '@/data/database'
+import { buildDemoJobs, demoUnit } from '@/data/demo'
+import { writeSetting } from '@/data/settings'
+import type { LiveTap } from '@/instruments/session'
+import { compareSets } from '../close/comparison'
+import { captured } from './live/capture'
+import { useTakeSettled } from './live/useTakeSettled'
+import { rememberColumns, rememberedColumns } from './log/columnsMemory'
+import { MOST_BYTES, parseLog, tableOf } from './log/parseLog'
+import { PadPanel } from './PadPanel'
+import { seenOnDrawing } from './seenOnDrawing'
+import { addSet, withoutSet } from './sets'
+import { useKept } from './useKept'
+
+const NOW = new Date('2026-05-04T09:00:00Z')
+const demo = (id: string) => buildDemoJobs(NOW).find((job) => job.id === id)!
+const live = (value: number, state: LiveTap['state'] = 'settled'): LiveTap => ({
+  probe: 'gauge-low',
+  name: 'Low gauge',
+  value,
+  unit: 'psig',
+  at: NOW.getTime(),
+  state,
+  trend: undefined,
+})
+
+describe('capture', () => {
+  test('a live value becomes a reading with its instrument; the one before stays in its history', () => {
+    const job = demo('demo-control-room')
+    const before = job.readingSets[0]!.readings.suctionPressure!
+    const after = captured(job, 0, [['suctionPressure', live(70)]], NOW.toISOString())
+    expect(after.readingSets[0]!.readings.suctionPressure).toEqual({
+      value: 70,
+      unit: 'psig',
+      at: NOW.toISOString(),
+      source: 'probe',
+      instrument: 'Low gauge',
+      before: [{ value: before.value, unit: before.unit, at: before.at }],
+    })
+    expect(after.readingSets[0]!.readings.liquidPressure).toBe(job.readingSets[0]!.readings.liquidPressure)
+  })
+  test('a job without a set gets its first', () => {
+    const job = captured(demo('demo-water-source'), 0, [['suctionPressure', live(70)]], NOW.toISOString())
+    expect(job.readingSets).toHaveLength(1)
+    expect(job.readingSets[0]).toMatchObject({ label: 'as found', mode: 'cooling' })
+  })
+})
+
+describe('taking by itself', () => {
+  const taps = (state: LiveTap['state']) =>
+    new Map<ReadingKey, LiveTap>([['suctionPressure', live(70, state)]])
+  const watch = () => {
+    const take = jest.fn()
+    const hook = renderHook(({ on, state }) => useTakeSettled(on, taps(state), take), {
+      initialProps: { on: true, state: 'moving' as LiveTap['state'] },
+    })
+    return { take, show: (state: LiveTap['state'], on = true) => hook.rerender({ on, state }) }
+  }
+  test('once when it has settled, again only after it moved', () => {
+    const { take, show } = watch()
+    expect(take).not.toHaveBeenCalled()
+    show('settled')
+    show('settled')
+    expect(take).toHaveBeenCalledTimes(1)
+    show('moving')
+    show('settled')
+    expect(take).toHaveBeenCalledTimes(2)
+  })
+  test('not while it is off, and never a lost value', () => {
+    const { take, show } = watch()
+    show('settled', false)
+    show('lost')
+    expect(take).not.toHaveBeenCalled()
+  })
+})
+
+describe('sets', () => {
+  test('a new set keeps the mode and comes out again', () => {
+    const job: Job = { ...demo('demo-lodge'), readingSets: [{ mode: 'heating', readings: {} }] }
+    const two = addSet(job, NOW.toISOString())
+    expect(two.readingSets[1]).toMatchObject({ mode: 'heating', label: 'set 2' })
+    expect(withoutSet(two, 0).readingSets).toEqual([two.readingSets[1]])
+  })
+  test('the first set of a pool heater heats', () => {
+    const unit: UnitPlate = { kind: 'pool-heat-pump', refrigerant: 'R-410A', metering: 'txv' }
+    expect(
+      addSet({ ...demo('demo-lodge'), unit, readingSets: [] }, NOW.toISOString()).readingSets[0]?.mode,
+    ).toBe('heating')
+  })
+  test('two sets are compared with their differences, temperatures as differences', () => {
+    const { rows, headings } = compareSets(demo('demo-exhibit-hall'), { temperature: 'C' })
+    expect(headings).toEqual(['as found', 'after repair'])
+    const dryer = rows.find(({ key }) => key === 'dryerDrop')!
+    expect(dryer.change).toMatch(/^-\d+ C$/)
+    const evaporating = rows.find(({ key }) => key === 'evaporatingMean')!
+    const [before, after] = evaporating.cells.map((cell) => Number(cell!.text.replace(' C', '')))
+    expect(Math.abs(Number(evaporating.change!.replace(' C', '')) - (after! - before!))).toBeLessThanOrEqual(
+      1,
+    )
+    expect(
+      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, [1, 1]).rows[0]?.change,
+    ).toBeUndefined()
+  })
+})
+
+describe('the pad', () => {
+  const entry = {
+    draft: {
+      key: 'suctionPressure' as const,
+      text: '118',
+      unit: 'psig' as const,
+      touched: false,
+      original: undefined,
+    },
+    message: undefined,
+    open: jest.fn(),
+    close: jest.fn(),
+    discard: jest.fn(),
+    type: jest.fn(),
+    chooseUnit: jest.fn(),
+  }
+  const show = (reading: Reading | undefined, onMark = jest.fn()) => {
+    render(
+      <PadPanel
+        entry={entry}
+        order={['suctionPressure', 'liquidPressure']}
+        reading={reading}
+        onMark={onMark}
+        hand="left"
+      />,
+    )
+    return onMark
+  }
+  test('next goes on in the order, done closes, clearing empties', async () => {
+    const user = userEvent.setup()
+    show({ value: 118, unit: 'psig' })
+    await user.click(screen.getByRole('button', { name: 'Next' }))
+    expect(entry.open).toHaveBeenCalledWith('liquidPressure')
+    await user.click(screen.getByRole('button', { name: 'Clear this reading' }))
+    expect(entry.type).toHaveBeenCalledWith('')
+    await user.click(screen.getByRole('button', { name: /Done/ }))
+    expect(entry.close).toHaveBeenCalled()
+  })
+  test('doubt goes on and off; without a reading there is nothing to doubt', async () => {
+    const user = userEvent.setup()
+    const onMark = show({ value: 118, unit: 'psig', doubtful: true })
+    await user.click(screen.getByRole('button', { name: '? Doubtful' }))
+    const recipe = onMark.mock.calls[0]![1] as (reading: Reading) => Reading
+    expect(recipe({ value: 118, unit: 'psig', doubtful: true }).doubtful).toBeUndefined()
+    expect(recipe({ value: 118, unit: 'psig' }).doubtful).toBe(true)
+  })
+  test('an empty tap offers neither doubt nor history', () => {
+    show(undefined)
+    expect(screen.queryByRole('button', { name: '? Doubtful' })).toBeNull()
+    expect(screen.queryByRole('button', { name: /Before/ })).toBeNull()
+  })
+})
+
+describe('what is seen on the drawing', () => {
+  const unit: UnitPlate = { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }
+  const values = (plate: UnitPlate) =>
+    seenOnDrawing(plate, 'oilStain', { oilStain: 'joint' }, () => undefined)!.answers.map(
+      ({ value }) => value,
+    )
+  test('has only places of this unit, and marks the answer', () => {
+    expect(values(unit)).not.toContain('reversing-valve')
+    expect(values({ ...unit, kind: 'split-heat-pump' })).toContain('reversing-valve')
+    const { answers } = seenOnDrawing(unit, 'oilStain', { oilStain: 'joint' }, () => undefined)!
+    expect(answers.filter(({ chosen }) => chosen).map(({ value }) => value)).toEqual(['joint'])
+  })
+})
+
+describe('logs', () => {
+  const headings = ['Time', 'Low side (psig)']
+  afterEach(() => database().settings.clear())
+  test('what stands above the headings is left out; words alone are no log', () => {
+    const cells = [['made by hand'], ['Time', ''], ['0', '118'], ['10', '119'], ['end']]
+    expect(tableOf(cells)).toEqual({
+      headings: ['Time', 'Column 2'],
+      rows: [
+        ['0', '118'],
+        ['10', '119'],
+      ],
+    })
+    expect(tableOf([['only', 'words']])).toBeUndefined()
+  })
+  test('a file is read with any separator, and refused when it is too large', async () => {
+    const file = { size: 40, text: async () => 'Time;Low side (psig)\n0;118,5\n10;119,5\n' } as File
+    expect(await parseLog(file)).toEqual({
+      headings,
+      rows: [
+        ['0', '118,5'],
+        ['10', '119,5'],
+      ],
+    })
+    await expect(parseLog({ size: MOST_BYTES + 1 } as File)).rejects.toThrow(/20 MB/)
+  })
+  test('a mapping is found again by its headings only', async () => {
+    const columns = [{ use: 'time' }, { use: 'reading', key: 'suctionPressure', unit: 'kPag' }] as const
+    await rememberColumns(headings, columns)
+    expect(await rememberedColumns(headings)).toEqual(columns)
+    expect(await rememberedColumns(['Time', 'High side'])).toBeUndefined()
+    await writeSetting(database(), 'logColumns', 'broken')
+    expect(await rememberedColumns(headings)).toBeUndefined()
+  })
+})
+
+test('only demo jobs have a simulated unit behind them', () => {
+  expect(demoUnit('demo-water-source')?.question.faults[0]?.fault).toBe('condenser-water-low-flow')
+  expect(demoUnit('demo-exhibit-hall')?.question.faults).toEqual([])
+  expect(demoUnit('job-of-a-customer')).toBeUndefined()
+})
+
+test('what one looked at outlives the component', async () => {
+  const first = renderHook(() => useKept('view x', 'circuit'))
+  act(() => first.result.current[1]('ladder'))
+  first.unmount()
+  const second = renderHook(() => useKept('view x', 'circuit'))
+  await waitFor(() => expect(second.result.current[0]).toBe('ladder'))
+})
