@@ -370,4 +370,18 @@ test('Cellar, largest text and the left hand: remembered, and without a serious 
     await expect(page.getByRole('heading', { name: 'Exhibit hall package unit' })).toBeVisible()
     expect(await seriousFindings(page), stage).toEqual([])
   }
+  // paper is light, whatever the screen is
+  await page.goto('/job/demo-exhibit-hall/print')
+  await expect(page.getByRole('group', { name: /^Temperature ladder, / })).toHaveCount(2)
+  await page.emulateMedia({ media: 'print' })
+  const ink = (selector: string, name: 'color' | 'fill') =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element, of) => getComputedStyle(element)[of], name)
+  expect(await ink('h1', 'color')).toBe('rgb(29, 26, 22)')
+  expect(await ink('[data-rung] text:last-of-type', 'fill')).toBe('rgb(29, 26, 22)')
+  expect(await page.evaluate(() => getComputedStyle(document.body).backgroundColor)).toBe(
+    'rgb(255, 255, 255)',
+  )
 })

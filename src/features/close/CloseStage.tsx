@@ -147,7 +147,7 @@ export function CloseStage({ job, change, display }: StageProps) {
       }}
     >
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Box component="section" aria-labelledby="compare-title" sx={{ overflowX: 'auto' }}>
+        <Box component="section" aria-labelledby="compare-title" tabIndex={0} sx={{ overflowX: 'auto' }}>
           <Typography id="compare-title" variant="h2">
             Before and after
           </Typography>

@@ -160,8 +160,9 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
           <JobLine key={job.id} job={job} />
         ))}
       </Box>
-      {jobs?.length === 0 && (
-        <Typography sx={{ color: 'text.secondary', px: 2 }}>
+      {(jobs === undefined || jobs.length === 0) && (
+        // keeps its place until the list is known: what stands below must not move away under a finger
+        <Typography sx={{ color: 'text.secondary', px: 2, visibility: jobs ? 'visible' : 'hidden' }}>
           No jobs yet. Start one with “New job”: refrigerant, metering device and four readings already give
           an answer. Or look at the demo jobs.
         </Typography>

@@ -51,7 +51,7 @@ export function ComparePane({ job, display, setIndex }: Props) {
         ))}
       </Box>
       <LadderPair job={job} display={display} ends={valid} />
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box role="region" aria-label="Differences" tabIndex={0} sx={{ overflowX: 'auto' }}>
         <ComparisonTable comparison={compareSets(job, display, valid)} />
       </Box>
     </Box>

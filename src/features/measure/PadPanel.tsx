@@ -32,6 +32,7 @@ function History({ reading }: { reading: Reading }) {
     <Box
       component="ol"
       aria-label="Read before"
+      tabIndex={0}
       sx={{ listStyle: 'none', m: 0, p: 0, maxHeight: 120, overflowY: 'auto' }}
     >
       {[...(reading.before ?? [])].reverse().map(({ value, unit, at }, i) => (

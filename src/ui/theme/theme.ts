@@ -51,7 +51,13 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
             },
           },
           '@media print': {
-            body: { backgroundColor: '#ffffff' },
+            // paper is light, whatever the screen is
+            ':root': cssVariables('sunlight'),
+            '*, *::before, *::after': {
+              color: `${TOKENS.sunlight.ink} !important`,
+              backgroundColor: 'transparent !important',
+            },
+            body: { backgroundColor: '#ffffff !important' },
             '.no-print': { display: 'none !important' },
           },
         },

@@ -19,7 +19,7 @@ import { NumericPad } from '@/ui/pad/NumericPad'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../../job/stageProps'
 import { Observed } from '../../measure/Observed'
-import { withObservation, withReading, withSet } from '../../measure/sets'
+import { repeated, withObservation, withReading, withSet } from '../../measure/sets'
 import { useAskedTap } from '../../measure/useAskedTap'
 import { useReadingEntry } from '../../measure/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
@@ -66,11 +66,16 @@ function useBench({ set, setIndex, change, display }: StageProps) {
     const at = now()
     change((job) => withSet(job, setIndex, at, (each) => recipe(each, at)))
   }
-  const entry = useReadingEntry(set.readings, display, (key, reading) =>
-    edit((each, at) => withReading(each, key, reading && { ...reading, at, source: 'typed' as const })),
+  const entry = useReadingEntry(set.readings, display, (key, reading, original) =>
+    edit((each, at) =>
+      withReading(each, key, reading && repeated({ ...reading, at, source: 'typed' as const }, original)),
+    ),
   )
   const store = (key: ReadingKey, value: number) =>
-    edit((each, at) => withReading(each, key, { value, unit: 'ohm', at, source: 'typed' as const }))
+    edit((each, at) => {
+      const reading = { value, unit: 'ohm', at, source: 'typed' } as const
+      return withReading(each, key, repeated(reading, each.readings[key]))
+    })
   const observe = (key: Parameters<typeof withObservation>[1], value: string | number | undefined) =>
     edit((each) => withObservation(each, key, value))
   const point = (id: string) => edit((each) => withPoint(each, id))
