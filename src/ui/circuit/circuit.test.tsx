@@ -1,29 +1,11 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { METERINGS, type UnitPlate } from '@/core/job/unit'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import { Circuit } from './Circuit'
 import { asPoints, middleOf, overlaps } from './geometry'
 import { loopOf } from './loop'
 import { spreadPlaces } from './PlaceButtons'
-import type { TapView } from './tapView'
-
-const tap = (key: ReadingKey, more: Partial<TapView> = {}): TapView => ({
-  key,
-  label: readingRow(key).label,
-  short: readingRow(key).short,
-  value: undefined,
-  unit: undefined,
-  error: undefined,
-  age: undefined,
-  wanted: false,
-  flagged: false,
-  doubtful: false,
-  stale: false,
-  live: undefined,
-  trend: undefined,
-  ...more,
-})
+import { unreadTap } from './unreadTap'
 
 const UNIT: UnitPlate = { kind: 'split-heat-pump', refrigerant: 'R-410A', metering: 'txv' }
 const SIZE = { width: 532, height: 640 }
@@ -38,8 +20,8 @@ function draw(
     <Circuit
       loop={loopOf(unit, mode)}
       taps={[
-        tap('suctionPressure', { value: '118', unit: 'psig', error: '±1.2', age: '3 min' }),
-        tap('liquidLineTemp'),
+        unreadTap('suctionPressure', { value: '118', unit: 'psig', error: '±1.2', age: '3 min' }),
+        unreadTap('liquidLineTemp'),
       ]}
       selected="liquidLineTemp"
       onSelect={onSelect}

@@ -1,9 +1,9 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import type { Unit } from '@/core/units/units'
-import { type TapView, tapSentence } from '../circuit/tapView'
+import { tapSentence } from '../circuit/tapView'
+import { unreadTap } from '../circuit/unreadTap'
 import { judgeEntry, offeredUnits, pressKey, startingUnit, takesSign } from './entry'
 import { NumericPad } from './NumericPad'
 import { TapList } from './TapList'
@@ -109,23 +109,6 @@ describe('numeric pad', () => {
   })
 })
 
-const view = (key: ReadingKey, more: Partial<TapView> = {}): TapView => ({
-  key,
-  label: readingRow(key).label,
-  short: readingRow(key).short,
-  value: undefined,
-  unit: undefined,
-  error: undefined,
-  age: undefined,
-  wanted: false,
-  flagged: false,
-  doubtful: false,
-  stale: false,
-  live: undefined,
-  trend: undefined,
-  ...more,
-})
-
 test('the list of taps shows values, what tells most, what to check, what is doubtful or stale', async () => {
   const user = userEvent.setup()
   const onSelect = jest.fn()
@@ -133,9 +116,9 @@ test('the list of taps shows values, what tells most, what to check, what is dou
   render(
     <TapList
       taps={[
-        view('suctionPressure', { value: '118', unit: 'psig', wanted: true }),
-        view('liquidLineTemp', { wanted: true }),
-        view('suctionLineTemp', { value: '20', unit: 'F', flagged: true, doubtful: true, stale: true }),
+        unreadTap('suctionPressure', { value: '118', unit: 'psig', wanted: true }),
+        unreadTap('liquidLineTemp', { wanted: true }),
+        unreadTap('suctionLineTemp', { value: '20', unit: 'F', flagged: true, doubtful: true, stale: true }),
       ]}
       selected="suctionPressure"
       onSelect={onSelect}
@@ -156,16 +139,19 @@ test('the list of taps shows values, what tells most, what to check, what is dou
 
 describe('a tap in words', () => {
   test.each([
-    [view('boxTemp'), 'Box: not read'],
+    [unreadTap('boxTemp'), 'Box: not read'],
     [
-      view('boxTemp', { value: '36', unit: 'F', error: '±1', age: '4 min' }),
+      unreadTap('boxTemp', { value: '36', unit: 'F', error: '±1', age: '4 min' }),
       'Box: 36 F, plus or minus 1, 4 min ago',
     ],
-    [view('boxTemp', { value: '36', unit: 'F', live: 'lost' }), 'Box: 36 F, connection lost, last value'],
     [
-      view('boxTemp', { value: '36', unit: 'F', age: 'live', live: 'moving', trend: 'rising 2 a min' }),
+      unreadTap('boxTemp', { value: '36', unit: 'F', live: 'lost' }),
+      'Box: 36 F, connection lost, last value',
+    ],
+    [
+      unreadTap('boxTemp', { value: '36', unit: 'F', age: 'live', live: 'moving', trend: 'rising 2 a min' }),
       'Box: 36 F, live, rising 2 a min',
     ],
-    [view('boxTemp', { wanted: true }), 'Box: not read, tells most'],
+    [unreadTap('boxTemp', { wanted: true }), 'Box: not read, tells most'],
   ])('%#', (tap, sentence) => expect(tapSentence(tap)).toBe(sentence))
 })
