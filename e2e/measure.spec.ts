@@ -47,6 +47,16 @@ class Hand {
     this.actions += 1
     for (const digit of value) await this.page.getByRole('button', { name: digit, exact: true }).tap()
   }
+  /** A new job, what must be known of its plate, and its first tap. */
+  async openFirstTap() {
+    const { page } = this
+    await page.goto('/')
+    await this.tap(page.getByRole('button', { name: 'New job' }))
+    await this.choose('Refrigerant', 'R-22')
+    await this.choose('Metering device', 'Fixed orifice')
+    await this.tap(page.getByRole('link', { name: /^Measure/ }))
+    await this.tap(page.locator('[data-tap=suctionPressure]'))
+  }
   async choose(label: string, option: string) {
     await this.tap(this.page.getByRole('combobox', { name: label, exact: true }))
     await this.tap(this.page.getByRole('option', { name: option, exact: true }))
@@ -65,12 +75,7 @@ async function expectDiagnosis(page: Page) {
 
 test('a first diagnosis from a cold start, by mouse and digits', async ({ page }) => {
   const hand = new Hand(page)
-  await page.goto('/')
-  await hand.tap(page.getByRole('button', { name: 'New job' }))
-  await hand.choose('Refrigerant', 'R-22')
-  await hand.choose('Metering device', 'Fixed orifice')
-  await hand.tap(page.getByRole('link', { name: /^Measure/ }))
-  await hand.tap(page.locator('[data-tap=suctionPressure]'))
+  await hand.openFirstTap()
   for (const value of FIVE) await hand.keys(...value, 'Enter')
   await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
   await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', /plugged/)
@@ -120,12 +125,7 @@ test.describe('phone', () => {
   test.use({ viewport: PHONE, hasTouch: true, isMobile: true })
   test('the same by touch', async ({ page }) => {
     const hand = new Hand(page, true)
-    await page.goto('/')
-    await hand.tap(page.getByRole('button', { name: 'New job' }))
-    await hand.choose('Refrigerant', 'R-22')
-    await hand.choose('Metering device', 'Fixed orifice')
-    await hand.tap(page.getByRole('link', { name: /^Measure/ }))
-    await hand.tap(page.locator('[data-tap=suctionPressure]'))
+    await hand.openFirstTap()
     for (const value of FIVE) {
       await hand.digits(value)
       await hand.tap(page.getByRole('button', { name: 'Next' }))

@@ -30,6 +30,7 @@ class HandSource implements InstrumentSource {
   readonly name = 'By hand'
   send: (event: SourceEvent) => void = () => undefined
   failure: string | undefined
+  refusal: string | undefined
   readonly placed: [string, string | undefined][] = []
   readonly #found: readonly ProbeInfo[] = [
     { id: 'g1', name: 'Low gauge', kind: 'gauge', quantity: 'pressure' },
@@ -40,8 +41,13 @@ class HandSource implements InstrumentSource {
   connect = async () => {
     if (this.failure) throw new Error(this.failure)
   }
-  place = async (probe: string, key: string | undefined) => void this.placed.push([probe, key])
-  resume = async () => undefined
+  place = async (probe: string, key: string | undefined) => {
+    if (this.refusal) throw new Error(this.refusal)
+    this.placed.push([probe, key])
+  }
+  resume = async () => {
+    if (this.refusal) throw new Error(this.refusal)
+  }
   disconnect = async () => undefined
   listen = (listener: (event: SourceEvent) => void) => {
     this.send = listener
@@ -122,6 +128,15 @@ describe('a live session', () => {
     source.failure = undefined
     await session.connect()
     expect(session.get()).toMatchObject({ status: 'connected', message: undefined })
+  })
+  test('a probe that cannot be put on or got back is told', async () => {
+    const { source, session } = await connected()
+    source.refusal = 'The clamp does not answer: hold it nearer.'
+    await session.assign('c1', 'liquidLineTemp')
+    expect(session.get()).toMatchObject({ status: 'connected', message: source.refusal })
+    source.refusal = 'Still out of reach.'
+    await session.resume('c1')
+    expect(session.get().message).toBe('Still out of reach.')
   })
   test('battery and places outlive a pause', async () => {
     const { source, session, state } = await connected()

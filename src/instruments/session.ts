@@ -41,8 +41,10 @@ export const SETTLE_CHOICES = [10, 20, 60] as const
 const STILL: { readonly [U in Unit]?: number } = { psig: 0.4, F: 0.7, A: 0.12, lb: 0.02 }
 const STILL_SHARE = 0.02
 
+/** Samples of a probe that are kept: two minutes at 2 Hz. */
 const KEPT = 240
-const IDLE: SessionState = { status: 'idle', message: undefined, probes: [], settleSeconds: 20 }
+/** Before anything is connected. */
+export const IDLE: SessionState = { status: 'idle', message: undefined, probes: [], settleSeconds: 20 }
 
 const trendWords = (perMinute: number, still: number) => {
   if (Math.abs(perMinute) < still) return 'steady'
@@ -107,8 +109,10 @@ export class LiveSession {
         return key !== undefined && probe.tap === key ? { ...probe, tap: undefined } : probe
       }),
     })
-    for (const { info } of evicted) await this.source.place(info.id, undefined)
-    await this.source.place(id, key)
+    await this.#tell(async () => {
+      for (const { info } of evicted) await this.source.place(info.id, undefined)
+      await this.source.place(id, key)
+    })
   }
 
   /** Puts each free probe to the first free tap that it fits; one change of the state, so that a screen is drawn once. */
@@ -130,7 +134,7 @@ export class LiveSession {
         return tap ? { ...probe, tap, state: probe.state === 'lost' ? 'lost' : 'moving' } : probe
       }),
     })
-    await Promise.all(given.map(([id, key]) => this.source.place(id, key)))
+    await this.#tell(() => Promise.all(given.map(([id, key]) => this.source.place(id, key))))
   }
 
   setSettleSeconds(settleSeconds: number): void {
@@ -139,6 +143,21 @@ export class LiveSession {
 
   /** Live values by tap. */
   readonly taps = (): ReadonlyMap<ReadingKey, LiveTap> => tapsOfSession(this.#state)
+
+  /** Gets a lost probe back; a failure is told in the state. */
+  async resume(id: string): Promise<void> {
+    await this.#tell(() => this.source.resume(id))
+  }
+
+  /** Does what the source may fail at, and tells the failure in the state. */
+  async #tell(work: () => Promise<unknown>): Promise<void> {
+    try {
+      await work()
+      if (this.#state.message !== undefined) this.#set({ message: undefined })
+    } catch (error) {
+      this.#set({ message: error instanceof Error ? error.message : String(error) })
+    }
+  }
 
   #set(change: Partial<SessionState>): void {
     this.#state = { ...this.#state, ...change }

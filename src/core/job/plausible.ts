@@ -1,7 +1,7 @@
 import { isBoxKind, isThreePhase } from './kinds'
 import type { UnitPlate } from './unit'
-import { toPascals, toSI } from '../units/convert'
-import type { PressureUnit, Unit } from '../units/units'
+import { differenceToKelvin, toPascals, toSI } from '../units/convert'
+import type { PressureUnit, TemperatureUnit, Unit } from '../units/units'
 
 /** Something on a plate that looks like a slip of the pen; nothing is corrected. */
 export type PlateDoubt = { readonly id: string; readonly sentence: string }
@@ -89,7 +89,8 @@ const DOUBTS: readonly Doubt[] = [
     id: 'subcooling',
     arises: ({ targetSubcooling }) =>
       outside(
-        targetSubcooling && targetSubcooling.value * (targetSubcooling.unit === 'F' ? 5 / 9 : 1),
+        targetSubcooling &&
+          differenceToKelvin(targetSubcooling.value, targetSubcooling.unit as TemperatureUnit),
         SUBCOOLING,
       ),
     sentence: ({ targetSubcooling }) =>

@@ -48,9 +48,9 @@ function unitInHeading(heading: string, kind: QuantityKind): Unit | undefined {
   return undefined
 }
 
-/** Temperatures above this in a log that says no unit are Fahrenheit rather than Celsius. [practice] */
+/** Temperatures whose middle value is above this, C, are Fahrenheit in a log that says no unit. [practice] */
 const HARDLY_CELSIUS = 45
-/** Pressures above this in a log that says no unit are kPa, below the other they are bar. [practice] */
+/** Pressures whose middle value is above the first, psi, are kPa in a log that says no unit, below the second bar. [practice] */
 const HARDLY_PSI = 700
 const HARDLY_BAR = 45
 

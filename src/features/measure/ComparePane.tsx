@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { compareSets } from '../close/comparison'
 import { ComparisonTable } from '../close/ComparisonTable'
 import type { StageProps } from '../job/stageProps'
@@ -11,6 +11,13 @@ import { LadderPair } from './LadderPair'
 import { setName } from './SetBar'
 
 type Props = Pick<StageProps, 'job' | 'display' | 'setIndex'>
+
+type DifferencesProps = Pick<Props, 'job' | 'display'> & { first: number; second: number }
+
+/** The figures; both sets are ranked for it, so it is not made again while instruments stream. */
+const Differences = memo(function Differences({ job, display, first, second }: DifferencesProps) {
+  return <ComparisonTable comparison={compareSets(job, display, [first, second])} />
+})
 
 /** Any two sets: two ladders on one scale, and the differences in figures. */
 export function ComparePane({ job, display, setIndex }: Props) {
@@ -52,7 +59,7 @@ export function ComparePane({ job, display, setIndex }: Props) {
       </Box>
       <LadderPair job={job} display={display} ends={valid} />
       <Box role="region" aria-label="Differences" tabIndex={0} sx={{ overflowX: 'auto' }}>
-        <ComparisonTable comparison={compareSets(job, display, valid)} />
+        <Differences job={job} display={display} first={first} second={second} />
       </Box>
     </Box>
   )

@@ -6,7 +6,7 @@ import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
 import { differenceFromKelvin, fromSI } from '@/core/units/convert'
 import { type TemperatureUnit, type Unit, unitRow } from '@/core/units/units'
 import type { LiveTap } from '@/instruments/session'
-import type { LiveState, TapView } from '@/ui/circuit/tapView'
+import type { TapView } from '@/ui/circuit/tapView'
 
 type Situation = {
   readonly set: ReadingSet
@@ -46,19 +46,13 @@ function errorText(measured: Measured | undefined, unit: Unit): string | undefin
   return `±${Number(error.toPrecision(2))}`
 }
 
-const LIVE_STATE: Readonly<Record<LiveTap['state'], LiveState>> = {
-  moving: 'moving',
-  settled: 'settled',
-  lost: 'lost',
-}
-
 function liveView(live: LiveTap, now: number) {
   return {
     value: String(live.value),
     unit: live.unit,
     error: undefined,
     age: live.state === 'lost' ? ageOf(new Date(live.at).toISOString(), now) : 'live',
-    live: LIVE_STATE[live.state],
+    live: live.state,
     trend: live.trend,
     stale: false,
     doubtful: false,

@@ -49,7 +49,7 @@ const CHOICES: readonly Choice[] = [
   {
     setting: 'textSize',
     label: 'Text',
-    help: 'Ladder and drawings grow with it.',
+    help: 'The ladder grows with it; the circuit is zoomed on a phone.',
     values: [
       ['usual', 'Usual'],
       ['large', 'Large'],

@@ -89,7 +89,7 @@ function Probe({ probe, held, onHold, session, onCapture }: ProbeProps) {
             </Button>
           )}
           {state === 'lost' && (
-            <Button size="small" variant="outlined" onClick={() => void source.resume(info.id)}>
+            <Button size="small" variant="outlined" onClick={() => void session.resume(info.id)}>
               Reconnect
             </Button>
           )}
@@ -177,6 +177,7 @@ export function LivePanel({
       {session && !connected && <NotConnected session={session} state={state} />}
       {session && connected && (
         <>
+          {state.message && <Alert severity="error">{state.message}</Alert>}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
             <Button variant="outlined" onClick={() => void session.assignAll(taps)}>
               Put all on

@@ -2,7 +2,7 @@
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
 import type { ReadingKey } from '@/core/readings/vocabulary'
 import { demoUnit } from '@/data/demo'
-import { LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
+import { IDLE, LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
 import { SimulatedSource } from '@/instruments/simulatedSource'
 
 /** The simulated unit of a demo job lives ten times as fast as the clock, so that it settles while one looks on. */
@@ -24,7 +24,6 @@ function sessionOf(jobId: string): LiveSession | undefined {
   return session
 }
 
-const NONE: SessionState = { status: 'idle', message: undefined, probes: [], settleSeconds: 20 }
 const nothing = () => () => undefined
 
 export type Live = {
@@ -37,7 +36,7 @@ export type Live = {
 /** The instruments of a job and what they show now. */
 export function useLive(jobId: string): Live {
   const session = sessionOf(jobId)
-  const now = useSyncExternalStore(session?.watch ?? nothing, session?.get ?? (() => NONE), () => NONE)
+  const now = useSyncExternalStore(session?.watch ?? nothing, session?.get ?? (() => IDLE), () => IDLE)
   // drawn in slices: a stream never holds up a finger
   const state = useDeferredValue(now)
   const taps = useMemo(() => tapsOfSession(state), [state])

@@ -107,10 +107,12 @@ function Plots({ log, from, to }: { log: Log; from: number; to: number }) {
   return kinds.map((kind) => {
     const series = log.series.filter(({ key }) => readingRow(key).kind === kind)
     const values = series.flatMap(({ points }) => points.map(({ value }) => value))
-    const ends = [
+    const [least, most] = [
       values.reduce((a, b) => Math.min(a, b), Infinity),
       values.reduce((a, b) => Math.max(a, b), -Infinity),
     ]
+    // a flat line still needs edges that are seen
+    const ends = least === most ? [least - 1, most + 1] : [least, most]
     const edge = (minute: number, label: string) => ({
       label,
       look: 'dotted' as const,
