@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie'
-import type { Job } from '@/core/job/job'
+import type { Job } from '@/core/record/job/job'
 
 /** A stored job. The document itself carries its version; the columns beside it serve lists. */
 export type JobRow = {

@@ -1,6 +1,6 @@
-import { seededRandom } from '@/core/numeric/random'
-import { readJobValue, writeJobText } from '@/core/job/readJob'
-import { diagnoseJob } from '@/core/diagnose/diagnoseJob'
+import { seededRandom } from '@/core/base/numeric/random'
+import { readJobValue, writeJobText } from '@/core/record/job/readJob'
+import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { OrzoDatabase } from './database'
 import { addDemoJobs, buildDemoJobs, removeDemoJobs } from './demo'
 import {

@@ -1,6 +1,6 @@
-import { JOB_FORMAT, JOB_VERSION, type Job } from '@/core/job/job'
-import { type JobProblem, readJobText, readJobValue } from '@/core/job/readJob'
-import type { UnitPlate } from '@/core/job/unit'
+import { JOB_FORMAT, JOB_VERSION, type Job } from '@/core/record/job/job'
+import { type JobProblem, readJobText, readJobValue } from '@/core/record/job/readJob'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { JobRow, OrzoDatabase } from './database'
 import { newId } from './newId'
 

@@ -1,4 +1,4 @@
-import { type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '@/core/units/units'
+import { type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '@/core/base/units/units'
 import type { OrzoDatabase } from './database'
 
 /** What this browser remembers beside the jobs. */

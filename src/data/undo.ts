@@ -1,5 +1,5 @@
 import { applyPatch, createPatch, type Operation } from 'rfc6902'
-import type { Job } from '@/core/job/job'
+import type { Job } from '@/core/record/job/job'
 import type { OrzoDatabase } from './database'
 import { changeJob } from './jobs'
 

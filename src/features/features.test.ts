@@ -7,7 +7,7 @@ import { stageStates } from './job/stages'
 import { titleOf, unitLine } from './jobs/jobText'
 import { addSet, mergedObservations, withLatestObservation, withReading, withSet } from './measure/sets'
 import { duration, grams, oilVolume } from './plan/text'
-import type { UnitPlate } from '@/core/job/unit'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const jobs = buildDemoJobs(new Date(NOW))

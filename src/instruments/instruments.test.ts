@@ -1,4 +1,4 @@
-import { toKelvin } from '@/core/units/convert'
+import { toKelvin } from '@/core/base/units/convert'
 import { describeInstrumentSource } from './contract'
 import { LiveSession } from './session'
 import { SimulatedSource } from './simulatedSource'

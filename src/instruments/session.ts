@@ -1,7 +1,7 @@
-import { type TimedValue, trendOf } from '@/core/readings/trend'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import { type TimedValue, trendOf } from '@/core/record/readings/trend'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { fitsTap } from '@/core/simulate/liveBench'
-import type { Unit } from '@/core/units/units'
+import type { Unit } from '@/core/base/units/units'
 import type { InstrumentSource, ProbeInfo, Sample, SourceEvent } from './source'
 
 export type ProbeState = {

@@ -1,6 +1,6 @@
-import { seededRandom } from '@/core/numeric/random'
-import type { ReadingKey } from '@/core/readings/vocabulary'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { seededRandom } from '@/core/base/numeric/random'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import {
   beginLive,
   type LiveBench,

@@ -1,5 +1,5 @@
 import { proxy, type Remote, wrap } from 'comlink'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { LIVE_PROBES } from '@/core/simulate/liveBench'
 import { type LiveQuestion, SimulatedBench } from './simulatedBench'
 import type { InstrumentSource, ProbeInfo, SourceEvent } from './source'

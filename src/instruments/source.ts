@@ -1,6 +1,6 @@
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LiveProbe } from '@/core/simulate/liveBench'
-import type { Unit } from '@/core/units/units'
+import type { Unit } from '@/core/base/units/units'
 
 export type ProbeInfo = LiveProbe
 

@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/diagnose/sentence'
+import type { Verdict } from '@/core/diagnosis/evidence/sentence'
 import { INK } from './theme/tokens'
 
 /** Status by shape: a steady dot in band, an open triangle pointing where the value lies. */

@@ -1,10 +1,10 @@
 import { expose } from 'comlink'
-import { loadCaseBooks } from '@/core/diagnose/cases/caseBook'
-import { type Context, type Diagnosis, diagnose } from '@/core/diagnose/diagnose'
-import type { UnitPlate } from '@/core/job/unit'
-import type { ReadingSet } from '@/core/readings/schema'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
-import type { Display } from '@/core/units/show'
+import { loadCaseBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import { type Context, type Diagnosis, diagnose } from '@/core/answer/diagnose'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import type { Display } from '@/core/base/units/show'
 
 /** A thin door to the diagnosis, away from the screen's thread. Tables and books are fetched once. */
 const door = {

@@ -2,22 +2,22 @@
 // Ratios compare two ways on the same machine in the same run; absolute figures belong to that machine.
 import { performance } from 'node:perf_hooks'
 import { simulateSet } from '@/core/simulate/simulateSet'
-import { diagnose } from '@/core/diagnose/diagnose'
-import { circuitFaultsOf } from '@/core/diagnose/applies'
-import { tapsOf } from '@/core/job/taps'
-import type { UnitPlate } from '@/core/job/unit'
-import { seededRandom } from '@/core/numeric/random'
-import { planRepair } from '@/core/plan/plan'
-import { loadBooks } from '@/core/diagnose/cases/caseBook'
-import { UNIT_CLASSES } from '@/core/diagnose/cases/unitClass'
-import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
+import { diagnose } from '@/core/answer/diagnose'
+import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
+import { tapsOf } from '@/core/record/equipment/taps'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { seededRandom } from '@/core/base/numeric/random'
+import { planRepair } from '@/core/repair/plan/plan'
+import { loadBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import { UNIT_CLASSES } from '@/core/diagnosis/ranking/cases/unitClass'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import {
   pressureRange,
   saturationPressure,
   saturationTemperature,
   temperatureRange,
-} from '@/core/refrigerants/saturation'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+} from '@/core/physics/refrigerants/saturation'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
 const LOOK_UPS = 200_000
 const ROUNDS = 5

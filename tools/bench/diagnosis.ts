@@ -2,30 +2,30 @@
 // faults of the circuit and electrical ones, severities 0.3-1, instruments, random subsets of readings, observations with
 // lapses. Seeded; prints JSON. Other units, seeds and scatter than the case books were learned from.
 import { performance } from 'node:perf_hooks'
-import { faultsOf } from '@/core/diagnose/applies'
-import { loadBooks } from '@/core/diagnose/cases/caseBook'
-import { UNIT_CLASSES, type UnitClass } from '@/core/diagnose/cases/unitClass'
-import { CHECKS, checkRow, type CheckRow } from '@/core/diagnose/checks'
-import { diagnose, type Suspect } from '@/core/diagnose/diagnose'
-import { type FamilyId, familyOf } from '@/core/diagnose/families'
+import { faultsOf } from '@/core/diagnosis/faults/applies'
+import { loadBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import { UNIT_CLASSES, type UnitClass } from '@/core/diagnosis/ranking/cases/unitClass'
+import { CHECKS, checkRow, type CheckRow } from '@/core/diagnosis/checks/checks'
+import { diagnose, type Suspect } from '@/core/answer/diagnose'
+import { type FamilyId, familyOf } from '@/core/diagnosis/faults/families'
 import {
   type CircuitFaultId,
   type ElectricalFaultId,
   faultRow,
   isElectrical,
   type SuspectId,
-} from '@/core/diagnose/faults'
-import { EVIDENT_OBSERVATIONS } from '@/core/diagnose/words'
-import { attempt } from '@/core/errors/orzoError'
-import { isUsual } from '@/core/job/observable'
-import { electricalTapsOf, tapsOf } from '@/core/job/taps'
-import type { UnitPlate } from '@/core/job/unit'
-import { type RandomSource, seededRandom } from '@/core/numeric/random'
-import type { ObservationKey } from '@/core/readings/observations'
-import type { ReadingSet } from '@/core/readings/schema'
-import type { ReadingKey } from '@/core/readings/vocabulary'
-import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+} from '@/core/diagnosis/faults/faults'
+import { EVIDENT_OBSERVATIONS } from '@/core/diagnosis/evidence/commonWords'
+import { attempt } from '@/core/base/errors/orzoError'
+import { isUsual } from '@/core/record/equipment/observable'
+import { electricalTapsOf, tapsOf } from '@/core/record/equipment/taps'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { type RandomSource, seededRandom } from '@/core/base/numeric/random'
+import type { ObservationKey } from '@/core/record/readings/observations'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import type { RunningMode } from '@/core/simulate/conditions'
 import { ELECTRICAL_SHOWS, type ElectricalShow } from '@/core/simulate/electricalFaults'
 import { electricalTruth } from '@/core/simulate/electricalTruth'

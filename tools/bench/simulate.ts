@@ -1,15 +1,15 @@
 // npm run -s bench:simulate: steady states a second on one core, over kinds, conditions and faults, and what failed.
 import { performance } from 'node:perf_hooks'
-import { attempt } from '@/core/errors/orzoError'
-import type { UnitPlate } from '@/core/job/unit'
-import { seededRandom } from '@/core/numeric/random'
-import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { attempt } from '@/core/base/errors/orzoError'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { seededRandom } from '@/core/base/numeric/random'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { SIMULATED_FAULTS } from '@/core/simulate/circuitFaults'
 import { anotherSpecimen } from '@/core/simulate/scatter'
 import { simulateSteady, simulatorOf } from '@/core/simulate/steady'
 import { trueReadings } from '@/core/simulate/trueReadings'
-import { toKelvin } from '@/core/units/convert'
+import { toKelvin } from '@/core/base/units/convert'
 
 const STATES = 400
 const UNITS: readonly UnitPlate[] = [

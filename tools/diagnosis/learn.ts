@@ -1,20 +1,20 @@
 // npm run learn [-- CASES]: writes the case books of the diagnosis from the simulated circuit. Seeded; minutes.
 import { writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { circuitFaultsOf } from '@/core/diagnose/applies'
-import { assess } from '@/core/diagnose/assess'
-import type { StoredBook, StoredCases } from '@/core/diagnose/cases/caseBook'
-import { toByte } from '@/core/diagnose/cases/caseBook'
-import { UNIT_CLASSES, type UnitClass } from '@/core/diagnose/cases/unitClass'
-import { FEATURE_KEYS, featureRow } from '@/core/diagnose/features'
-import { faultRow } from '@/core/diagnose/faults'
-import { pairId, PAIRS } from '@/core/diagnose/pairs'
-import { seededRandom, type RandomSource } from '@/core/numeric/random'
-import { observationRow } from '@/core/readings/observations'
-import { READING_KEYS } from '@/core/readings/vocabulary'
-import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
-import { attempt } from '@/core/errors/orzoError'
+import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
+import { assess } from '@/core/diagnosis/evidence/assess'
+import type { StoredBook, StoredCases } from '@/core/diagnosis/ranking/cases/caseBook'
+import { toByte } from '@/core/diagnosis/ranking/cases/caseBook'
+import { UNIT_CLASSES, type UnitClass } from '@/core/diagnosis/ranking/cases/unitClass'
+import { FEATURE_KEYS, featureRow } from '@/core/diagnosis/evidence/features'
+import { faultRow } from '@/core/diagnosis/faults/faults'
+import { pairId, PAIRS } from '@/core/diagnosis/faults/pairs'
+import { seededRandom, type RandomSource } from '@/core/base/numeric/random'
+import { observationRow } from '@/core/record/readings/observations'
+import { READING_KEYS } from '@/core/record/readings/vocabulary'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { attempt } from '@/core/base/errors/orzoError'
 import { seenInState } from '@/core/simulate/observe'
 import { anotherSpecimen, DESIGNS } from '@/core/simulate/scatter'
 import { exactReadings } from '@/core/simulate/simulateSet'
@@ -27,7 +27,7 @@ const ONLY = process.argv[3]
 const LEAST_SEVERITY = 0.06
 const LEAST_PAIR_SEVERITY = 0.3
 const SEVERITY_STEPS = 250
-const FOLDER = path.resolve('src/core/diagnose/cases/books')
+const FOLDER = path.resolve('src/core/diagnosis/ranking/cases/books')
 
 type Question = {
   readonly faults: (random: RandomSource, share: number) => FaultNow[]

@@ -1,9 +1,9 @@
 // The headless door: npm run -s orzo -- diagnose FILE | plan FILE | validate FILE | properties REFRIGERANT ...
 // JSON on standard output; errors on standard error with exit code 1 (bad input) or 2 (usage).
-import { loadBooks } from '@/core/diagnose/cases/caseBook'
-import { UNIT_CLASSES } from '@/core/diagnose/cases/unitClass'
-import { REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { loadBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import { UNIT_CLASSES } from '@/core/diagnosis/ranking/cases/unitClass'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { BadInput, runDoor, UsageError } from './run'
 
 try {

@@ -2,9 +2,9 @@
 // library on this machine. Writes the table that docs/properties.md quotes to docs/properties-comparison.md.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
-import { parseRefrigerant, REFRIGERANT_NAMES } from '@/core/refrigerants/catalogue'
-import { saturationPressure, saturationTemperature } from '@/core/refrigerants/saturation'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { parseRefrigerant, REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { saturationPressure, saturationTemperature } from '@/core/physics/refrigerants/saturation'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
 type LibraryRun = {
   readonly name: string

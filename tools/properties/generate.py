@@ -5,8 +5,8 @@ Usage (only to regenerate; the application never needs Python):
     .venv/bin/python tools/properties/generate.py
 
 Output
-    src/core/refrigerants/tables/<name>.json      nodes along the bubble and the dew line
-    src/core/refrigerants/fixtures/reference.json  points between the nodes, vapour, liquid and cycles, for the unit tests
+    src/core/physics/refrigerants/tables/<name>.json      nodes along the bubble and the dew line
+    src/core/physics/refrigerants/fixtures/reference.json  points between the nodes, vapour, liquid and cycles, for the unit tests
 
 Units: K, Pa, kg/m3, J/kg, J/(kg K). Enthalpy and entropy are shifted so that
 saturated liquid at 273.15 K has 200 kJ/kg and 1 kJ/(kg K) (the IIR reference state).
@@ -24,8 +24,8 @@ from CoolProp import AbstractState
 from CoolProp import CoolProp as CP
 
 ROOT = Path(__file__).resolve().parents[2]
-TABLES = ROOT / "src/core/refrigerants/tables"
-FIXTURE = ROOT / "src/core/refrigerants/fixtures/reference.json"
+TABLES = ROOT / "src/core/physics/refrigerants/tables"
+FIXTURE = ROOT / "src/core/physics/refrigerants/fixtures/reference.json"
 
 COLDEST_K = 198.15  # -75 C
 BELOW_CRITICAL_K = 5.0

@@ -1,9 +1,9 @@
 // Weather, rooms, boxes and water that a unit may meet, at random.
-import type { UnitPlate } from '@/core/job/unit'
-import type { RandomSource } from '@/core/numeric/random'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { RandomSource } from '@/core/base/numeric/random'
 import type { Conditions, RunningMode } from '@/core/simulate/conditions'
-import { wetBulb } from '@/core/air/psychrometrics'
-import { toKelvin } from '@/core/units/convert'
+import { wetBulb } from '@/core/physics/air/psychrometrics'
+import { toKelvin } from '@/core/base/units/convert'
 
 const f = (value: number) => toKelvin({ value, unit: 'F' })
 const ATMOSPHERE = 101_325

@@ -1,6 +1,6 @@
 // Units that stand for their class: what the case books are learned from, and what the benchmark draws from.
-import type { UnitClass } from '@/core/diagnose/cases/unitClass'
-import type { UnitPlate } from '@/core/job/unit'
+import type { UnitClass } from '@/core/diagnosis/ranking/cases/unitClass'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import { compressorAmps, electricalTruth, ratedLoadAmps } from '@/core/simulate/electricalTruth'
 import { type RunningMode } from '@/core/simulate/conditions'
 import { type Simulator, simulateSteady, simulatorOf } from '@/core/simulate/steady'

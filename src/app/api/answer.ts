@@ -1,9 +1,9 @@
-import { attempt } from '@/core/errors/orzoError'
-import { loadCaseBooks } from '@/core/diagnose/cases/caseBook'
-import type { Job } from '@/core/job/job'
-import { LARGEST_JOB_TEXT, readJobText } from '@/core/job/readJob'
-import { propertiesNeeded } from '@/core/plan/propertiesNeeded'
-import { loadRefrigerants } from '@/core/refrigerants/tables'
+import { attempt } from '@/core/base/errors/orzoError'
+import { loadCaseBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import type { Job } from '@/core/record/job/job'
+import { LARGEST_JOB_TEXT, readJobText } from '@/core/record/job/readJob'
+import { propertiesNeeded } from '@/core/repair/plan/propertiesNeeded'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
 const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
   Response.json({ problems }, { status })

@@ -32,7 +32,7 @@ test.each(['diagnose', 'plan'] as const)('POST /api/%s loads the tables it needs
   const job = JSON.parse(readFileSync(where, 'utf8')) as { unit: { refrigerant: string } }
   job.unit.refrigerant = 'R-454B'
   await jest.isolateModulesAsync(async () => {
-    const { isLoaded } = await import('@/core/refrigerants/tables')
+    const { isLoaded } = await import('@/core/physics/refrigerants/tables')
     expect(isLoaded('R-454B')).toBe(false)
     const route = name === 'plan' ? await import('./plan/route') : await import('./diagnose/route')
     const response = await route.POST(post(JSON.stringify(job)))

@@ -1,7 +1,7 @@
-import type { Diagnosis } from '../diagnose/diagnose'
-import { type DerivedKey, derivedRow } from '../readings/derivedTable'
-import type { Measured } from '../readings/snapshot'
-import { differenceFromKelvin, fromKelvin, fromPascals } from '../units/convert'
+import type { Diagnosis } from '../answer/diagnose'
+import { type DerivedKey, derivedRow } from '../record/readings/derivedTable'
+import type { Measured } from '../record/readings/snapshot'
+import { differenceFromKelvin, fromKelvin, fromPascals } from '../base/units/convert'
 
 const round = (value: number, digits = 4) => Number(value.toFixed(digits))
 

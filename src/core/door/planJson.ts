@@ -1,5 +1,5 @@
-import type { DryerChoice } from '../cleanup/dryers'
-import type { Plan } from '../plan/plan'
+import type { DryerChoice } from '../repair/cleanup/dryers'
+import type { Plan } from '../repair/plan/plan'
 
 const grams = (kg: number) => Number((kg * 1000).toFixed(3))
 const millilitres = (cubicMetres: number) => Number((cubicMetres * 1e6).toFixed(0))

@@ -1,14 +1,14 @@
-import type { RefrigerantName } from '../refrigerants/catalogue'
-import { refrigerantRow } from '../refrigerants/catalogue'
+import type { RefrigerantName } from '../physics/refrigerants/catalogue'
+import { refrigerantRow } from '../physics/refrigerants/catalogue'
 import {
   saturatedState,
   type SaturationLine,
   saturationPressure,
   saturationTemperature,
-} from '../refrigerants/saturation'
-import { localAtmosphere } from '../units/atmosphere'
-import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '../units/convert'
-import type { PressureUnit, Quantity, TemperatureUnit } from '../units/units'
+} from '../physics/refrigerants/saturation'
+import { localAtmosphere } from '../base/units/atmosphere'
+import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '../base/units/convert'
+import type { PressureUnit, Quantity, TemperatureUnit } from '../base/units/units'
 
 export type PropertiesQuestion = {
   readonly refrigerant: RefrigerantName

@@ -1,16 +1,16 @@
-import { seededRandom } from '../numeric/random'
-import { derive } from '../readings/derive'
-import { DERIVED_KEYS, derivedRow } from '../readings/derivedTable'
-import type { Readings } from '../readings/schema'
-import { takeSnapshot } from '../readings/snapshot'
-import { READING_KEYS, type ReadingKey } from '../readings/vocabulary'
+import { seededRandom } from '../base/numeric/random'
+import { derive } from '../record/readings/derive'
+import { DERIVED_KEYS, derivedRow } from '../record/readings/derivedTable'
+import type { Readings } from '../record/readings/schema'
+import { takeSnapshot } from '../record/readings/snapshot'
+import { READING_KEYS, type ReadingKey } from '../record/readings/vocabulary'
 import { display } from '../simulate/instruments'
 import { limitsOf } from '../simulate/limits'
 import { readSteady } from '../simulate/simulateSet'
 import { questionOf, type SimulationFile } from '../simulate/simulationFile'
 import { simulateSteady, simulatorOf, type Steady } from '../simulate/steady'
 import { trueReadings } from '../simulate/trueReadings'
-import { differenceFromKelvin, fromKelvin } from '../units/convert'
+import { differenceFromKelvin, fromKelvin } from '../base/units/convert'
 
 const round = (value: number, digits: number) => Number(value.toFixed(digits))
 

@@ -1,5 +1,5 @@
-import { airEnthalpy, airTemperature, airVolume, type MoistAir } from '../air/moistAir'
-import { overCoil } from '../air/wetCoil'
+import { airEnthalpy, airTemperature, airVolume, type MoistAir } from '../physics/air/moistAir'
+import { overCoil } from '../physics/air/wetCoil'
 import type { CircuitState } from './circuitState'
 import { bypassOf } from './evaporator'
 import { asMoistAir, type Stream } from './stream'

@@ -1,6 +1,6 @@
-import type { CircuitFaultId } from '../diagnose/faults'
-import type { RefrigerantName } from '../refrigerants/catalogue'
-import { differenceToKelvin } from '../units/convert'
+import type { CircuitFaultId } from '../diagnosis/faults/faults'
+import type { RefrigerantName } from '../physics/refrigerants/catalogue'
+import { differenceToKelvin } from '../base/units/convert'
 import type { Circuit, Coil, Entering, Surroundings } from './hardware'
 
 /** What a fault changes: the circuit, what surrounds it, or which refrigerant is inside. */

@@ -1,4 +1,4 @@
-import type { COMPRESSOR_TYPES } from '../job/unit'
+import type { COMPRESSOR_TYPES } from '../record/equipment/unit'
 import type { Compressor } from './hardware'
 
 export type CompressorShape = (typeof COMPRESSOR_TYPES)[number]

@@ -1,8 +1,8 @@
-import { moistAir } from '../air/moistAir'
-import type { Mode } from '../readings/schema'
-import type { UnitPlate } from '../job/unit'
-import { isWaterCooled } from '../targets/profiles'
-import { toKelvin } from '../units/convert'
+import { isWaterCooled } from '../record/equipment/kinds'
+import { moistAir } from '../physics/air/moistAir'
+import type { Mode } from '../record/readings/schema'
+import type { UnitPlate } from '../record/equipment/unit'
+import { toKelvin } from '../base/units/convert'
 import type { Entering, Surroundings } from './hardware'
 
 /** Air and water round the unit, K; humidity as a share. What is left out is filled in by usual values. */

@@ -1,10 +1,10 @@
-import { OPEN_OHMS } from '../electrical/finding'
-import type { ElectricalFaultId } from '../diagnose/faults'
-import { isThreePhase } from '../job/kinds'
-import type { UnitPlate } from '../job/unit'
-import type { RandomSource } from '../numeric/random'
-import type { ObservationKey } from '../readings/observations'
-import type { ReadingKey } from '../readings/vocabulary'
+import { isThreePhase } from '../record/equipment/kinds'
+import { OPEN_OHMS } from '../record/readings/openOhms'
+import type { ElectricalFaultId } from '../diagnosis/faults/faults'
+import type { UnitPlate } from '../record/equipment/unit'
+import type { RandomSource } from '../base/numeric/random'
+import type { ObservationKey } from '../record/readings/observations'
+import type { ReadingKey } from '../record/readings/vocabulary'
 
 type Values = { readonly [K in ReadingKey]?: number }
 type Words = { readonly [K in ObservationKey]?: string }

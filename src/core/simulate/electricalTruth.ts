@@ -1,4 +1,4 @@
-import type { ReadingKey } from '../readings/vocabulary'
+import type { ReadingKey } from '../record/readings/vocabulary'
 import { TON_WATTS } from './ratingPoint'
 import type { Steady } from './steady'
 

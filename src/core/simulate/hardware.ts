@@ -1,4 +1,4 @@
-import type { RefrigerantName } from '../refrigerants/catalogue'
+import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 
 /** A compressor by its swept volume and three losses. SI. */
 export type Compressor = {

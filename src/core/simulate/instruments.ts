@@ -1,9 +1,9 @@
-import { gaussian, type RandomSource } from '../numeric/random'
-import { instrumentError } from '../readings/instrumentError'
-import type { Reading } from '../readings/schema'
-import { type InstrumentKind, type ReadingKey, readingRow } from '../readings/vocabulary'
-import { differenceToKelvin, fromKelvin, fromPascals, fromSI, toPascals } from '../units/convert'
-import type { QuantityKind, Unit } from '../units/units'
+import { gaussian, type RandomSource } from '../base/numeric/random'
+import { instrumentError } from '../record/readings/instrumentError'
+import type { Reading } from '../record/readings/schema'
+import { type InstrumentKind, type ReadingKey, readingRow } from '../record/readings/vocabulary'
+import { differenceToKelvin, fromKelvin, fromPascals, fromSI, toPascals } from '../base/units/convert'
+import type { QuantityKind, Unit } from '../base/units/units'
 
 type InstrumentRow = {
   /** standard deviation of repeated readings of one instrument, SI; a share of the value where `relative` */

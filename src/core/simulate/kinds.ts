@@ -1,4 +1,4 @@
-import type { UnitKind } from '../job/unit'
+import type { UnitKind } from '../record/equipment/unit'
 import type { CompressorShape } from './compressorShapes'
 
 /** Air or water that enters the two coils at the rating point, and what the coils then show. Temperatures in F. */

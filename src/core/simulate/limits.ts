@@ -1,4 +1,4 @@
-import { fromKelvin } from '../units/convert'
+import { fromKelvin } from '../base/units/convert'
 import type { Steady } from './steady'
 
 /** A control or protector that would have opened before this steady state was reached. */

@@ -1,5 +1,5 @@
-import { seededRandom } from '../numeric/random'
-import { toKelvin } from '../units/convert'
+import { seededRandom } from '../base/numeric/random'
+import { toKelvin } from '../base/units/convert'
 import { beginLive, fitsTap, LIVE_PROBES, type LiveBench, placeProbe, readLive, stepLive } from './liveBench'
 import { simulateSteady } from './steady'
 

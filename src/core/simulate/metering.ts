@@ -1,11 +1,11 @@
-import type { RefrigerantName } from '../refrigerants/catalogue'
-import { liquidTemperature } from '../refrigerants/liquid'
+import type { RefrigerantName } from '../physics/refrigerants/catalogue'
+import { liquidTemperature } from '../physics/refrigerants/liquid'
 import {
   saturatedDensity,
   saturatedEnthalpy,
   saturationPressure,
   saturationTemperature,
-} from '../refrigerants/saturation'
+} from '../physics/refrigerants/saturation'
 import type { MeteringDevice } from './hardware'
 import { cornersAtPressure, qualityOf } from './saturations'
 import { homogeneousDensity } from './twoPhase'

@@ -1,7 +1,7 @@
-import type { RandomSource } from '../numeric/random'
-import { OBSERVATIONS, type ObservationKey } from '../readings/observations'
-import type { Observations } from '../readings/schema'
-import { canObserve } from '../job/observable'
+import type { RandomSource } from '../base/numeric/random'
+import { OBSERVATIONS, type ObservationKey } from '../record/readings/observations'
+import type { Observations } from '../record/readings/schema'
+import { canObserve } from '../record/equipment/observable'
 import type { SimulatedFault } from './circuitFaults'
 import type { Steady } from './steady'
 

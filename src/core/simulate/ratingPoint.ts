@@ -1,9 +1,9 @@
-import { moistAir } from '../air/moistAir'
-import type { Metering, UnitPlate } from '../job/unit'
-import { overAmbient } from '../targets/temperatureTargets'
-import { isWaterCooled, profileOf } from '../targets/profiles'
-import { SEA_LEVEL_PASCALS } from '../units/atmosphere'
-import { differenceToKelvin, toKelvin } from '../units/convert'
+import { isWaterCooled } from '../record/equipment/kinds'
+import { moistAir } from '../physics/air/moistAir'
+import type { Metering, UnitPlate } from '../record/equipment/unit'
+import { overAmbientOf } from '../record/equipment/overAmbient'
+import { SEA_LEVEL_PASCALS } from '../base/units/atmosphere'
+import { differenceToKelvin, toKelvin } from '../base/units/convert'
 import { isPool } from './conditions'
 import type { Surroundings } from './hardware'
 import { type KindRow, OVER_LEAVING_WATER, POOL_FLOW_GPM_PER_TON, WATER_FLOW_GPM_PER_TON } from './kinds'
@@ -75,5 +75,5 @@ function condensingOver(unit: UnitPlate, capacity: number, waterFlow: number | u
   if (waterFlow !== undefined) {
     return (REJECTED_SHARE * capacity) / (waterFlow * WATER_HEAT) + difference(OVER_LEAVING_WATER)
   }
-  return overAmbient(unit, profileOf(unit, 'cooling') ?? 'comfort-cooling').value
+  return difference(overAmbientOf(unit).degrees)
 }

@@ -1,10 +1,10 @@
-import type { RefrigerantName } from '../refrigerants/catalogue'
+import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 import {
   saturatedDensity,
   saturatedEnthalpy,
   saturationPressure,
   saturationTemperature,
-} from '../refrigerants/saturation'
+} from '../physics/refrigerants/saturation'
 
 /** Both lines at one pressure: the corners between which refrigerant boils or condenses. SI. */
 export type Corners = {

@@ -1,4 +1,4 @@
-import { gaussian, type RandomSource } from '../numeric/random'
+import { gaussian, type RandomSource } from '../base/numeric/random'
 import type { Simulator } from './steady'
 import type { Circuit, Coil } from './hardware'
 

@@ -1,5 +1,5 @@
-import type { UnitPlate } from '../job/unit'
-import { toKelvin } from '../units/convert'
+import type { UnitPlate } from '../record/equipment/unit'
+import { toKelvin } from '../base/units/convert'
 import { advanceRun, beginRun, changeFaults, timeConstant, usualSpace } from './settling'
 import { simulatorOf } from './steady'
 import { trueReadings } from './trueReadings'

@@ -1,5 +1,5 @@
-import { attempt, OrzoError } from '../errors/orzoError'
-import { temperatureRange } from '../refrigerants/saturation'
+import { attempt, OrzoError } from '../base/errors/orzoError'
+import { temperatureRange } from '../physics/refrigerants/saturation'
 import { type CircuitState, circuitAt, insideTable, streamsOf, type Unknowns } from './circuitState'
 import type { Circuit, Surroundings } from './hardware'
 import { cornersAtDew } from './saturations'

@@ -1,6 +1,6 @@
-import { bracketedRoot } from '../numeric/root'
-import { saturatedDensity, saturationPressure, temperatureRange } from '../refrigerants/saturation'
-import { superheatedVapour } from '../refrigerants/vapour'
+import { bracketedRoot } from '../base/numeric/root'
+import { saturatedDensity, saturationPressure, temperatureRange } from '../physics/refrigerants/saturation'
+import { superheatedVapour } from '../physics/refrigerants/vapour'
 import { gasPressure } from './circuitState'
 import type { Circuit } from './hardware'
 

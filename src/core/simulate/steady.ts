@@ -1,7 +1,7 @@
-import { OrzoError } from '../errors/orzoError'
-import type { UnitPlate } from '../job/unit'
-import { siteAtmosphere } from '../job/circumstances'
-import { hasReversingValve } from '../job/reversing'
+import { hasReversingValve } from '../record/equipment/kinds'
+import { OrzoError } from '../base/errors/orzoError'
+import type { UnitPlate } from '../record/equipment/unit'
+import { siteAtmosphere } from '../record/equipment/circumstances'
 import { circuitAt, type CircuitState, streamsOf } from './circuitState'
 import { CHANGES, type Faulty, refrigerantInside, type Scale, type SimulatedFault } from './circuitFaults'
 import {

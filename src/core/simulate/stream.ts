@@ -1,4 +1,4 @@
-import { airHeatCapacity, airVolume, type MoistAir } from '../air/moistAir'
+import { airHeatCapacity, airVolume, type MoistAir } from '../physics/air/moistAir'
 import type { Coil, Entering } from './hardware'
 
 /** [physics] heat capacity of water, J/(kg K). */

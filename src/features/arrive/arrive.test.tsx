@@ -1,5 +1,5 @@
-import { asksFor } from '@/core/job/plateFields'
-import type { UnitPlate } from '@/core/job/unit'
+import { asksFor } from '@/core/record/equipment/plateFields'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import { blankJob, type StoredJob } from '@/data/jobs'
 import { jobsOfUnit, platesToCopy } from './history'
 import { numberSaver } from './numberSaver'

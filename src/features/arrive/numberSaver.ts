@@ -1,4 +1,4 @@
-import { type UnitPlate, unitSchema } from '@/core/job/unit'
+import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'
 
 export type PlateChange = (recipe: (unit: UnitPlate) => UnitPlate) => void
 

@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
-import type { UnitPlate } from '@/core/job/unit'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import type { PlateChange } from './numberSaver'
 

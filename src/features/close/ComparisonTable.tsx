@@ -3,7 +3,7 @@ import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
-import type { Verdict } from '@/core/diagnose/sentence'
+import type { Verdict } from '@/core/diagnosis/evidence/sentence'
 import type { Comparison } from './comparison'
 
 const MARK: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△', below: '▽' }

@@ -1,9 +1,15 @@
-import { contextOf, diagnose, type Diagnosis } from '@/core/diagnose/diagnose'
-import { verdict, type Verdict } from '@/core/diagnose/sentence'
-import { FEATURE_KEYS, featureRow, type FeatureKey } from '@/core/diagnose/features'
-import type { Job } from '@/core/job/job'
+import { contextOf, diagnose, type Diagnosis } from '@/core/answer/diagnose'
+import { verdict, type Verdict } from '@/core/diagnosis/evidence/sentence'
+import { FEATURE_KEYS, featureRow, type FeatureKey } from '@/core/diagnosis/evidence/features'
+import type { Job } from '@/core/record/job/job'
 import { percent } from '@/ui/percent'
-import { type Display, showDifference, showPressureDrop, showShare, showTemperature } from '@/core/units/show'
+import {
+  type Display,
+  showDifference,
+  showPressureDrop,
+  showShare,
+  showTemperature,
+} from '@/core/base/units/show'
 
 export type Cell = { readonly text: string; readonly verdict: Verdict }
 export type ComparisonRow = {

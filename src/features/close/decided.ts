@@ -1,7 +1,7 @@
-import { causeRow, isCause } from '@/core/diagnose/causes'
-import { standingOf } from '@/core/diagnose/decision'
-import { suspectLabel } from '@/core/diagnose/faults'
-import type { Job } from '@/core/job/job'
+import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
+import { standingOf } from '@/core/diagnosis/proof/decision'
+import { suspectLabel } from '@/core/diagnosis/faults/faults'
+import type { Job } from '@/core/record/job/job'
 
 /** What was decided, and on what: a part is called condemned only behind its open gate or a written reason. */
 export function decidedText(job: Job): string | undefined {

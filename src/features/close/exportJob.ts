@@ -1,4 +1,4 @@
-import { writeJobText } from '@/core/job/readJob'
+import { writeJobText } from '@/core/record/job/readJob'
 import type { StoredJob } from '@/data/jobs'
 import { saveBlob } from '@/ui/saveBlob'
 import { titleOf } from '../jobs/jobText'

@@ -1,4 +1,4 @@
-import { problemSentence, LARGEST_JOB_TEXT } from '@/core/job/readJob'
+import { problemSentence, LARGEST_JOB_TEXT } from '@/core/record/job/readJob'
 import { database } from '@/data/database'
 import { importJobText } from '@/data/jobs'
 

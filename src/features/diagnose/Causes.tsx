@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
-import { type Cause, causesOf } from '@/core/diagnose/causes'
+import { type Cause, causesOf } from '@/core/diagnosis/proof/causes'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../job/stageProps'
 

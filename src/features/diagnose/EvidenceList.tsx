@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Evidence } from '@/core/diagnose/diagnose'
+import type { Evidence } from '@/core/answer/diagnose'
 import { INK } from '@/ui/theme/tokens'
 
 /** Evidence this strong fills the bar; natural log of the likelihood ratio. */

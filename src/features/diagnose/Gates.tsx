@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Gate, GateLine } from '@/core/diagnose/gates'
-import { type ObservationKey, observationRow } from '@/core/readings/observations'
-import type { Observations } from '@/core/readings/schema'
+import type { Gate, GateLine } from '@/core/diagnosis/proof/gates'
+import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
+import type { Observations } from '@/core/record/readings/schema'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 
 const name = (part: string) => part.replace(/-/g, ' ')

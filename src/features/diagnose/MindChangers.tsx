@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
-import { suspectLabel } from '@/core/diagnose/faults'
-import type { MindChanger } from '@/core/diagnose/nextCheck'
-import type { Mode } from '@/core/readings/schema'
+import { suspectLabel } from '@/core/diagnosis/faults/faults'
+import type { MindChanger } from '@/core/diagnosis/checks/nextCheck'
+import type { Mode } from '@/core/record/readings/schema'
 import { percent } from '@/ui/percent'
 
 /** Results that would put another suspect first. */

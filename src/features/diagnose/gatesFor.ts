@@ -1,8 +1,9 @@
-import { assess } from '@/core/diagnose/assess'
-import { mergedSet } from '@/core/diagnose/decision'
-import type { Suspect } from '@/core/diagnose/diagnose'
-import { type Gate, gateIdOf, judgeGate } from '@/core/diagnose/gates'
-import type { Job } from '@/core/job/job'
+import { assess } from '@/core/diagnosis/evidence/assess'
+import { mergedSet } from '@/core/diagnosis/proof/decision'
+import type { Suspect } from '@/core/answer/diagnose'
+import { type Gate, judgeGate } from '@/core/diagnosis/proof/gates'
+import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
+import type { Job } from '@/core/record/job/job'
 
 /** The gates before the parts of a suspect, of both faults of a pair, by what all sets up to this one put on record. */
 export function gatesFor({ unit, readingSets }: Job, setIndex: number, { fault, also }: Suspect): Gate[] {

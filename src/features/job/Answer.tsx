@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { suspectKey } from '@/core/diagnose/diagnose'
+import { suspectKey } from '@/core/answer/diagnose'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { Flags } from './Flags'

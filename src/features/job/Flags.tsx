@@ -1,6 +1,6 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import type { Flag } from '@/core/readings/flags'
+import type { Flag } from '@/core/record/readings/flags'
 
 /** What looks wrong with the readings, and what to do about it. */
 export function Flags({ flags }: { flags: readonly Flag[] }) {

@@ -8,7 +8,7 @@ import ThermostatOutlined from '@mui/icons-material/ThermostatOutlined'
 import TroubleshootOutlined from '@mui/icons-material/TroubleshootOutlined'
 import Link from 'next/link'
 import type { ElementType } from 'react'
-import type { Stage } from '@/core/job/job'
+import type { Stage } from '@/core/record/job/job'
 import { INK } from '@/ui/theme/tokens'
 import { STAGE_LABELS, type StageState } from './stages'
 

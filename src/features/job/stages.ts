@@ -1,4 +1,4 @@
-import { STAGES, type Job, type Stage } from '@/core/job/job'
+import { STAGES, type Job, type Stage } from '@/core/record/job/job'
 
 export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
   arrive: 'Arrive',

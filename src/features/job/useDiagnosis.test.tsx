@@ -1,5 +1,5 @@
 import { renderHook, waitFor } from '@testing-library/react'
-import type { ReadingSet } from '@/core/readings/schema'
+import type { ReadingSet } from '@/core/record/readings/schema'
 import { buildDemoJobs } from '@/data/demo'
 import { useDiagnosis } from './useDiagnosis'
 

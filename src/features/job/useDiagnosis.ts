@@ -1,10 +1,10 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
-import { assess } from '@/core/diagnose/assess'
-import { contextOf, type Diagnosis, diagnose } from '@/core/diagnose/diagnose'
-import type { Job } from '@/core/job/job'
-import type { ReadingSet } from '@/core/readings/schema'
-import type { Display } from '@/core/units/show'
+import { assess } from '@/core/diagnosis/evidence/assess'
+import { contextOf, type Diagnosis, diagnose } from '@/core/answer/diagnose'
+import type { Job } from '@/core/record/job/job'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import type { Display } from '@/core/base/units/show'
 import { diagnosisDoor } from '@/workers/diagnosisDoor'
 
 /**

@@ -1,6 +1,6 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
-import type { QuantityKind, TemperatureUnit, Unit } from '@/core/units/units'
+import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
 import { database } from '@/data/database'
 import { type DisplayUnits, displayUnits, readSettings, writeSetting } from '@/data/settings'
 

@@ -1,6 +1,6 @@
 'use client'
 import { useState } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** What a technician is looking at in a job; goes along from stage to stage, not into the document. */
 type Looking = {

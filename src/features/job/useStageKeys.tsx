@@ -5,7 +5,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { STAGES, type Stage } from '@/core/job/job'
+import { STAGES, type Stage } from '@/core/record/job/job'
 import type { Steps } from './useJob'
 import { STAGE_KEYS, STAGE_LABELS } from './stages'
 

@@ -1,5 +1,5 @@
-import type { Job } from '@/core/job/job'
-import type { Metering, UnitKind } from '@/core/job/unit'
+import type { Job } from '@/core/record/job/job'
+import type { Metering, UnitKind } from '@/core/record/equipment/unit'
 
 export const KIND_LABELS: Readonly<Record<UnitKind, string>> = {
   'split-ac': 'Split air conditioner',

@@ -1,10 +1,10 @@
 'use client'
 import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
-import { canObserve } from '@/core/job/observable'
-import type { UnitPlate } from '@/core/job/unit'
-import type { Observations } from '@/core/readings/schema'
-import { type ObservationKey, observationRow } from '@/core/readings/observations'
+import { canObserve } from '@/core/record/equipment/observable'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Observations } from '@/core/record/readings/schema'
+import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 
 /** What is asked on arrival, seen, heard, felt and tried at the circuit; electrical words stand on the bench. */

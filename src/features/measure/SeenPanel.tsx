@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { observationRow } from '@/core/readings/observations'
+import { observationRow } from '@/core/record/readings/observations'
 import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
 import type { StageProps } from '../job/stageProps'
 import { Observed, seenKeysOf } from './Observed'

@@ -1,8 +1,8 @@
-import { canObserve } from '@/core/job/observable'
-import { hasReversingValve } from '@/core/job/reversing'
-import type { UnitPlate } from '@/core/job/unit'
-import { observationRow } from '@/core/readings/observations'
-import type { Observations } from '@/core/readings/schema'
+import { hasReversingValve } from '@/core/record/equipment/kinds'
+import { canObserve } from '@/core/record/equipment/observable'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { observationRow } from '@/core/record/readings/observations'
+import type { Observations } from '@/core/record/readings/schema'
 import { type PlacedKey, type PlaceId, SEEN_AT } from '@/ui/circuit/seenPlaces'
 import type { Seen } from '@/ui/circuit/PlaceButtons'
 

@@ -1,8 +1,8 @@
-import { carriedOver } from '@/core/job/carry'
-import type { Job } from '@/core/job/job'
-import { MOST_REPEATS, type Observations, type Reading, type ReadingSet } from '@/core/readings/schema'
-import { mainMode } from '@/core/targets/profiles'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import { mainMode } from '@/core/record/equipment/kinds'
+import { carriedOver } from '@/core/record/edits/carry'
+import type { Job } from '@/core/record/job/job'
+import { MOST_REPEATS, type Observations, type Reading, type ReadingSet } from '@/core/record/readings/schema'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** Changes one set of a job; the first reading of a job makes its first set. */
 export function withSet(job: Job, index: number, now: string, change: (set: ReadingSet) => ReadingSet): Job {

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { StageProps } from '../job/stageProps'
 
 /** Opens the tap that a check asked for, once. */

@@ -1,6 +1,6 @@
 'use client'
 import { useCallback, useMemo, useState } from 'react'
-import { READING_KEYS, type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { fitsTap, LIVE_PROBES } from '@/core/simulate/liveBench'
 import type { LiveTap } from '@/instruments/session'
 import type { StageProps } from '../job/stageProps'

@@ -1,6 +1,6 @@
 import { act, renderHook } from '@testing-library/react'
-import { MOST_REPEATS, type Reading, type Readings } from '@/core/readings/schema'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import { MOST_REPEATS, type Reading, type Readings } from '@/core/record/readings/schema'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { repeated } from './sets'
 import { tapViews } from './tapViews'
 import { ordered } from './useTapOrder'

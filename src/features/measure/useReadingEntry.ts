@@ -1,8 +1,8 @@
 'use client'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { Reading, Readings } from '@/core/readings/schema'
-import type { ReadingKey } from '@/core/readings/vocabulary'
-import type { Unit } from '@/core/units/units'
+import type { Reading, Readings } from '@/core/record/readings/schema'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import type { Unit } from '@/core/base/units/units'
 import { type EntryUnits, judgeEntry, startingUnit } from '@/ui/pad/entry'
 
 /** Stores a value; `original` is what the tap held when it was opened. */

@@ -1,9 +1,9 @@
 'use client'
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
-import { tapsOf } from '@/core/job/taps'
-import type { UnitPlate } from '@/core/job/unit'
-import { isReadingKey, type ReadingKey } from '@/core/readings/vocabulary'
+import { tapsOf } from '@/core/record/equipment/taps'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { isReadingKey, type ReadingKey } from '@/core/record/readings/vocabulary'
 import { database } from '@/data/database'
 import { readSettings, writeSetting } from '@/data/settings'
 

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { DryerChoice } from '@/core/cleanup/dryers'
-import type { DryerModel } from '@/core/cleanup/dryerCatalogue'
+import type { DryerChoice } from '@/core/repair/cleanup/dryers'
+import type { DryerModel } from '@/core/repair/cleanup/dryerCatalogue'
 import { ounces } from './text'
 
 const dryerName = ({ block, core, flow, line, highPressure }: DryerModel) =>

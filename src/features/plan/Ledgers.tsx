@@ -4,7 +4,7 @@ import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableRow from '@mui/material/TableRow'
 import Typography from '@mui/material/Typography'
-import type { Plan } from '@/core/plan/plan'
+import type { Plan } from '@/core/repair/plan/plan'
 import { grams } from './text'
 
 type Row = readonly [label: string, value: string, strong?: true]

@@ -1,5 +1,5 @@
-import type { Span } from '@/core/plan/schedule'
-import { fromSI } from '@/core/units/convert'
+import type { Span } from '@/core/repair/schedule/schedule'
+import { fromSI } from '@/core/base/units/convert'
 
 /** "2 h 10 min" from minutes. */
 export function duration(minutes: number): string {

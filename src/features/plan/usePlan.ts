@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
-import { faultToRepair } from '@/core/diagnose/diagnoseJob'
-import { type Plan, planRepair } from '@/core/plan/plan'
+import { faultToRepair } from '@/core/answer/diagnoseJob'
+import { type Plan, planRepair } from '@/core/repair/plan/plan'
 import type { StoredJob } from '@/data/jobs'
 
 /** The plan of a job as it stands. */

@@ -1,18 +1,22 @@
 'use client'
 import Box from '@mui/material/Box'
 import { useMemo } from 'react'
-import { attempt } from '@/core/errors/orzoError'
-import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/refrigerants/catalogue'
-import { WARMING_SOURCE } from '@/core/refrigerants/warming'
-import { type Comparison, type ComparisonRow, compareRefrigerants } from '@/core/tables/compareRefrigerants'
+import { attempt } from '@/core/base/errors/orzoError'
+import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import { WARMING_SOURCE } from '@/core/physics/refrigerants/warming'
+import {
+  type Comparison,
+  type ComparisonRow,
+  compareRefrigerants,
+} from '@/core/reference/compareRefrigerants'
 import {
   differenceFromKelvin,
   differenceToKelvin,
   fromKelvin,
   fromPascals,
   toKelvin,
-} from '@/core/units/convert'
-import type { TemperatureUnit } from '@/core/units/units'
+} from '@/core/base/units/convert'
+import type { TemperatureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
 import { asTemperature, type Typed } from './format'
 import { NumberTable } from './NumberTable'

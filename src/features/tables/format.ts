@@ -1,5 +1,5 @@
-import { fromKelvin, fromPascals } from '@/core/units/convert'
-import type { PressureUnit, Quantity, TemperatureUnit, Unit } from '@/core/units/units'
+import { fromKelvin, fromPascals } from '@/core/base/units/convert'
+import type { PressureUnit, Quantity, TemperatureUnit, Unit } from '@/core/base/units/units'
 
 /** A stored quantity of the tables; units are checked where they are typed. */
 export type Typed = { value: number; unit: Unit }

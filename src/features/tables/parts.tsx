@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
-import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/refrigerants/catalogue'
+import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 
 /** A choice from a list. */
 export function Choice<T extends string>({

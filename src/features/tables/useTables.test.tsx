@@ -1,10 +1,10 @@
 import { renderHook, waitFor } from '@testing-library/react'
-import * as tables from '@/core/refrigerants/tables'
+import * as tables from '@/core/physics/refrigerants/tables'
 import { useTables } from './useTables'
 
-jest.mock('@/core/refrigerants/tables', () => ({
+jest.mock('@/core/physics/refrigerants/tables', () => ({
   __esModule: true,
-  ...jest.requireActual('@/core/refrigerants/tables'),
+  ...jest.requireActual('@/core/physics/refrigerants/tables'),
 }))
 
 afterEach(() => jest.restoreAllMocks())

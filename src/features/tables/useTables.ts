@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
-import type { RefrigerantName } from '@/core/refrigerants/catalogue'
-import { isLoaded, loadRefrigerants } from '@/core/refrigerants/tables'
+import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import { isLoaded, loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
 /** Fetches the property tables of some refrigerants; undefined while they are under way, else a message or nothing. */
 export function useTables(names: readonly RefrigerantName[]): {

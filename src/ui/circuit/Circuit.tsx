@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import { memo, useMemo } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { temperatureInk } from '../ladder/temperatureColour'
 import { INK } from '../theme/tokens'
 import { type Chip, type CircuitLayout, layoutCircuit, type Pipe, ROOMY } from './layout'

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import { memo } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { INK } from '../theme/tokens'
 import type { Rect } from './geometry'
 import { chipName } from './chipNames'

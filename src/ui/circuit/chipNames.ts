@@ -1,4 +1,4 @@
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { TapView } from './tapView'
 
 /** Names that fit a chip of a phone; the whole name is read by a screen reader and stands on the pad. */

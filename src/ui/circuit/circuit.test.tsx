@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { METERINGS, type UnitPlate } from '@/core/job/unit'
+import { METERINGS, type UnitPlate } from '@/core/record/equipment/unit'
 import { Circuit } from './Circuit'
 import { asPoints, middleOf, overlaps } from './geometry'
 import { loopOf } from './loop'

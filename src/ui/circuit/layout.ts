@@ -1,4 +1,4 @@
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { spreadLabels } from '../ladder/layout'
 import type { Point, Rect } from './geometry'
 import type { LiquidPart, Loop, SuctionPart } from './loop'

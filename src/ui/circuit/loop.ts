@@ -1,9 +1,12 @@
-import { isBoxKind } from '@/core/job/kinds'
-import { isUsual } from '@/core/job/observable'
-import { hasReversingValve } from '@/core/job/reversing'
-import type { UnitPlate } from '@/core/job/unit'
-import type { Mode } from '@/core/readings/schema'
-import { condenserMedium, evaporatorMedium } from '@/core/targets/profiles'
+import {
+  condenserMedium,
+  evaporatorMedium,
+  hasReversingValve,
+  isBoxKind,
+} from '@/core/record/equipment/kinds'
+import { isUsual } from '@/core/record/equipment/observable'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Mode } from '@/core/record/readings/schema'
 
 /** What stands on the liquid line, in the order of flow. */
 export type LiquidPart =

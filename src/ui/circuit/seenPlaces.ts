@@ -1,4 +1,4 @@
-import type { ObservationValue } from '@/core/readings/observations'
+import type { ObservationValue } from '@/core/record/readings/observations'
 import type { AnchorId } from './tapHomes'
 
 /** Observations that are answered by tapping the place on the drawing. */

@@ -1,4 +1,4 @@
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { CoilMedium, Loop } from './loop'
 
 /** Points of the drawing at which a tap may hang. */

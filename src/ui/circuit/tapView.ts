@@ -1,4 +1,4 @@
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** What a live probe says of itself. */
 export type LiveState = 'moving' | 'settled' | 'lost'

@@ -1,4 +1,4 @@
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import type { TapView } from './tapView'
 
 /** A tap that was not read, changed where said; what tests draw. */

@@ -1,7 +1,7 @@
-import { diagnose } from '@/core/diagnose/diagnose'
-import type { UnitPlate } from '@/core/job/unit'
-import type { Readings } from '@/core/readings/schema'
-import { differenceFromKelvin, fromKelvin } from '@/core/units/convert'
+import { diagnose } from '@/core/answer/diagnose'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Readings } from '@/core/record/readings/schema'
+import { differenceFromKelvin, fromKelvin } from '@/core/base/units/convert'
 import { ladderModel } from './model'
 import { spanTexts } from './spanText'
 

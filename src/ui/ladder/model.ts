@@ -1,9 +1,9 @@
-import type { Assessment } from '@/core/diagnose/assess'
-import { verdict, type Verdict } from '@/core/diagnose/sentence'
-import { type DerivedKey, derivedRow } from '@/core/readings/derivedTable'
-import type { Measured } from '@/core/readings/snapshot'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
-import type { Target, TargetKey } from '@/core/targets/target'
+import type { Assessment } from '@/core/diagnosis/evidence/assess'
+import { verdict, type Verdict } from '@/core/diagnosis/evidence/sentence'
+import { type DerivedKey, derivedRow } from '@/core/record/readings/derivedTable'
+import type { Measured } from '@/core/record/readings/snapshot'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
+import type { Target, TargetKey } from '@/core/diagnosis/targets/target'
 
 /** One temperature on the ladder; a blend's saturation is a thick rung from bubble to dew. */
 export type Rung = {

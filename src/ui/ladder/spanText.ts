@@ -1,4 +1,4 @@
-import { type Display, showDifference } from '@/core/units/show'
+import { type Display, showDifference } from '@/core/base/units/show'
 import type { LadderSpan } from './model'
 
 export type SpanTexts = {

@@ -5,7 +5,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { type ChangeEvent, type KeyboardEvent, useState } from 'react'
-import type { Unit } from '@/core/units/units'
+import type { Unit } from '@/core/base/units/units'
 import { INK } from '../theme/tokens'
 import { pressKey, takesSign } from './entry'
 

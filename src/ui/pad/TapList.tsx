@@ -6,7 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { memo, useEffect, useRef } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { marksOf, type TapView } from '../circuit/tapView'
 import { INK } from '../theme/tokens'
 

@@ -1,8 +1,8 @@
-import { attempt } from '@/core/errors/orzoError'
-import { quantitySchema } from '@/core/readings/schema'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
-import { parseTyped } from '@/core/units/parseTyped'
-import { type QuantityKind, type Unit, unitRow, unitsOf } from '@/core/units/units'
+import { attempt } from '@/core/base/errors/orzoError'
+import { quantitySchema } from '@/core/base/units/quantitySchema'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
+import { parseTyped } from '@/core/base/units/parseTyped'
+import { type QuantityKind, type Unit, unitRow, unitsOf } from '@/core/base/units/units'
 
 /** Outcome of what stands on the display of the pad. */
 export type Entry =

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
-import type { Unit } from '@/core/units/units'
+import type { Unit } from '@/core/base/units/units'
 import { tapSentence } from '../circuit/tapView'
 import { unreadTap } from '../circuit/unreadTap'
 import { judgeEntry, offeredUnits, pressKey, startingUnit, takesSign } from './entry'

@@ -1,4 +1,4 @@
-import { diagnoseJob } from '@/core/diagnose/diagnoseJob'
+import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { diagnosisJson } from '@/core/door/diagnosisJson'
 import { answerJob } from '../answer'
 

@@ -1,6 +1,6 @@
-import { faultToRepair } from '@/core/diagnose/diagnoseJob'
+import { faultToRepair } from '@/core/answer/diagnoseJob'
 import { planJson } from '@/core/door/planJson'
-import { planRepair } from '@/core/plan/plan'
+import { planRepair } from '@/core/repair/plan/plan'
 import { answerJob } from '../answer'
 
 /** POST a job document; answers as `npm run -s orzo -- plan FILE` does. */

@@ -7,13 +7,18 @@ import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
-import { ELECTRICAL_CAUTIONS } from '@/core/electrical/cautions'
-import { OPEN_OHMS } from '@/core/electrical/finding'
-import { COMPRESSOR_PATH, CONTROL_PATH, nextPoint, type PathResult } from '@/core/electrical/supplyPath'
-import { canObserve } from '@/core/job/observable'
-import type { ObservationKey } from '@/core/readings/observations'
-import type { ReadingSet } from '@/core/readings/schema'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { ELECTRICAL_CAUTIONS } from '@/core/safety/electricalCautions'
+import { OPEN_OHMS } from '@/core/record/readings/openOhms'
+import {
+  COMPRESSOR_PATH,
+  CONTROL_PATH,
+  nextPoint,
+  type PathResult,
+} from '@/core/diagnosis/electrical/supplyPath'
+import { canObserve } from '@/core/record/equipment/observable'
+import type { ObservationKey } from '@/core/record/readings/observations'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
 import { IS_WIDE } from '@/ui/theme/theme'

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { TestResults } from '@/core/diagnose/assess'
-import { ELECTRICAL_TEST_KEYS, electricalTestRow } from '@/core/diagnose/electricalTests'
-import type { Finding } from '@/core/electrical/finding'
+import type { TestResults } from '@/core/diagnosis/evidence/assess'
+import { ELECTRICAL_TEST_KEYS, electricalTestRow } from '@/core/diagnosis/electrical/electricalTests'
+import type { Finding } from '@/core/diagnosis/electrical/finding'
 
 const MARK: Readonly<Record<Finding['verdict'], string>> = {
   good: '● good',

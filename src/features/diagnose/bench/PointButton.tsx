@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import type { SxProps } from '@mui/material/styles'
-import type { PathPoint } from '@/core/electrical/supplyPath'
+import type { PathPoint } from '@/core/diagnosis/electrical/supplyPath'
 import { INK } from '@/ui/theme/tokens'
 
 type Props = {

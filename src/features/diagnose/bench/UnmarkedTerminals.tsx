@@ -4,7 +4,12 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { nameTerminals, type Pair, PAIRS, type SinglePhaseResult } from '@/core/electrical/singlePhase'
+import {
+  nameTerminals,
+  type Pair,
+  PAIRS,
+  type SinglePhaseResult,
+} from '@/core/diagnosis/electrical/singlePhase'
 import { INK } from '@/ui/theme/tokens'
 
 type Texts = Readonly<Record<Pair, string>>

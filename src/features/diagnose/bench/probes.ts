@@ -1,8 +1,7 @@
-import type { ElectricalCaution } from '@/core/electrical/cautions'
-import { isThreePhase } from '@/core/job/kinds'
-import { hasReversingValve } from '@/core/job/reversing'
-import type { UnitPlate } from '@/core/job/unit'
-import { type ReadingKey, readingRow } from '@/core/readings/vocabulary'
+import { hasReversingValve, isThreePhase } from '@/core/record/equipment/kinds'
+import type { ElectricalCaution } from '@/core/safety/electricalCautions'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 
 /** Where on the drawing a probe can be put; units of the drawing. */
 export type Probe = {

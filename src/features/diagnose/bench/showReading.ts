@@ -1,7 +1,7 @@
-import { OPEN_OHMS_LEAST } from '@/core/electrical/finding'
-import type { Reading } from '@/core/readings/schema'
-import { toSI } from '@/core/units/convert'
-import { unitRow } from '@/core/units/units'
+import { OPEN_OHMS_LEAST } from '@/core/record/readings/openOhms'
+import type { Reading } from '@/core/record/readings/schema'
+import { toSI } from '@/core/base/units/convert'
+import { unitRow } from '@/core/base/units/units'
 
 /** A reading as short as a drawing needs it; what is more than any winding has is shown as open. */
 export function showReading({ value, unit }: Pick<Reading, 'value' | 'unit'>): string {

@@ -1,4 +1,4 @@
-import type { ReadingSet } from '@/core/readings/schema'
+import type { ReadingSet } from '@/core/record/readings/schema'
 
 type PointState = 'live' | 'dead'
 const AFTER: Readonly<Record<string, PointState | undefined>> = {

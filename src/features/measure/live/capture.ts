@@ -1,6 +1,6 @@
-import type { Job } from '@/core/job/job'
-import type { Reading } from '@/core/readings/schema'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { Job } from '@/core/record/job/job'
+import type { Reading } from '@/core/record/readings/schema'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LiveTap } from '@/instruments/session'
 import { repeated, withReading, withSet } from '../sets'
 

@@ -1,6 +1,6 @@
 'use client'
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { demoUnit } from '@/data/demo'
 import { IDLE, LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
 import { SimulatedSource } from '@/instruments/simulatedSource'

@@ -1,6 +1,6 @@
 'use client'
 import { useEffect, useRef } from 'react'
-import type { ReadingKey } from '@/core/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LiveTap } from '@/instruments/session'
 
 /** Takes each live value once when it has settled, hands free; again only after it moved in between. */

@@ -1,4 +1,4 @@
-import { checkColumns, type ColumnUse } from '@/core/logs/readLog'
+import { checkColumns, type ColumnUse } from '@/core/record/logs/readLog'
 import { database } from '@/data/database'
 import { readSettings, writeSetting } from '@/data/settings'
 

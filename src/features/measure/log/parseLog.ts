@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { LogTable } from '@/core/logs/readLog'
+import type { LogTable } from '@/core/record/logs/readLog'
 
 /** Larger files are refused before they are read, bytes. */
 export const MOST_BYTES = 20_000_000

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { STAGES, type Stage } from '@/core/job/job'
+import { STAGES, type Stage } from '@/core/record/job/job'
 import { JobPage } from '@/features/job/JobPage'
 
 type Props = { params: Promise<{ jobId: string; stage: string }> }

@@ -1,0 +1,171 @@
+import type { UnitPlate } from '../record/equipment/unit'
+import type { ReadingSet } from '../record/readings/schema'
+import { DEFAULT_DISPLAY, type Display } from '../base/units/show'
+import type { Job } from '../record/job/job'
+import { branchWord } from '../diagnosis/evidence/branches'
+import { type History, type PriorFactor, priorFactor } from '../diagnosis/faults/priors'
+import {
+  assess,
+  type Assessment,
+  itemsOf,
+  type JudgedFeatures,
+  type TestResults,
+} from '../diagnosis/evidence/assess'
+import { contributions, itemTotals } from '../diagnosis/ranking/contributions'
+import { faultsIn } from '../diagnosis/ranking/components'
+import { familyOf, type FamilyId } from '../diagnosis/faults/families'
+import {
+  type CircuitFaultId,
+  type FaultId,
+  faultRow,
+  type SuspectId,
+  suspectLabel,
+} from '../diagnosis/faults/faults'
+import { type Gate, type GateRecord, judgeGate } from '../diagnosis/proof/gates'
+import { gateIdOf } from '../diagnosis/faults/gateIds'
+import type { Item } from '../diagnosis/evidence/items'
+import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
+import { featureSentence, wordSentence } from '../diagnosis/evidence/sentence'
+import { rank, type Ranked } from '../diagnosis/ranking/weigh'
+
+export type Evidence = {
+  readonly key: string
+  readonly direction: 'for' | 'against'
+  /** natural log of the likelihood ratio against the other suspects, the other evidence known */
+  readonly weight: number
+  readonly sentence: string
+}
+
+export type Suspect = {
+  readonly fault: SuspectId
+  /** a second fault that is there at the same time */
+  readonly also?: CircuitFaultId
+  readonly label: string
+  /** suspects of one family lead to the same next action */
+  readonly family: FamilyId
+  readonly probability: number
+  readonly severity: number
+  /** how often it is found before any reading, and what of kind and history moved that */
+  readonly prior: { readonly share: number } & PriorFactor
+  readonly evidence: readonly Evidence[]
+  /** what tells it apart, in the trade's words */
+  readonly tell?: string
+}
+
+export type Diagnosis = Assessment & {
+  readonly suspects: readonly Suspect[]
+  readonly nextChecks: readonly NextCheck[]
+  readonly mindChangers: readonly MindChanger[]
+  readonly gates: readonly Gate[]
+}
+
+/** What names one suspect of a list: its fault, and the second of a pair. */
+export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): string =>
+  also ? `${fault}+${also}` : fault
+
+/** Evidence weaker than this changes nothing and is not told. */
+const LEAST_WEIGHT = 0.05
+/** Gates are shown for the parts of suspects at least this probable. */
+const GATE_PROBABILITY = 0.1
+
+/** What is known beside the set. */
+export type Context = { readonly history?: History; readonly sets?: readonly ReadingSet[] }
+
+/** The context that a job gives. */
+export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readingSets'>): Context => ({
+  history: arrival ?? {},
+  sets: readingSets,
+})
+
+type Told = { readonly judged: JudgedFeatures; readonly tests: TestResults; readonly display: Display }
+
+function sentenceOf(item: Item, { judged, tests, display }: Told): string {
+  if (item.type === 'word') return wordSentence(item, tests)
+  const found = judged[item.key]
+  if (!found) throw new Error(`${item.key} was ranked but not judged`)
+  return featureSentence(item.key, found.measured, found.target, display)
+}
+
+function evidenceOf(
+  totals: Float64Array,
+  self: Ranked,
+  items: readonly Item[],
+  sentences: ReadonlyMap<Item, string>,
+): Evidence[] {
+  return contributions(totals, self, items)
+    .filter(({ weight, item }) => Math.abs(weight) >= LEAST_WEIGHT && sentences.has(item))
+    .map(({ item, weight }) => ({
+      key: item.key,
+      direction: weight > 0 ? 'for' : 'against',
+      weight,
+      sentence: sentences.get(item) as string,
+    }))
+}
+
+function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mode']): string {
+  const label = suspectLabel(suspect, mode)
+  if (!also) return label
+  const second = suspectLabel(also, mode)
+  return `${label}, and ${second.charAt(0).toLowerCase()}${second.slice(1)}`
+}
+
+const tellOf = (faults: readonly FaultId[]) =>
+  faults.length === 0 ? {} : { tell: faults.map((fault) => faultRow(fault).tell).join('; and ') }
+
+function suspectOf(
+  row: Ranked,
+  mode: ReadingSet['mode'],
+  evidence: readonly Evidence[],
+): Omit<Suspect, 'prior'> {
+  const { suspect, also } = row.hypothesis
+  return {
+    fault: suspect,
+    ...(also ? { also } : {}),
+    label: labelOf(row, mode),
+    family: familyOf(suspect),
+    probability: row.probability,
+    severity: row.severity,
+    evidence,
+    ...tellOf(faultsIn(row.hypothesis)),
+  }
+}
+
+/** Gates of the leading suspects. */
+function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
+  const gates = ranked
+    .filter(({ probability }) => probability >= GATE_PROBABILITY)
+    .flatMap(({ hypothesis }) => faultsIn(hypothesis).flatMap((fault) => gateIdOf(fault) ?? []))
+  return [...new Set(gates)].map((gate) => judgeGate(gate, record))
+}
+
+/**
+ * Ranks what may be wrong with a unit from one reading set.
+ * Missing readings do not count; the suspects' probabilities sum to one.
+ * @param display units of the sentences; Fahrenheit unless said otherwise
+ * @param context what is known beside the set: history, and the other sets of the job for branches of one circuit
+ * @throws OrzoError not-loaded when loadRefrigerants and loadCaseBooks were not awaited before
+ */
+export function diagnose(
+  unit: UnitPlate,
+  set: ReadingSet,
+  display: Display = DEFAULT_DISPLAY,
+  { history = {}, sets = [] }: Context = {},
+): Diagnosis {
+  const assessment = assess(unit, set)
+  const { snapshot, judged, tests } = assessment
+  const items = itemsOf(assessment, branchWord(unit, assessment, set, sets))
+  const ranked = rank(unit, snapshot.mode, items, history)
+  const totals = itemTotals(ranked, items)
+  const told: Told = { judged, tests, display }
+  const spoken = items.filter((item) => !('implied' in item))
+  const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
+  return {
+    ...assessment,
+    suspects: ranked.map((row) => ({
+      ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences)),
+      prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
+    })),
+    ...askChecks(assessment, ranked, items),
+    gates: gatesOf(ranked, assessment),
+  }
+}

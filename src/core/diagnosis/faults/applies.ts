@@ -1,0 +1,67 @@
+import {
+  condenserMedium,
+  evaporatorMedium,
+  hasReversingValve,
+  isBoxKind,
+  isThreePhase,
+} from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Mode } from '../../record/readings/schema'
+import type { Applies } from './fault'
+import {
+  CIRCUIT_FAULT_IDS,
+  type CircuitFaultId,
+  ELECTRICAL_FAULT_IDS,
+  type ElectricalFaultId,
+  type FaultId,
+  faultRow,
+} from './faults'
+
+const PIPED_ON_SITE: readonly UnitPlate['kind'][] = [
+  'split-ac',
+  'split-heat-pump',
+  'walk-in-cooler',
+  'walk-in-freezer',
+]
+
+type Rule = (unit: UnitPlate, mode: Mode) => boolean
+
+/** One rule for each word of Applies; a word that is absent asks nothing. */
+function rulesOf(applies: Applies): Rule[] {
+  const { metering, kinds, heatRejection, mode: only } = applies
+  return [
+    ...(metering ? [((unit) => metering.includes(unit.metering)) satisfies Rule] : []),
+    ...(kinds ? [((unit) => kinds.includes(unit.kind)) satisfies Rule] : []),
+    ...(heatRejection
+      ? [((unit, mode) => condenserMedium(unit, mode) === heatRejection) satisfies Rule]
+      : []),
+    ...(only ? [((_unit, mode) => mode === only) satisfies Rule] : []),
+    ...(applies.reversingValve ? [hasReversingValve] : []),
+    ...(applies.headPressureControl ? [((unit) => unit.headPressureControl === true) satisfies Rule] : []),
+    ...(applies.receiver ? [((unit) => unit.receiver === true) satisfies Rule] : []),
+    ...(applies.split ? [((unit) => PIPED_ON_SITE.includes(unit.kind)) satisfies Rule] : []),
+    ...(applies.threePhase ? [isThreePhase] : []),
+    ...(applies.singlePhase ? [((unit) => !isThreePhase(unit)) satisfies Rule] : []),
+    ...(applies.frosts ? [frosts] : []),
+  ]
+}
+
+const frosts: Rule = (unit, mode) =>
+  isBoxKind(unit) || (mode === 'heating' && evaporatorMedium(unit, mode) === 'air')
+
+const applies = (fault: FaultId, unit: UnitPlate, mode: Mode) =>
+  rulesOf(faultRow(fault).applies ?? {}).every((rule) => rule(unit, mode))
+
+/** Faults of the circuit that this unit can have in this mode. */
+export const circuitFaultsOf = (unit: UnitPlate, mode: Mode): CircuitFaultId[] =>
+  CIRCUIT_FAULT_IDS.filter((id) => applies(id, unit, mode))
+
+/** Electrical faults that this unit can have. */
+export const electricalFaultsOf = (unit: UnitPlate, mode: Mode): ElectricalFaultId[] =>
+  ELECTRICAL_FAULT_IDS.filter((id) => applies(id, unit, mode))
+
+/** All faults that this unit can have in this mode. */
+export const faultsOf = (unit: UnitPlate, mode: Mode = 'cooling'): FaultId[] => [
+  ...circuitFaultsOf(unit, mode),
+  ...electricalFaultsOf(unit, mode),
+]

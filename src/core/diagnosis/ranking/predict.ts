@@ -1,0 +1,106 @@
+import { studentT } from '../../base/numeric/densities'
+import { caseWords, FEATURE_COUNT, featureIndex } from './components'
+import type { WordKey } from '../evidence/wordKey'
+import type { FeatureKey } from '../evidence/features'
+import { type Ranked, suspectsIn, wordSeverity } from './weigh'
+import { wordsOf } from '../evidence/commonWords'
+import { severityIndex, SEVERITIES, wordChances } from './wordChances'
+
+/** One possible answer of a check, and its chance under each hypothesis. */
+export type Outcome = { readonly name: string; readonly shares: readonly number[] }
+
+/** A hypothesis with its belief by severity, ready to foretell words. */
+export type Predictor = { readonly ranked: Ranked; readonly severityShares: readonly number[] }
+
+/** Deviations at which a feature's answer is tried, half widths. */
+const TRIALS: readonly number[] = Array.from({ length: 31 }, (_v, i) => i - 15)
+/** Centres from which they are foretold: every half from -20 to 20. */
+const CENTRE_STEP = 0.5
+const MOST_CENTRE = 20
+const CENTRES = (2 * MOST_CENTRE) / CENTRE_STEP + 1
+/** [memory] a typical instrument error, and how far the circuit is from a real unit, as shares of the half width. */
+const TYPICAL_ERROR = 0.4
+const TYPICAL_SPREAD = 0.4
+const SHIFT_SPREAD = 0.15
+const OUTCOME_EDGE = 1
+/** Belief in a centre that cannot change a chance that is shown. */
+const NEGLIGIBLE = 1e-8
+
+const centreIndex = (centre: number): number =>
+  Math.round((Math.max(-MOST_CENTRE, Math.min(MOST_CENTRE, centre)) + MOST_CENTRE) / CENTRE_STEP)
+
+/** Chance of each trial from each centre: rows sum to one. */
+const TRIAL_CHANCES: readonly (readonly number[])[] = Array.from({ length: CENTRES }, (_v, i) => {
+  const centre = i * CENTRE_STEP - MOST_CENTRE
+  const spread = Math.hypot(TYPICAL_ERROR, TYPICAL_SPREAD, SHIFT_SPREAD * centre)
+  const raw = TRIALS.map((trial) => studentT(trial - centre, spread))
+  const total = raw.reduce((a, b) => a + b, 0)
+  return raw.map((value) => value / total)
+})
+
+const nameOf = (deviation: number) =>
+  deviation > OUTCOME_EDGE ? 'above' : deviation < -OUTCOME_EDGE ? 'below' : 'in band'
+
+export function predictorOf(ranked: Ranked): Predictor {
+  const severityShares = SEVERITIES.map(() => 0)
+  const { components, weights, hypothesis } = ranked
+  for (let i = 0; i < components.count; i++) {
+    const at = severityIndex(wordSeverity(hypothesis.suspect, components.severities[i] as number))
+    severityShares[at] = (severityShares[at] as number) + (weights[i] as number)
+  }
+  return { ranked, severityShares }
+}
+
+/** Chance of each trial deviation under one hypothesis. */
+function trialShares({ components, weights }: Ranked, column: number): Float64Array {
+  const byCentre = new Float64Array(CENTRES)
+  for (let i = 0, at = column; i < components.count; i++, at += FEATURE_COUNT) {
+    const index = centreIndex(components.centres[at] as number)
+    byCentre[index] = (byCentre[index] as number) + (weights[i] as number)
+  }
+  const shares = new Float64Array(TRIALS.length)
+  for (let c = 0; c < CENTRES; c++) {
+    const weight = byCentre[c] as number
+    if (weight < NEGLIGIBLE) continue
+    const row = TRIAL_CHANCES[c] as readonly number[]
+    for (let t = 0; t < shares.length; t++) shares[t] = (shares[t] as number) + weight * (row[t] as number)
+  }
+  return shares
+}
+
+/** What a feature would show, and how likely under each hypothesis. */
+export function featureOutcomes(key: FeatureKey, predictors: readonly Predictor[]): Outcome[] {
+  const column = featureIndex.get(key) as number
+  const rows = predictors.map(({ ranked }) => trialShares(ranked, column))
+  return TRIALS.map((deviation, t) => ({
+    name: nameOf(deviation),
+    shares: rows.map((row) => row[t] as number),
+  }))
+}
+
+/** Chance of each word under one hypothesis: the fault table's, mixed with what its cases saw themselves. */
+function wordShares({ ranked, severityShares }: Predictor, key: WordKey, words: readonly string[]): number[] {
+  const { hypothesis, components, weights } = ranked
+  const chances = wordChances(suspectsIn(hypothesis), key)
+  const table = words.map((word) =>
+    severityShares.reduce((sum, share, s) => sum + share * (chances[s]?.[word] ?? 0), 0),
+  )
+  const own = caseWords(components, key)
+  if (!own) return table
+  const seen = words.map(() => 0)
+  let known = 0
+  for (let i = 0; i < components.count; i++) {
+    const index = own[i] as number
+    if (index === -1) continue
+    seen[index] = (seen[index] as number) + (weights[i] as number)
+    known += weights[i] as number
+  }
+  return table.map((share, w) => share * (1 - known / 2) + (seen[w] as number) / 2)
+}
+
+/** The words of an observation or a test, and how likely each is under each hypothesis. */
+export function wordOutcomes(key: WordKey, predictors: readonly Predictor[]): Outcome[] {
+  const words = wordsOf(key)
+  const rows = predictors.map((predictor) => wordShares(predictor, key, words))
+  return words.map((name, w) => ({ name, shares: rows.map((row) => row[w] as number) }))
+}

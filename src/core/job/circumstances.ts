@@ -1,9 +1,0 @@
-import { localAtmosphere, SEA_LEVEL_PASCALS } from '../units/atmosphere'
-import { toSI } from '../units/convert'
-import type { UnitPlate } from './unit'
-
-/** Local atmospheric pressure at the unit's site, Pa; sea level where the elevation is not known. */
-export function siteAtmosphere(unit: UnitPlate): number {
-  const elevation = unit.site?.elevation
-  return elevation ? localAtmosphere(toSI(elevation)) : SEA_LEVEL_PASCALS
-}

@@ -1,0 +1,35 @@
+import { carriedOver } from './carry'
+import type { Job } from '../job/job'
+
+const job: Job = {
+  format: 'orzo.job',
+  version: 1,
+  unit: { kind: 'walk-in-cooler', refrigerant: 'R-448A', metering: 'txv' },
+  readingSets: [
+    {
+      mode: 'cooling',
+      readings: {
+        suctionPressure: { value: 40, unit: 'psig' },
+        lowCutIn: { value: 25, unit: 'psig' },
+        ohmsCR: { value: 1.2, unit: 'ohm' },
+      },
+      observations: { frostPattern: 'none', oilStain: 'joint', phaseSequence: 'correct' },
+    },
+  ],
+}
+
+test('settings, windings and what was looked at once go along; what moves is read anew', () => {
+  expect(carriedOver(job)).toEqual({
+    readings: { lowCutIn: { value: 25, unit: 'psig' }, ohmsCR: { value: 1.2, unit: 'ohm' } },
+    observations: { oilStain: 'joint', phaseSequence: 'correct' },
+  })
+})
+test('after a decided repair only what a repair leaves alone goes along', () => {
+  expect(carriedOver({ ...job, decision: { fault: 'compressor-grounded' } })).toEqual({
+    readings: { lowCutIn: { value: 25, unit: 'psig' } },
+    observations: { phaseSequence: 'correct' },
+  })
+})
+test('a first set carries nothing', () => {
+  expect(carriedOver({ ...job, readingSets: [] })).toEqual({ readings: {} })
+})

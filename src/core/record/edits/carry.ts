@@ -1,0 +1,45 @@
+import type { ObservationKey } from '../readings/observations'
+import type { ReadingSet } from '../readings/schema'
+import type { ReadingKey } from '../readings/vocabulary'
+import type { Job } from '../job/job'
+
+/** What stays true from one set to the next while nothing was repaired: settings, windings, what was looked at once. */
+const LASTING_READINGS: readonly ReadingKey[] = [
+  'lowCutIn',
+  'lowCutOut',
+  'ohmsCR',
+  'ohmsCS',
+  'ohmsRS',
+  'ohmsT1T2',
+  'ohmsT2T3',
+  'ohmsT3T1',
+  'ohmsToGround',
+  'runCapacitance',
+  'startCapacitance',
+  'crankcaseHeaterOhms',
+  'solenoidOhms',
+]
+const LASTING_WORDS: readonly ObservationKey[] = [
+  'oilStain',
+  'wiring',
+  'orificeSize',
+  'reliefPlug',
+  'phaseSequence',
+  'comesAndGoes',
+]
+/** What a repair leaves as it was. */
+const AFTER_REPAIR: readonly string[] = ['lowCutIn', 'lowCutOut', 'phaseSequence']
+
+const picked = <T extends object>(from: T | undefined, keys: readonly string[]): Partial<T> =>
+  Object.fromEntries(Object.entries(from ?? {}).filter(([key]) => keys.includes(key))) as Partial<T>
+
+/** What a new set takes over from the one before it: readings and words that do not change by themselves. */
+export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations'> {
+  const last = job.readingSets.at(-1)
+  const stays = (key: string) => job.decision?.fault === undefined || AFTER_REPAIR.includes(key)
+  const observations = picked(last?.observations, LASTING_WORDS.filter(stays))
+  return {
+    readings: picked(last?.readings, LASTING_READINGS.filter(stays)),
+    ...(Object.keys(observations).length > 0 ? { observations } : {}),
+  }
+}

@@ -1,0 +1,78 @@
+import type { Mode } from '../readings/schema'
+import type { UnitKind, UnitPlate } from './unit'
+
+type Medium = 'air' | 'water'
+
+/** What is the same on every unit of a kind. */
+export type KindFacts = {
+  /** it cools a box: a walk-in or a reach-in */
+  readonly box: boolean
+  readonly reversingValve: boolean
+  /** a solenoid valve in the liquid line is usual */
+  readonly liquidValve: boolean
+  /** what takes the heat where the plate is silent */
+  readonly rejectsTo: Medium
+  /** the mode in which it does its main work */
+  readonly mainMode: 'cooling' | 'heating'
+  /** a pool heater gives its heat to water and takes it from air, whatever the plate says */
+  readonly heatsPool: boolean
+}
+
+const PLAIN: KindFacts = {
+  box: false,
+  reversingValve: false,
+  liquidValve: false,
+  rejectsTo: 'air',
+  mainMode: 'cooling',
+  heatsPool: false,
+}
+const HEAT_PUMP: KindFacts = { ...PLAIN, reversingValve: true }
+const BOX: KindFacts = { ...PLAIN, box: true }
+
+/** One row a kind. */
+const KIND_FACTS: Readonly<Record<UnitKind, KindFacts>> = {
+  'split-ac': PLAIN,
+  'package-ac': PLAIN,
+  'split-heat-pump': HEAT_PUMP,
+  'package-heat-pump': HEAT_PUMP,
+  'water-source-heat-pump': { ...HEAT_PUMP, rejectsTo: 'water' },
+  'pool-heat-pump': { ...HEAT_PUMP, mainMode: 'heating', heatsPool: true },
+  'walk-in-cooler': { ...BOX, liquidValve: true },
+  'walk-in-freezer': { ...BOX, liquidValve: true },
+  'reach-in': BOX,
+  other: PLAIN,
+}
+
+const factsOf = ({ kind }: Pick<UnitPlate, 'kind'>): KindFacts => KIND_FACTS[kind]
+
+/** Whether the unit cools a box: a walk-in or a reach-in. */
+export const isBoxKind = (unit: UnitPlate): boolean => factsOf(unit).box
+
+/** Whether the unit has a reversing valve. */
+export const hasReversingValve = (unit: UnitPlate): boolean => factsOf(unit).reversingValve
+
+/** Whether a solenoid valve in the liquid line is usual. */
+export const hasLiquidValve = (unit: UnitPlate): boolean => factsOf(unit).liquidValve
+
+/** Whether the plate says three phases; silence counts as one. */
+export const isThreePhase = (unit: UnitPlate): boolean => unit.power?.phase === 3
+
+/** Whether the outer coil is served by water: a condenser in cooling, an evaporator in heating. */
+export const isWaterCooled = (unit: UnitPlate): boolean =>
+  (unit.heatRejection ?? factsOf(unit).rejectsTo) === 'water'
+
+/** Whether a coil of the unit stands in water: the outer one, or that of a pool heater. */
+export const hasWaterCoil = (unit: UnitPlate): boolean => factsOf(unit).heatsPool || isWaterCooled(unit)
+
+/** The mode in which a unit does its main work. */
+export const mainMode = (unit: UnitPlate): 'cooling' | 'heating' => factsOf(unit).mainMode
+
+/** What takes the heat from the condenser, by mode: the coils of a heat pump swap their roles. */
+export function condenserMedium(unit: UnitPlate, mode: Mode): Medium {
+  if (factsOf(unit).heatsPool) return 'water'
+  return mode === 'heating' ? 'air' : isWaterCooled(unit) ? 'water' : 'air'
+}
+
+/** What gives heat to the evaporator. */
+export const evaporatorMedium = (unit: UnitPlate, mode: Mode): Medium =>
+  mode === 'heating' && !factsOf(unit).heatsPool && isWaterCooled(unit) ? 'water' : 'air'

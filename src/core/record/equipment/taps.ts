@@ -1,0 +1,48 @@
+import { hasReversingValve, isBoxKind, isThreePhase, hasWaterCoil } from './kinds'
+import type { ReadingKey } from '../readings/vocabulary'
+import type { UnitPlate } from './unit'
+
+type TapGroup = { readonly keys: readonly ReadingKey[]; readonly fits: (unit: UnitPlate) => boolean }
+
+/** Taps in the order in which a technician takes them; a group that does not fit the unit is left out. */
+const GROUPS: readonly TapGroup[] = [
+  { keys: ['suctionPressure', 'liquidPressure', 'suctionLineTemp', 'liquidLineTemp'], fits: () => true },
+  { keys: ['outdoorAirTemp'], fits: (unit) => !hasWaterCoil(unit) || unit.kind === 'pool-heat-pump' },
+  { keys: ['waterInTemp', 'waterOutTemp'], fits: hasWaterCoil },
+  { keys: ['boxTemp'], fits: isBoxKind },
+  {
+    keys: ['returnAirTemp', 'returnAirWetBulb', 'supplyAirTemp'],
+    fits: (unit) => !isBoxKind(unit) && unit.kind !== 'pool-heat-pump',
+  },
+  { keys: ['dryerInTemp', 'dryerOutTemp', 'meteringInletTemp', 'dischargeLineTemp'], fits: () => true },
+  { keys: ['evaporatorOutletTemp'], fits: (unit) => unit.metering === 'txv' || unit.metering === 'eev' },
+  {
+    keys: ['rvSuctionInTemp', 'rvSuctionOutTemp', 'rvDischargeTemp', 'rvHotOutTemp', 'solenoidVolts'],
+    fits: hasReversingValve,
+  },
+  { keys: ['compressorAmps'], fits: () => true },
+  { keys: ['standingPressure', 'suctionDryerInPressure', 'suctionDryerOutPressure'], fits: () => true },
+]
+
+/** Readings worth taking on this unit, in walking order. */
+export const tapsOf = (unit: UnitPlate): ReadingKey[] =>
+  GROUPS.filter((group) => group.fits(unit)).flatMap((group) => [...group.keys])
+
+const hasVolts3: readonly ReadingKey[] = ['voltageL1L2', 'voltageL2L3', 'voltageL3L1']
+
+/** Electrical readings worth taking on this unit, in the order of the bench. */
+export const electricalTapsOf = (unit: UnitPlate): ReadingKey[] => {
+  const three = isThreePhase(unit)
+  return [
+    ...(three ? hasVolts3 : (['voltageL1L2'] as const)),
+    'voltageRunning',
+    ...(three ? (['ampsL1', 'ampsL2', 'ampsL3'] as const) : []),
+    'inrushAmps',
+    ...(three ? (['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] as const) : (['ohmsCR', 'ohmsCS', 'ohmsRS'] as const)),
+    'ohmsToGround',
+    ...(three ? [] : (['runCapacitance'] as const)),
+    'contactorVoltageDrop',
+    'crankcaseHeaterAmps',
+    ...(hasReversingValve(unit) ? (['solenoidVoltsNoLoad', 'solenoidOhms'] as const) : []),
+  ]
+}

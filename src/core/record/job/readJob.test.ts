@@ -1,0 +1,258 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import path from 'node:path'
+import { gaussian, seededRandom } from '../../base/numeric/random'
+import { JOB_VERSION, type Job, STAGES } from './job'
+import { JOB_MIGRATIONS, migrate, type RawDocument } from './migrations'
+import { pathText, problemSentence, readJobText, readJobValue, writeJobText } from './readJob'
+import { siteAtmosphere } from '../equipment/circumstances'
+import { tapsOf } from '../equipment/taps'
+import { METERINGS, UNIT_KINDS, type UnitPlate } from '../equipment/unit'
+
+const FULL: Job = {
+  format: 'orzo.job',
+  version: 1,
+  id: 'job-1',
+  title: 'Observatory dome split',
+  demo: true,
+  stage: 'plan',
+  createdAt: '2026-05-04T09:30:00.000Z',
+  updatedAt: '2026-05-04T11:30:00+02:00',
+  unit: {
+    name: 'dome split',
+    kind: 'split-heat-pump',
+    refrigerant: 'R-410A',
+    metering: 'txv',
+    heatRejection: 'air',
+    power: { phase: 3, volts: 208, hertz: 60, rla: 12.5, lra: 80 },
+    compressor: { type: 'scroll', oil: 'POE' },
+    designPressures: { high: { value: 450, unit: 'psig' }, low: { value: 240, unit: 'psig' } },
+    listedFor: ['R-410A'],
+    lineSet: {
+      liquid: { value: 3, unit: 'mm' },
+      vapour: { value: 0.75, unit: 'in' },
+      length: { value: 30, unit: 'ft' },
+      included: { value: 15, unit: 'ft' },
+    },
+    nominalTons: 3,
+    seer: 14,
+    factoryCharge: { value: 7.2, unit: 'lb' },
+    oilCharge: { value: 38, unit: 'floz' },
+    targetSubcooling: { value: 10, unit: 'F' },
+    receiver: false,
+    headPressureControl: false,
+    crankcaseHeater: { watts: 40, volts: 240 },
+    accumulator: true,
+    site: { name: 'dome', elevation: { value: 1750, unit: 'm' } },
+  },
+  arrival: { complaint: 'warm', since: 'Monday', previousBurnout: false },
+  readingSets: [
+    {
+      at: '2026-05-04T09:40:00Z',
+      label: 'as found',
+      mode: 'cooling',
+      readings: { suctionPressure: { value: 118, unit: 'psig', source: 'probe', instrument: 'gauge A' } },
+      observations: { frostPattern: 'none', hoursOpenToAir: 2 },
+    },
+  ],
+  decision: { fault: 'txv-underfeeding', override: 'customer insists' },
+  ticked: ['setUp'],
+  closing: { recovered: { value: 6, unit: 'lb' }, proven: 'proven' },
+}
+
+describe('round trip', () => {
+  test('a full document comes back equal in every field', () => {
+    const reading = readJobText(writeJobText(FULL))
+    expect(reading).toEqual({ ok: true, job: FULL })
+  })
+  test('the smallest document is a job', () => {
+    const small = {
+      format: 'orzo.job',
+      version: 1,
+      unit: { kind: 'other', refrigerant: 'R-22', metering: 'capillary' },
+      readingSets: [],
+    }
+    expect(readJobText(JSON.stringify(small)).ok).toBe(true)
+  })
+  test('a byte order mark in front does no harm', () => {
+    expect(readJobText(`\uFEFF${writeJobText(FULL)}`).ok).toBe(true)
+  })
+  const folder = path.resolve('examples')
+  test.each(readdirSync(folder).filter((file) => file.endsWith('.orzo.json')))(
+    'example %s reads and writes back the same text',
+    (file) => {
+      const text = readFileSync(path.join(folder, file), 'utf8')
+      const reading = readJobText(text)
+      expect(reading.ok).toBe(true)
+      if (reading.ok) expect(writeJobText(reading.job)).toBe(text)
+    },
+  )
+})
+
+const broken = (change: (job: Record<string, unknown>) => unknown): unknown => {
+  const copy = structuredClone(FULL) as unknown as Record<string, unknown>
+  return change(copy) ?? copy
+}
+const set = (job: Record<string, unknown>) => (job.readingSets as Record<string, unknown>[])[0]!
+const unit = (job: Record<string, unknown>) => job.unit as Record<string, unknown>
+
+describe('what is refused names the place', () => {
+  const CASES: readonly (readonly [string, (job: Record<string, unknown>) => unknown, string, RegExp])[] = [
+    ['a list', () => [], 'the document', /not an object/],
+    ['another format', (job) => void (job.format = 'something'), 'format', /orzo\.job/],
+    ['no version', (job) => void delete job.version, 'version', /whole number/],
+    ['a newer version', (job) => void (job.version = JOB_VERSION + 1), 'version', /update Orzo/],
+    ['a missing unit', (job) => void delete job.unit, 'unit', /missing/],
+    [
+      'an unknown refrigerant',
+      (job) => void (unit(job).refrigerant = 'R-999'),
+      'unit.refrigerant',
+      /R-22, R-410A/,
+    ],
+    ['zero tons', (job) => void (unit(job).nominalTons = 0), 'unit.nominalTons', /above zero/],
+    ['text for tons', (job) => void (unit(job).nominalTons = '3'), 'unit.nominalTons', /not a number/],
+    [
+      'a two-phase supply',
+      (job) => void (unit(job).power = { phase: 2 }),
+      'unit.power.phase',
+      /neither 1 nor 3/,
+    ],
+    [
+      'a wrong mode',
+      (job) => void (set(job).mode = 'defrost'),
+      'readingSets[0].mode',
+      /cooling, heating, off/,
+    ],
+    [
+      'a unit slip',
+      (job) => void (set(job).readings = { suctionPressure: { value: 1, unit: 'F' } }),
+      'readingSets[0].readings.suctionPressure.unit',
+      /psig/,
+    ],
+    [
+      'a key that Orzo does not know',
+      (job) => void (set(job).readings = { suctionPresure: { value: 1, unit: 'psig' } }),
+      'readingSets[0].readings',
+      /"suctionPresure"/,
+    ],
+    [
+      'an elevation in space',
+      (job) => void (unit(job).site = { elevation: { value: 90_000, unit: 'm' } }),
+      'unit.site.elevation.value',
+      /11,000 m/,
+    ],
+    ['a bad fault id', (job) => void (job.decision = { fault: 'No Such!' }), 'decision.fault', /no fault id/],
+  ]
+  test.each(CASES)('%s', (_name, change, where, message) => {
+    const reading = readJobValue(broken(change))
+    expect(reading.ok).toBe(false)
+    if (reading.ok) return
+    expect(reading.problems[0]?.path).toBe(where)
+    expect(reading.problems[0]?.message).toMatch(message)
+    expect(problemSentence(reading.problems[0]!)).toContain(where)
+  })
+  test('a cut-off file tells the line', () => {
+    const text = writeJobText(FULL)
+    const reading = readJobText(text.slice(0, text.length / 2))
+    expect(reading).toMatchObject({ ok: false, code: 'not-json' })
+    if (!reading.ok)
+      expect(problemSentence(reading.problems[0]!)).toMatch(/^line \d+, column \d+ is not JSON/)
+  })
+  test('an overlong text is refused before it is parsed', () => {
+    expect(readJobText('x'.repeat(10_000_001))).toMatchObject({ ok: false, code: 'too-large' })
+  })
+  test('a prototype key does not get in', () => {
+    const text = writeJobText(FULL).replace('"demo": true', '"__proto__": {"x": 1}')
+    const reading = readJobText(text)
+    expect(reading.ok).toBe(false)
+    expect(({} as Record<string, unknown>).x).toBeUndefined()
+  })
+  test('paths read as in code', () => {
+    expect(pathText(['readingSets', 0, 'readings', 'a'])).toBe('readingSets[0].readings.a')
+    expect(pathText([])).toBe('the document')
+  })
+})
+
+describe('500 random mutations of an exported file (seed 1750)', () => {
+  const random = seededRandom(1750)
+  const text = writeJobText(FULL)
+  const pick = (limit: number) => Math.floor(random() * limit)
+  const mutate = (): string => {
+    const at = pick(text.length)
+    const kind = pick(4)
+    if (kind === 0) return text.slice(0, at) + String.fromCharCode(32 + pick(95)) + text.slice(at + 1)
+    if (kind === 1) return text.slice(0, at) + text.slice(at + 1 + pick(20))
+    if (kind === 2) return text.slice(0, at) + String(Math.round(gaussian(random) * 1e4)) + text.slice(at)
+    return text.slice(0, at) + text.slice(pick(text.length))
+  }
+  const outcomes = Array.from({ length: 500 }, () => readJobText(mutate()))
+
+  test('each is either a valid job or refused with a message', () => {
+    for (const outcome of outcomes) {
+      if (outcome.ok) expect(readJobValue(JSON.parse(writeJobText(outcome.job)))).toEqual(outcome)
+      else expect(problemSentence(outcome.problems[0]!).length).toBeGreaterThan(10)
+    }
+  })
+  test('both outcomes happen', () => {
+    const good = outcomes.filter((outcome) => outcome.ok).length
+    expect(good).toBeGreaterThan(5)
+    expect(good).toBeLessThan(495)
+  })
+})
+
+describe('migrations', () => {
+  test('are numbered from 2 without a gap, up to the present version', () => {
+    expect(JOB_MIGRATIONS.map(({ to }) => to)).toEqual(
+      Array.from({ length: JOB_VERSION - 1 }, (_v, i) => i + 2),
+    )
+  })
+  test('apply in order and only those after the document', () => {
+    const steps = [
+      { to: 2, change: (document: RawDocument) => ({ ...document, trace: `${String(document.trace)}2` }) },
+      { to: 3, change: (document: RawDocument) => ({ ...document, trace: `${String(document.trace)}3` }) },
+    ]
+    expect(migrate({ version: 1, trace: '1' }, 1, steps)).toEqual({ version: 3, trace: '123' })
+    expect(migrate({ version: 2, trace: '2' }, 2, steps)).toEqual({ version: 3, trace: '23' })
+    expect(migrate({ version: 3, trace: '3' }, 3, steps)).toEqual({ version: 3, trace: '3' })
+  })
+})
+
+describe('circumstances and taps', () => {
+  const plate = (part: Partial<UnitPlate>): UnitPlate => ({
+    kind: 'split-ac',
+    refrigerant: 'R-410A',
+    metering: 'txv',
+    ...part,
+  })
+  test('sea level unless the elevation is known', () => {
+    expect(siteAtmosphere(plate({}))).toBe(101_325)
+    expect(siteAtmosphere(plate({ site: { elevation: { value: 5741.5, unit: 'ft' } } }))).toBeCloseTo(
+      siteAtmosphere(plate({ site: { elevation: { value: 1750, unit: 'm' } } })),
+      0,
+    )
+  })
+  test('every kind and metering device starts with the four readings that tell most, none twice', () => {
+    for (const kind of UNIT_KINDS) {
+      for (const metering of METERINGS) {
+        const taps = tapsOf(plate({ kind, metering }))
+        expect(taps.slice(0, 4)).toEqual([
+          'suctionPressure',
+          'liquidPressure',
+          'suctionLineTemp',
+          'liquidLineTemp',
+        ])
+        expect(new Set(taps).size).toBe(taps.length)
+      }
+    }
+  })
+  test.each([
+    ['a heat pump shows its valve ports', plate({ kind: 'split-heat-pump' }), 'rvSuctionInTemp', true],
+    ['an air conditioner has none', plate({}), 'rvSuctionInTemp', false],
+    ['a box shows its box', plate({ kind: 'walk-in-cooler' }), 'boxTemp', true],
+    ['a water-source unit shows water', plate({ kind: 'water-source-heat-pump' }), 'waterOutTemp', true],
+    ['and no outdoor air', plate({ kind: 'water-source-heat-pump' }), 'outdoorAirTemp', false],
+    ['a capillary has no bulb', plate({ metering: 'capillary' }), 'evaporatorOutletTemp', false],
+  ] as const)('%s', (_name, which, key, shown) => expect(tapsOf(which).includes(key)).toBe(shown))
+  test('the stages stand in the order of work', () => {
+    expect(STAGES).toEqual(['arrive', 'measure', 'diagnose', 'plan', 'close'])
+  })
+})

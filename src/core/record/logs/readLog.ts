@@ -1,0 +1,182 @@
+import { attempt, OrzoError } from '../../base/errors/orzoError'
+import { parseTyped } from '../../base/units/parseTyped'
+import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
+import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
+
+/** A table as it was read from a file: headings and cells, nothing judged yet. */
+export type LogTable = { readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] }
+
+/** What a column is: the clock, a reading in a unit, or nothing that is wanted. */
+export type ColumnUse =
+  | { readonly use: 'time' }
+  | { readonly use: 'reading'; readonly key: ReadingKey; readonly unit: Unit }
+  | { readonly use: 'ignore' }
+
+/** Words in headings that speak for a reading; the first row that fits wins. */
+const HINTS: readonly (readonly [ReadingKey, RegExp])[] = [
+  ['returnAirWetBulb', /(return.*(wet|wb))|((wet|wb).*return)/],
+  ['supplyAirWetBulb', /(supply.*(wet|wb))|((wet|wb).*supply)/],
+  ['returnAirHumidity', /return.*(humid|rh|%)/],
+  ['returnAirTemp', /return/],
+  ['supplyAirTemp', /supply/],
+  ['outdoorAirTemp', /outdoor|ambient|outside/],
+  ['boxTemp', /\bbox\b|cabinet|room/],
+  ['waterInTemp', /water.*(in|enter)/],
+  ['waterOutTemp', /water.*(out|leav)/],
+  ['dryerInTemp', /dr[iy]er.*in/],
+  ['dryerOutTemp', /dr[iy]er.*out/],
+  ['dischargeLineTemp', /discharge.*(temp|line|°|\bf\b|\bc\b)/],
+  ['dischargePressure', /discharge.*(press|psi|bar|kpa)/],
+  ['liquidPressure', /(liquid|high).*(press|psi|bar|kpa|side)/],
+  ['suctionPressure', /(suction|low|vapou?r).*(press|psi|bar|kpa|side)/],
+  ['liquidLineTemp', /liquid/],
+  ['suctionLineTemp', /suction|vapou?r/],
+  ['voltageL1L2', /volt/],
+  ['compressorAmps', /amp|current/],
+]
+
+const isTimeHeading = (heading: string) => /time|date|clock|timestamp/i.test(heading)
+
+/** "(psig)", "[°F]", "Temp F": a unit written in a heading. */
+function unitInHeading(heading: string, kind: QuantityKind): Unit | undefined {
+  const words = heading.match(/[(\[{/,]?\s*°?[a-zµ%][a-z0-9/%]*\s*[)\]}]?/gi) ?? []
+  for (const word of words.reverse()) {
+    const bare = word.replace(/[()[\]{},/\s°]/g, '')
+    const found = attempt(() => parseTyped(`1 ${bare}`, kind, 'K'))
+    if (bare !== '' && found.ok && unitsOf(kind).includes(found.value.unit)) return found.value.unit
+  }
+  return undefined
+}
+
+/** Temperatures whose middle value is above this, C, are Fahrenheit in a log that says no unit. [practice] */
+const HARDLY_CELSIUS = 45
+/** Pressures whose middle value is above the first, psi, are kPa in a log that says no unit, below the second bar. [practice] */
+const HARDLY_PSI = 700
+const HARDLY_BAR = 45
+
+function unitByValues(kind: QuantityKind, values: readonly number[]): Unit {
+  const middle = [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
+  if (kind === 'temperature') return middle > HARDLY_CELSIUS ? 'F' : 'C'
+  if (kind === 'pressure') return middle > HARDLY_PSI ? 'kPag' : middle < HARDLY_BAR ? 'barg' : 'psig'
+  return unitsOf(kind)[0] as Unit
+}
+
+const numberOf = (cell: string | undefined): number | undefined => {
+  const text = (cell ?? '').trim()
+  if (!/^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i.test(text)) return undefined
+  return Number(text.replace(',', '.'))
+}
+
+const numbersOf = (table: LogTable, column: number): number[] =>
+  table.rows.flatMap((row) => {
+    const value = numberOf(row[column])
+    return value === undefined ? [] : [value]
+  })
+
+/** A guess of what each column is, from its heading and its values; to be looked at by a person. */
+export function guessColumns(table: LogTable): ColumnUse[] {
+  const taken = new Set<ReadingKey>()
+  return table.headings.map((heading, column): ColumnUse => {
+    if (isTimeHeading(heading)) return { use: 'time' }
+    const plain = heading.toLowerCase()
+    const values = numbersOf(table, column)
+    const exact = READING_KEYS.find((key) => plain.startsWith(key.toLowerCase()))
+    const key = exact ?? HINTS.find(([hinted, words]) => !taken.has(hinted) && words.test(plain))?.[0]
+    if (!key || values.length === 0) return { use: 'ignore' }
+    taken.add(key)
+    const { kind } = readingRow(key)
+    return { use: 'reading', key, unit: unitInHeading(heading, kind) ?? unitByValues(kind, values) }
+  })
+}
+
+export type LogSeries = {
+  readonly key: ReadingKey
+  readonly unit: Unit
+  /** minutes since the log began */
+  readonly points: readonly { readonly minute: number; readonly value: number }[]
+}
+export type Log = {
+  readonly series: readonly LogSeries[]
+  /** ms since the epoch of the first row; undefined where the log tells no date */
+  readonly beganAt: number | undefined
+  readonly minutes: number
+  /** cells that held no number */
+  readonly skipped: number
+}
+
+const MINUTE = 60_000
+
+/** Time of a row in ms: a date and time, a clock "hh:mm:ss", or seconds as a plain number. */
+function timeOf(cell: string | undefined): { ms: number; dated: boolean } | undefined {
+  const text = (cell ?? '').trim()
+  const seconds = numberOf(text)
+  if (seconds !== undefined) return { ms: seconds * 1000, dated: false }
+  const clock = /^(\d{1,3}):(\d{2})(?::(\d{2}(?:\.\d+)?))?$/.exec(text)
+  if (clock) {
+    const [hours, minutes, rest] = [Number(clock[1]), Number(clock[2]), Number(clock[3] ?? 0)]
+    return { ms: ((hours * 60 + minutes) * 60 + rest) * 1000, dated: false }
+  }
+  const date = Date.parse(text)
+  return Number.isNaN(date) ? undefined : { ms: date, dated: true }
+}
+
+/**
+ * The series of a log as its columns were mapped.
+ * @throws OrzoError bad-log where no column is the time or no reading is mapped, or where no row can be read
+ */
+export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
+  const clock = columns.findIndex(({ use }) => use === 'time')
+  if (clock === -1) throw new OrzoError('bad-log', 'Say which column is the time.')
+  const wanted = columns.flatMap((column, index) => (column.use === 'reading' ? [{ ...column, index }] : []))
+  if (wanted.length === 0) throw new OrzoError('bad-log', 'Say for one column at least which reading it is.')
+  const twice = wanted.find(({ key }, i) => wanted.findIndex((other) => other.key === key) !== i)
+  if (twice) throw new OrzoError('bad-log', `Two columns are ${readingRow(twice.key).label}: keep one.`)
+  const timed = table.rows.flatMap((row) => {
+    const time = timeOf(row[clock])
+    return time ? [{ row, time }] : []
+  })
+  const [first, last] = [timed[0]?.time, timed.at(-1)?.time]
+  if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${table.headings[clock]}".`)
+  let skipped = table.rows.length - timed.length
+  const series = wanted.map(({ key, unit, index }): LogSeries => {
+    const points = timed.flatMap(({ row, time }) => {
+      const value = numberOf(row[index])
+      if (value === undefined) skipped += 1
+      return value === undefined ? [] : [{ minute: (time.ms - first.ms) / MINUTE, value }]
+    })
+    return { key, unit, points }
+  })
+  return {
+    series,
+    beganAt: first.dated ? first.ms : undefined,
+    minutes: (last.ms - first.ms) / MINUTE,
+    skipped,
+  }
+}
+
+/** Mean of each series between two minutes; series without a value there are left out. */
+export function meansBetween(
+  log: Log,
+  from: number,
+  to: number,
+): { key: ReadingKey; value: number; unit: Unit }[] {
+  return log.series.flatMap(({ key, unit, points }) => {
+    const inside = points.filter(({ minute }) => minute >= from && minute <= to)
+    if (inside.length === 0) return []
+    const mean = inside.reduce((sum, { value }) => sum + value, 0) / inside.length
+    return [{ key, unit, value: Number(mean.toFixed(2)) }]
+  })
+}
+
+/** A mapping as it is remembered, checked when it is read back; undefined where it does not fit the file. */
+export function checkColumns(value: unknown, count: number): ColumnUse[] | undefined {
+  if (!Array.isArray(value) || value.length !== count) return undefined
+  const checked = (value as unknown[]).map((each): ColumnUse | undefined => {
+    const { use, key, unit } = (each ?? {}) as Record<string, unknown>
+    if (use === 'time' || use === 'ignore') return { use }
+    if (use !== 'reading' || typeof key !== 'string' || !isReadingKey(key)) return undefined
+    const fits = unitsOf(readingRow(key).kind).find((fitting) => fitting === unit)
+    return fits && { use, key, unit: fits }
+  })
+  return checked.every((each) => each !== undefined) ? checked : undefined
+}

@@ -1,0 +1,100 @@
+import { z } from 'zod'
+import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
+import type { Unit } from '../../base/units/units'
+import { OBSERVATION_KEYS, type ObservationKey, type ObservationValue, observationRow } from './observations'
+import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
+
+/** Earlier values of one tap that a set keeps. */
+export const MOST_REPEATS = 20
+
+/** A reading as it was taken (handbook 02). */
+function readingSchema(key: ReadingKey) {
+  const quantity = quantitySchema(readingRow(key).kind)
+  return z
+    .strictObject({
+      ...quantity.shape,
+      at: instantSchema.optional(),
+      source: z.enum(['typed', 'probe', 'log']).optional(),
+      instrument: textSchema.optional(),
+      note: textSchema.optional(),
+      /** the technician does not trust it: it counts with a wider error */
+      doubtful: z.boolean().optional(),
+      /** what this tap read before in the same set, oldest first */
+      before: z
+        .array(z.strictObject({ ...quantity.shape, at: instantSchema.optional() }))
+        .max(MOST_REPEATS, `holds more than ${MOST_REPEATS} earlier values`)
+        .optional(),
+    })
+    .superRefine((reading, context) => {
+      const result = quantity.safeParse({ value: reading.value, unit: reading.unit })
+      for (const issue of result.error?.issues ?? []) {
+        context.addIssue({ code: 'custom', path: [...issue.path], message: issue.message })
+      }
+    })
+}
+
+export type Reading = {
+  value: number
+  unit: Unit
+  at?: string | undefined
+  source?: 'typed' | 'probe' | 'log' | undefined
+  instrument?: string | undefined
+  note?: string | undefined
+  doubtful?: boolean | undefined
+  before?: { value: number; unit: Unit; at?: string | undefined }[] | undefined
+}
+export type Readings = { [K in ReadingKey]?: Reading | undefined }
+export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undefined } & {
+  /** How long the circuit stood open to air, hours. */
+  hoursOpenToAir?: number | undefined
+}
+
+const entriesOf = <K extends string, S>(keys: readonly K[], make: (key: K) => S) =>
+  Object.fromEntries(keys.map((key) => [key, make(key)])) as Record<K, S>
+
+export const readingsSchema = z.strictObject(
+  entriesOf(READING_KEYS, (key) => readingSchema(key).optional()),
+) as unknown as z.ZodType<Readings>
+
+const MOST_HOURS_OPEN = 100_000
+
+export const observationsSchema = z.strictObject({
+  ...entriesOf(OBSERVATION_KEYS, (key) => {
+    const { values } = observationRow(key)
+    return z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }).optional()
+  }),
+  hoursOpenToAir: z
+    .number({ error: 'is not a number of hours' })
+    .min(0, 'is negative')
+    .max(MOST_HOURS_OPEN, 'is more than eleven years: type hours')
+    .optional(),
+}) as unknown as z.ZodType<Observations>
+
+export const MODES = ['cooling', 'heating', 'off'] as const
+export type Mode = (typeof MODES)[number]
+
+const MOST_BRANCHES = 12
+const POINT_ID = /^[a-z][a-z-]{0,40}$/
+
+/** One snapshot of the machine: readings, what was seen, when, and what was different. */
+export const readingSetSchema = z.strictObject({
+  at: instantSchema.optional(),
+  label: textSchema.optional(),
+  mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
+  readings: readingsSchema,
+  observations: observationsSchema.optional(),
+  /** which evaporator of several on one circuit the readings belong to */
+  branch: z
+    .number({ error: 'is not a number' })
+    .int('is no whole number')
+    .min(1, 'is below 1')
+    .max(MOST_BRANCHES, `is above ${MOST_BRANCHES}`)
+    .optional(),
+  /** points of the way to a load that were tested, by id (electrical/supplyPath) */
+  points: z.record(z.string().regex(POINT_ID, 'is no point of the way'), z.enum(['live', 'dead'])).optional(),
+  /** what was different from the set before */
+  note: textSchema.optional(),
+  /** when the conditions changed under the set: what was read before is stale */
+  changedAt: instantSchema.optional(),
+})
+export type ReadingSet = z.infer<typeof readingSetSchema>

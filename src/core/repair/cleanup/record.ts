@@ -1,0 +1,27 @@
+import type { Job } from '../../record/job/job'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Observations } from '../../record/readings/schema'
+
+/** What is known of a circuit's inside when its clean-up is decided. */
+export type CleanupRecord = {
+  readonly unit: UnitPlate
+  /** the latest word for each observation over all sets */
+  readonly observations: Observations
+  readonly previousBurnout: boolean
+  /** the fault being repaired, where one is named */
+  readonly fault?: string
+}
+
+/** Gathers the record of a job; a later set's observation replaces an earlier one. */
+export function cleanupRecord(job: Job, fault?: string): CleanupRecord {
+  const observations: Observations = Object.assign(
+    {},
+    ...job.readingSets.map((set) => set.observations ?? {}),
+  )
+  return {
+    unit: job.unit,
+    observations,
+    previousBurnout: job.arrival?.previousBurnout === true,
+    ...(fault === undefined ? {} : { fault }),
+  }
+}
