@@ -17,6 +17,10 @@ const config = [
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       'no-console': 'error',

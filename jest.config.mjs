@@ -10,6 +10,7 @@ const core = {
     '<rootDir>/tools/**/*.test.ts',
     '<rootDir>/src/app/**/*.test.ts',
     '<rootDir>/src/instruments/**/*.test.ts',
+    '<rootDir>/src/workers/**/*.test.ts',
   ],
   transform: {
     '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],

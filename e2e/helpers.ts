@@ -35,22 +35,53 @@ export async function goTo(page: Page, stage: string): Promise<void> {
 /** The first suspect's id on screen. */
 export const leadingSuspect = (page: Page) => page.locator('[data-suspect]').first()
 
-/** All jobs as they are stored in this browser. */
-export function storedJobs(page: Page): Promise<Record<string, unknown>[]> {
-  return page.evaluate(
+type StoredRow = { jobId: string; kind: string; id: string; order: number; deleted?: 1; data: object }
+type StoredIndex = { id: string; updatedAt: string }
+const LIST_OF: Readonly<Record<string, string>> = {
+  set: 'readingSets',
+  decision: 'decisions',
+  tick: 'ticks',
+  log: 'logs',
+  attachment: 'attachments',
+}
+
+/** All jobs as they are stored in this browser, put together from their records without the app's own code. */
+export async function storedJobs(page: Page): Promise<Record<string, unknown>[]> {
+  const { jobs, records } = await page.evaluate(
     () =>
-      new Promise((resolve, reject) => {
+      new Promise<{ jobs: StoredIndex[]; records: StoredRow[] }>((resolve, reject) => {
         const open = indexedDB.open('orzo')
         open.onerror = () => reject(open.error)
         open.onsuccess = () => {
-          const all = open.result.transaction('jobs').objectStore('jobs').getAll()
-          all.onsuccess = () => {
+          const reading = open.result.transaction(['jobIndex', 'records'])
+          const [jobs, records] = ['jobIndex', 'records'].map((store) => reading.objectStore(store).getAll())
+          reading.oncomplete = () => {
             open.result.close()
-            resolve(all.result.map((row: { job: Record<string, unknown> }) => row.job))
+            resolve({ jobs: jobs!.result as StoredIndex[], records: records!.result as StoredRow[] })
           }
         }
       }),
   )
+  return jobs.map(({ id, updatedAt }) => {
+    const own = records
+      .filter(({ jobId, deleted }) => jobId === id && !deleted)
+      .sort((a, b) => a.order - b.order)
+    const only = (kind: string) => own.find((each) => each.kind === kind)?.data
+    const lists = Object.entries(LIST_OF).map(([kind, list]) => [
+      list,
+      own.filter((each) => each.kind === kind).map(({ data }) => data),
+    ])
+    const closing = only('closing')
+    return {
+      format: 'orzo.job',
+      version: 2,
+      id,
+      updatedAt,
+      ...only('head'),
+      ...(Object.fromEntries(lists) as object),
+      ...(closing ? { closing } : {}),
+    }
+  })
 }
 
 /** Nothing on the page reaches past the right edge. */

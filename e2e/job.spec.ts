@@ -68,17 +68,23 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
   expect(exported).toEqual(stored)
   expect(exported).toMatchObject({
     format: 'orzo.job',
-    version: 1,
+    version: 2,
     title: 'Dome annex split',
-    stage: 'close',
     unit: {
       refrigerant: 'R-410A',
       nominalTons: 3,
       power: { rla: 14.1 },
       site: { elevation: { value: 5741, unit: 'ft' } },
     },
-    decision: { fault: 'txv-underfeeding', override: 'Valve was pulled and its screen is crushed' },
-    ticked: ['setUp'],
+    decisions: [
+      {
+        fault: 'txv-underfeeding',
+        state: 'decided',
+        override: 'Valve was pulled and its screen is crushed',
+        gate: { gate: 'expansion-valve', met: false },
+      },
+    ],
+    ticks: [{ key: 'task:setUp' }],
   })
 
   const empty = await browser.newContext({ acceptDownloads: true })

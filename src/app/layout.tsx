@@ -1,7 +1,7 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import type { Metadata, Viewport } from 'next'
 import type { ReactNode } from 'react'
-import { DisplayProvider } from '@/features/settings/DisplayProvider'
+import { DisplayProvider } from '@/features/shared/display/DisplayProvider'
 
 export const metadata: Metadata = {
   title: { default: 'Orzo', template: '%s - Orzo' },

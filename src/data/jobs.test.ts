@@ -2,24 +2,23 @@ import { seededRandom } from '@/core/base/numeric/random'
 import { readJobValue, writeJobText } from '@/core/record/job/readJob'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { OrzoDatabase } from './database'
-import { addDemoJobs, buildDemoJobs, removeDemoJobs } from './demo'
-import {
-  addJob,
-  blankJob,
-  changeJob,
-  getJob,
-  importJobText,
-  listJobs,
-  removeJob,
-  type StoredJob,
-} from './jobs'
-import { newId } from './newId'
+import { addDemoJobs, buildDemoJobs, removeDemoJobs } from '../demo/demoJobs'
+import { setArrival, setTitle } from '@/core/record/edits/headEdits'
+import type { Edit } from '@/core/record/edits/edit'
+import type { StoredJob } from '@/core/record/job/job'
+import { progressOf } from '@/core/record/job/stages'
+import { readSettingRows } from '@/core/record/settings/settings'
+import { addJob, blankJob, importJobText, listJobs, removeJob } from './jobs'
+import { newJobId } from './newId'
+import { changeJob as change, getJob } from './records'
 import { displayUnits, readSettings, writeSetting } from './settings'
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const LATER = '2026-05-04T10:30:00.000Z'
 let db: OrzoDatabase
 let count = 0
+const changeJob = (of: OrzoDatabase, id: string, edit: Edit, now: string) =>
+  change(of, id, edit, { now: () => Date.parse(now), zone: () => 'UTC' })
 
 beforeEach(() => {
   count += 1
@@ -29,7 +28,8 @@ afterEach(async () => {
   await db.delete()
 })
 
-const everything = async () => JSON.stringify(await listJobs(db))
+const allJobs = async () => Promise.all((await listJobs(db)).map(({ id }) => getJob(db, id)))
+const everything = async () => JSON.stringify(await allJobs())
 
 describe('jobs', () => {
   test('a new job is stored and found again after reopening', async () => {
@@ -44,37 +44,39 @@ describe('jobs', () => {
   test('the list starts with the one changed last', async () => {
     const first = await addJob(db, blankJob(NOW))
     await addJob(db, blankJob(NOW))
-    await changeJob(db, first.id, (job) => ({ ...job, title: 'changed' }), LATER)
-    expect((await listJobs(db))[0]).toMatchObject({ id: first.id, title: 'changed', updatedAt: LATER })
+    await changeJob(db, first.id, setTitle('changed'), LATER)
+    expect((await listJobs(db))[0]).toMatchObject({
+      id: first.id,
+      summary: { title: 'changed' },
+      updatedAt: LATER,
+    })
   })
   test('two changes at the same moment both stay', async () => {
     const { id } = await addJob(db, blankJob(NOW))
     await Promise.all([
-      changeJob(db, id, (job) => ({ ...job, title: 'a title' }), LATER),
-      changeJob(db, id, (job) => ({ ...job, arrival: { complaint: 'warm' } }), LATER),
+      changeJob(db, id, setTitle('a title'), LATER),
+      changeJob(db, id, setArrival({ complaint: 'warm' }), LATER),
     ])
     expect(await getJob(db, id)).toMatchObject({ title: 'a title', arrival: { complaint: 'warm' } })
   })
   test('a cleared field leaves no key behind', async () => {
     const { id } = await addJob(db, { ...blankJob(NOW), title: 'x' })
-    await changeJob(db, id, (job) => ({ ...job, title: undefined }), LATER)
+    await changeJob(db, id, setTitle(''), LATER)
     expect(Object.keys((await getJob(db, id))!)).not.toContain('title')
   })
   test('a change that would make the document invalid is refused and changes nothing', async () => {
     const { id } = await addJob(db, blankJob(NOW))
     const before = await everything()
-    await expect(changeJob(db, id, (job) => ({ ...job, title: 'x'.repeat(3000) }), LATER)).rejects.toThrow(
-      'title',
-    )
+    await expect(changeJob(db, id, setTitle('x'.repeat(3000)), LATER)).rejects.toThrow('title')
     expect(await everything()).toBe(before)
   })
   test('changing a removed job says so', async () => {
     const { id } = await addJob(db, blankJob(NOW))
     await removeJob(db, id)
-    await expect(changeJob(db, id, (job) => job, LATER)).rejects.toThrow('no longer here')
+    await expect(changeJob(db, id, setTitle('x'), LATER)).rejects.toThrow('no longer here')
   })
   test('ids do not repeat', () => {
-    expect(new Set(Array.from({ length: 500 }, newId)).size).toBe(500)
+    expect(new Set(Array.from({ length: 500 }, newJobId)).size).toBe(500)
   })
 })
 
@@ -97,7 +99,7 @@ describe('import', () => {
     const result = await importJobText(db, writeJobText({ ...job, title: 'edited elsewhere' }), LATER)
     expect(result.outcome).toBe('added-beside')
     expect((await getJob(db, job.id))!.title).toBe(job.title)
-    expect((await listJobs(db)).map(({ title }) => title)).toContain('edited elsewhere')
+    expect((await listJobs(db)).map(({ summary }) => summary.title)).toContain('edited elsewhere')
   })
   test('a file without id and times gets them', async () => {
     const bare = {
@@ -107,7 +109,7 @@ describe('import', () => {
       readingSets: [],
     }
     await importJobText(db, JSON.stringify(bare), LATER)
-    expect((await listJobs(db))[0]).toMatchObject({
+    expect((await allJobs())[0]).toMatchObject({
       createdAt: LATER,
       updatedAt: LATER,
       id: expect.stringMatching(/^job-/),
@@ -132,7 +134,7 @@ describe('import', () => {
         expect(result.problems[0]!.message.length).toBeGreaterThan(5)
         expect(after.length).toBe(before)
       } else {
-        expect(readJobValue(after.find(({ id }) => id === result.id)).ok).toBe(true)
+        expect(readJobValue(await getJob(db, result.id)).ok).toBe(true)
         if (result.outcome !== 'already-here') await removeJob(db, result.id)
       }
       expect(await getJob(db, kept.id)).toEqual(kept)
@@ -146,7 +148,7 @@ describe('demo jobs', () => {
   const jobs = buildDemoJobs(new Date(NOW))
   test('are four valid documents in different stages, at 1,750 m', () => {
     expect(jobs).toHaveLength(4)
-    expect(new Set(jobs.map(({ stage }) => stage)).size).toBe(4)
+    expect(jobs.map(progressOf)).toEqual(['diagnose', 'diagnose', 'close', 'measure'])
     for (const job of jobs) {
       expect(readJobValue(job)).toEqual({ ok: true, job })
       expect(job.unit.site?.elevation).toEqual({ value: 1750, unit: 'm' })
@@ -165,7 +167,7 @@ describe('demo jobs', () => {
   test('come and go without touching other jobs', async () => {
     const own = await addJob(db, blankJob(NOW))
     await addDemoJobs(db, new Date(NOW))
-    await changeJob(db, 'demo-lodge', (job) => ({ ...job, title: 'edited' }), LATER)
+    await changeJob(db, 'demo-lodge', setTitle('edited'), LATER)
     await addDemoJobs(db, new Date(NOW))
     expect((await getJob(db, 'demo-lodge'))!.title).toBe('edited')
     expect(await listJobs(db)).toHaveLength(5)
@@ -180,12 +182,25 @@ describe('settings', () => {
     await writeSetting(db, 'temperatureUnit', 'C')
     await writeSetting(db, 'pressureUnit', 'barg')
     expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'C', pressure: 'barg', chosen: {} })
-    expect(displayUnits({ temperatureUnit: 'Réaumur', pressureUnit: 'F' })).toEqual({
-      temperature: 'F',
-      pressure: 'psig',
-      chosen: {},
+    const rows = (settings: Record<string, unknown>) =>
+      readSettingRows(Object.entries(settings).map(([key, value]) => ({ key, value })))
+    expect(rows({ temperatureUnit: 'Réaumur', pressureUnit: 'F', other: 1 })).toEqual({})
+    expect(rows({ unitsChosen: { mass: 'kg', voltage: 'psig' } })).toEqual({ unitsChosen: { mass: 'kg' } })
+    expect(rows({ unitsChosen: 'broken', tapOrder: 'null', screenOn: 7 })).toEqual({})
+  })
+  test('what an earlier Orzo kept as text is read: yes, JSON, orders with readings it does not know', () => {
+    expect(
+      readSettingRows([
+        { key: 'demoOffered', value: 'yes' },
+        { key: 'screenOn', value: 'no' },
+        { key: 'unitsChosen', value: '{"mass":"kg","voltage":"psig"}' },
+        { key: 'tapOrder', value: '{"split-ac":["boxTemp","no-such"],"no-kind":[]}' },
+      ]),
+    ).toEqual({
+      demoOffered: true,
+      screenOn: false,
+      unitsChosen: { mass: 'kg' },
+      tapOrder: { 'split-ac': ['boxTemp'] },
     })
-    expect(displayUnits({ unitsChosen: '{"mass":"kg","voltage":"psig"}' }).chosen).toEqual({ mass: 'kg' })
-    expect(displayUnits({ unitsChosen: 'broken' }).chosen).toEqual({})
   })
 })

@@ -1,7 +1,11 @@
-/** A random id of 26 characters; works on plain http too, where crypto.randomUUID does not. */
-export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16))
-  return `job-${Array.from(bytes, (byte) => byte.toString(36).padStart(2, '0'))
+const BYTES = 16
+const LONGEST = 22
+
+/** A random word of 22 letters and digits; works on plain http too, where crypto.randomUUID does not. */
+export const randomWord = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(BYTES)), (byte) => byte.toString(36).padStart(2, '0'))
     .join('')
-    .slice(0, 22)}`
-}
+    .slice(0, LONGEST)
+
+/** A new id of a job. */
+export const newJobId = (): string => `job-${randomWord()}`

@@ -1,34 +1,52 @@
-import { type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from '@/core/base/units/units'
+import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
+import { readSettingRows, type SettingKey, type Settings } from '@/core/record/settings/settings'
 import type { OrzoDatabase } from './database'
+import { randomWord } from './newId'
 
-/** What this browser remembers beside the jobs. */
-export const SETTING_KEYS = [
-  'temperatureUnit',
-  'pressureUnit',
-  'demoOffered',
-  'tablesInput',
-  'theme',
-  'textSize',
-  'hand',
-  'screenOn',
-  'tapOrder',
-  'unitsChosen',
-  'logColumns',
-] as const
-export type SettingKey = (typeof SETTING_KEYS)[number]
-export type Settings = { [K in SettingKey]?: string }
+export type { SettingKey, Settings }
 
 /** All settings as one object. */
-export async function readSettings(db: OrzoDatabase): Promise<Settings> {
-  const rows = await db.settings.toArray()
-  return Object.fromEntries(rows.map(({ key, value }) => [key, value])) as Settings
-}
+export const readSettings = async (db: OrzoDatabase): Promise<Settings> =>
+  readSettingRows(await db.settings.toArray())
 
-export async function writeSetting(db: OrzoDatabase, key: SettingKey, value: string): Promise<void> {
+export async function writeSetting<K extends SettingKey>(
+  db: OrzoDatabase,
+  key: K,
+  value: NonNullable<Settings[K]>,
+): Promise<void> {
   await db.settings.put({ key, value })
 }
 
-const TEMPERATURES: readonly string[] = ['F', 'C', 'K']
+/** Changes one setting by what it holds now, so that two quick changes never overwrite each other. */
+export async function changeSetting<K extends SettingKey>(
+  db: OrzoDatabase,
+  key: K,
+  change: (now: Settings[K] | undefined) => NonNullable<Settings[K]>,
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const now = (await readSettings(db))[key]
+    await db.settings.put({ key, value: change(now) })
+  })
+}
+
+const devices = new WeakMap<OrzoDatabase, Promise<string>>()
+
+async function findDevice(db: OrzoDatabase): Promise<string> {
+  return db.transaction('rw', db.settings, async () => {
+    const { device } = await readSettings(db)
+    if (device) return device
+    const made = randomWord()
+    await db.settings.put({ key: 'device', value: made })
+    return made
+  })
+}
+
+/** The name of this browser in the records that it writes; made once. */
+export function deviceOf(db: OrzoDatabase): Promise<string> {
+  const known = devices.get(db) ?? findDevice(db)
+  devices.set(db, known)
+  return known
+}
 
 export type DisplayUnits = {
   readonly temperature: TemperatureUnit
@@ -37,23 +55,9 @@ export type DisplayUnits = {
   readonly chosen: { readonly [K in QuantityKind]?: Unit }
 }
 
-const isChosen = (entry: [string, unknown]): entry is [QuantityKind, Unit] =>
-  typeof entry[1] === 'string' && unitsOf(entry[0] as QuantityKind).some((unit) => unit === entry[1])
-
-/** A damaged text chooses nothing. */
-function readChosen(text: string | undefined): DisplayUnits['chosen'] {
-  try {
-    return Object.fromEntries(Object.entries(JSON.parse(text ?? '{}') as object).filter(isChosen))
-  } catch {
-    return {}
-  }
-}
-
 /** Units in which this browser shows and first offers values. */
-export function displayUnits(settings: Settings): DisplayUnits {
-  const temperature = TEMPERATURES.includes(settings.temperatureUnit ?? '')
-    ? (settings.temperatureUnit as TemperatureUnit)
-    : 'F'
-  const pressure = unitsOf('pressure').find((unit) => unit === settings.pressureUnit) ?? 'psig'
-  return { temperature, pressure, chosen: readChosen(settings.unitsChosen) }
-}
+export const displayUnits = (settings: Settings): DisplayUnits => ({
+  temperature: settings.temperatureUnit ?? 'F',
+  pressure: settings.pressureUnit ?? 'psig',
+  chosen: settings.unitsChosen ?? {},
+})

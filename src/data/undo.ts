@@ -1,10 +1,24 @@
-import { applyPatch, createPatch, type Operation } from 'rfc6902'
+import type { Clock } from '@/core/base/units/instants'
+import type { Edit } from '@/core/record/edits/edit'
+import type { PartChange } from '@/core/record/job/assemble'
+import { headOf } from '@/core/record/job/assemble'
 import type { Job } from '@/core/record/job/job'
+import { placeText } from '@/core/record/records/places'
+import { headSchema } from '@/core/record/records/head'
+import { type KindName, LISTS, type ListKind, type RecordData } from '@/core/record/records/kinds'
+import { applyPatches, diffData, isSame, type Patch } from '@/core/record/records/patches'
 import type { OrzoDatabase } from './database'
-import { changeJob } from './jobs'
+import { changeJob } from './records'
 
-/** One change of a job, there and back (JSON Patch, RFC 6902). */
-type Step = { readonly back: readonly Operation[]; readonly forth: readonly Operation[]; readonly at: number }
+type Data = Readonly<Record<string, unknown>>
+
+/** What one change did to one record: places there and back, or the whole record made or taken away. */
+type RecordStep = { readonly kind: KindName; readonly id: string } & (
+  | { readonly type: 'patched'; readonly patches: readonly Patch[] }
+  | { readonly type: 'made'; readonly data: Data }
+  | { readonly type: 'removed'; readonly data: Data; readonly index: number }
+)
+type Step = { readonly records: readonly RecordStep[]; readonly at: number }
 type Steps = { readonly done: readonly Step[]; readonly undone: readonly Step[] }
 
 export type Undoable = { readonly undo: boolean; readonly redo: boolean }
@@ -34,55 +48,170 @@ export function watchUndo(listener: () => void): () => void {
   return () => listeners.delete(listener)
 }
 
-const places = (operations: readonly Operation[]) =>
-  operations
-    .map(({ path }) => path)
-    .filter((path) => !path.endsWith('/at'))
+function recordStepOf({ kind, id, before, after }: PartChange, index: number): RecordStep {
+  if (before === undefined) return { kind, id, type: 'made', data: after as Data }
+  if (after === undefined) return { kind, id, type: 'removed', data: before as Data, index }
+  return { kind, id, type: 'patched', patches: diffData(before, after) }
+}
+
+const fieldsOf = (value: unknown): Data =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Data) : {}
+
+/** A place, and of a quantity which of its fields: a doubt is another change than the number. */
+function placeOf({ path, old, new: now }: Patch): string {
+  const [before, after] = [fieldsOf(old), fieldsOf(now)]
+  const fields = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
+    (key) => key !== 'at' && !isSame(before[key], after[key]),
+  )
+  return [path.join('.'), ...fields].join(' ')
+}
+
+/** The places of a step, but for the times that go along with every change. */
+const places = ({ records }: Step) =>
+  records
+    .flatMap((record) =>
+      record.type === 'patched'
+        ? record.patches.map((patch) => `${record.kind}/${record.id}/${placeOf(patch)}`)
+        : [`${record.kind}/${record.id}/${record.type}`],
+    )
+    .filter((place) => !place.endsWith('.at'))
     .sort()
     .join(' ')
 
-/** The document without the time of its last change, which is no change by itself. */
-const content = (job: Job): Job => ({ ...job, updatedAt: undefined })
+/** Two quick changes of the same places as one: from what stood before the first to what the second left. */
+function joined(first: Step, second: Step): Step {
+  const records = second.records.map((record, i): RecordStep => {
+    const before = first.records[i]
+    if (record.type !== 'patched' || before?.type !== 'patched') return record
+    return {
+      ...record,
+      patches: record.patches.map((patch) => {
+        const was = before.patches.find(({ path }) => isSame(path, patch.path))
+        return was ? { ...patch, old: was.old, ...madeFrom(was) } : patch
+      }),
+    }
+  })
+  return { records, at: second.at }
+}
+const madeFrom = ({ madeFrom: from }: Patch) => (from === undefined ? {} : { madeFrom: from })
 
-/** Remembers a change that was stored. */
-export function recordStep(jobId: string, before: Job, after: Job, now: number): void {
-  const [from, to] = [content(before), content(after)]
-  const forth = createPatch(from, to)
-  if (forth.length === 0) return
+/** Remembers a change that was stored. @param indexOf the place that a removed record had in its list */
+export function recordStep(
+  jobId: string,
+  changes: readonly PartChange[],
+  now: number,
+  indexOf: (change: PartChange) => number = () => 0,
+): void {
+  if (changes.length === 0) return
+  const step: Step = { records: changes.map((change) => recordStepOf(change, indexOf(change))), at: now }
   const { done } = steps.get(jobId) ?? EMPTY
-  const step: Step = { forth, back: createPatch(to, from), at: now }
   const last = done.at(-1)
-  const sameWord = last && now - last.at < ONE_STEP && places(last.forth) === places(forth)
-  const kept = sameWord ? [...done.slice(0, -1), { ...step, back: last.back }] : [...done, step]
+  const isWord =
+    last !== undefined &&
+    now - last.at < ONE_STEP &&
+    step.records.every(({ type }) => type === 'patched') &&
+    places(last) === places(step)
+  const kept = isWord ? [...done.slice(0, -1), joined(last, step)] : [...done, step]
   put(jobId, { done: kept.slice(-MOST_STEPS), undone: [] })
 }
 
-function patched(job: Job, operations: readonly Operation[]): Job {
-  const copy = structuredClone(job)
-  const failed = applyPatch(copy, structuredClone([...operations])).find((error) => error !== null)
-  if (failed) throw new Error('this place was changed in another window since; change it by hand.')
-  return copy
+const isList = (kind: KindName): kind is ListKind => Object.hasOwn(LISTS, kind)
+const HEAD_KEYS = Object.keys(headSchema.shape) as (keyof RecordData['head'])[]
+
+function dataOf(job: Job, kind: KindName, id: string): Data | undefined {
+  if (kind === 'head') return headOf(job) as Data
+  if (!isList(kind)) return job.closing
+  const { list, idOf } = LISTS[kind]
+  return (job[list] as readonly Data[]).find((each) => (idOf as (data: unknown) => string)(each) === id)
 }
 
-async function move(db: OrzoDatabase, jobId: string, from: 'done' | 'undone', now: string): Promise<void> {
+/** A job with one record put in, changed or taken away; a new one stands at its old place. */
+function withData(job: Job, kind: KindName, id: string, data: Data | undefined, index: number): Job {
+  if (kind === 'head') {
+    const rest = Object.fromEntries(
+      Object.entries(job).filter(([key]) => !(HEAD_KEYS as readonly string[]).includes(key)),
+    )
+    return { ...rest, ...data } as Job
+  }
+  if (!isList(kind)) {
+    const { closing: _closing, ...rest } = job
+    return (data === undefined ? rest : { ...rest, closing: data }) as Job
+  }
+  const { list, idOf } = LISTS[kind]
+  const all = job[list] as readonly Data[]
+  const isIt = (each: Data) => (idOf as (data: unknown) => string)(each) === id
+  const next =
+    data === undefined
+      ? all.filter((each) => !isIt(each))
+      : all.some(isIt)
+        ? all.map((each) => (isIt(each) ? data : each))
+        : [...all.slice(0, index), data, ...all.slice(index)]
+  return { ...job, [list]: next }
+}
+
+type Moved = { readonly job: Job; readonly done?: RecordStep; readonly kept: readonly string[] }
+
+function moveRecord(job: Job, step: RecordStep, way: 'back' | 'forth'): Moved {
+  const { kind, id } = step
+  const now = dataOf(job, kind, id)
+  const told = (path: readonly string[] = []) => [placeText(kind, path)]
+  if (step.type === 'patched') {
+    if (!now) return { job, kept: step.patches.flatMap(({ path }) => told(path)) }
+    const { data, done, kept } = applyPatches(now, step.patches, way)
+    const names = kept.filter(({ path }) => path.at(-1) !== 'at').flatMap(({ path }) => told(path))
+    if (done.length === 0) return { job, kept: names }
+    return { job: withData(job, kind, id, data, 0), done: { ...step, patches: done }, kept: names }
+  }
+  const appears = (step.type === 'made') === (way === 'forth')
+  const index = step.type === 'removed' ? step.index : Infinity
+  if (appears)
+    return now
+      ? { job, kept: told() }
+      : { job: withData(job, kind, id, step.data, index), done: step, kept: [] }
+  // what somebody else wrote into it since would go with it
+  return now && isSame(now, step.data)
+    ? { job: withData(job, kind, id, undefined, 0), done: step, kept: [] }
+    : { job, kept: now ? told() : [] }
+}
+
+/** Places that were left as they are because another window changed them since, in words; empty where all went back. */
+export type Kept = readonly string[]
+
+async function move(db: OrzoDatabase, jobId: string, from: 'done' | 'undone', clock: Clock): Promise<Kept> {
   const here = steps.get(jobId) ?? EMPTY
   const step = here[from].at(-1)
-  if (!step) return
-  const operations = from === 'done' ? step.back : step.forth
-  await changeJob(db, jobId, (job) => patched(job, operations), now)
+  if (!step) return []
+  const way = from === 'done' ? 'back' : 'forth'
+  let kept: string[] = []
+  let done: RecordStep[] = []
+  const edit: Edit = (job) => {
+    kept = []
+    done = []
+    const order = way === 'back' ? [...step.records].reverse() : step.records
+    return order.reduce((current, record) => {
+      const moved = moveRecord(current, record, way)
+      kept.push(...moved.kept)
+      if (moved.done) done.push(moved.done)
+      return moved.job
+    }, job)
+  }
+  await changeJob(db, jobId, edit, clock)
   const rest = here[from].slice(0, -1)
+  const took: Step = { records: way === 'back' ? [...done].reverse() : done, at: 0 }
+  const other = done.length > 0 ? [took] : []
   put(
     jobId,
     from === 'done'
-      ? { done: rest, undone: [...here.undone, step] }
-      : { done: [...here.done, step], undone: rest },
+      ? { done: rest, undone: [...here.undone, ...other] }
+      : { done: [...here.done, ...other], undone: rest },
   )
+  return [...new Set(kept)]
 }
 
-/** Takes the last change back. @throws Error when the same place was changed elsewhere since */
-export const undo = (db: OrzoDatabase, jobId: string, now: string): Promise<void> =>
-  move(db, jobId, 'done', now)
+/** Takes the last change back. @returns what was kept because it was changed elsewhere since */
+export const undo = (db: OrzoDatabase, jobId: string, clock: Clock): Promise<Kept> =>
+  move(db, jobId, 'done', clock)
 
-/** Makes the change again that was taken back last. @throws Error when the same place was changed elsewhere since */
-export const redo = (db: OrzoDatabase, jobId: string, now: string): Promise<void> =>
-  move(db, jobId, 'undone', now)
+/** Makes the change again that was taken back last. @returns what was kept because it was changed elsewhere since */
+export const redo = (db: OrzoDatabase, jobId: string, clock: Clock): Promise<Kept> =>
+  move(db, jobId, 'undone', clock)

@@ -2,13 +2,13 @@ import { render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { planRepair } from '@/core/repair/plan/plan'
-import { buildDemoJobs } from '@/data/demo'
-import { compareSets } from './close/comparison'
-import { ComparisonTable } from './close/ComparisonTable'
+import { buildDemoJobs } from '@/demo/demoJobs'
+import { compareSets } from '@/core/answer/comparison'
+import { ComparisonTable } from './shared/comparison/ComparisonTable'
 import { EvidenceList } from './diagnose/EvidenceList'
 import { Gates } from './diagnose/Gates'
 import { NextChecks } from './diagnose/NextChecks'
-import { Flags } from './job/Flags'
+import { Flags } from './shared/Flags'
 import { Checklist } from './plan/Checklist'
 import { Dryers } from './plan/Dryers'
 import { Ledgers } from './plan/Ledgers'
@@ -17,7 +17,7 @@ const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z'))
 const control = jobs.find(({ id }) => id === 'demo-control-room')!
 const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
 const diagnosis = diagnoseJob(control)
-const plan = planRepair(exhibit, 'plugged-liquid-dryer')
+const plan = planRepair(exhibit, ['plugged-liquid-dryer'])
 
 test('evidence shows direction, strength in a word, and the sentence', () => {
   const suspect = diagnosis.suspects[0]!

@@ -1,6 +1,6 @@
 import { type TimedValue, trendOf } from '@/core/record/readings/trend'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { fitsTap } from '@/core/simulate/liveBench'
+import { fitsTap } from '@/core/simulate/liveProbes'
 import type { Unit } from '@/core/base/units/units'
 import type { InstrumentSource, ProbeInfo, Sample, SourceEvent } from './source'
 

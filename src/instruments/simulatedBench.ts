@@ -1,14 +1,8 @@
 import { seededRandom } from '@/core/base/numeric/random'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
-import {
-  beginLive,
-  type LiveBench,
-  LIVE_PROBES,
-  placeProbe,
-  readLive,
-  stepLive,
-} from '@/core/simulate/liveBench'
+import { beginLive, type LiveBench, placeProbe, readLive, stepLive } from '@/core/simulate/liveBench'
+import { LIVE_PROBES } from '@/core/simulate/liveProbes'
 import type { SteadyQuestion } from '@/core/simulate/steady'
 import type { SourceEvent } from './source'
 

@@ -1,15 +1,16 @@
 import { proxy, type Remote, wrap } from 'comlink'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { LIVE_PROBES } from '@/core/simulate/liveBench'
-import { type LiveQuestion, SimulatedBench } from './simulatedBench'
+import { LIVE_PROBES } from '@/core/simulate/liveProbes'
+import type { LiveQuestion, SimulatedBench } from './simulatedBench'
 import type { InstrumentSource, ProbeInfo, SourceEvent } from './source'
 
 type Door = Remote<SimulatedBench> | SimulatedBench
 
-/** The bench in a worker of its own; in place where there are no workers (tests). */
-function openDoor(): { door: Door; close: () => void; isRemote: boolean } {
+/** The bench in a worker of its own; in place where there are no workers (tests): its code comes when it is needed. */
+async function openDoor(): Promise<{ door: Door; close: () => void; isRemote: boolean }> {
   if (typeof Worker === 'undefined') {
-    const door = new SimulatedBench()
+    const { SimulatedBench: Bench } = await import('./simulatedBench')
+    const door = new Bench()
     return { door, close: () => door.disconnect(), isRemote: false }
   }
   const worker = new Worker(new URL('./simulated.worker.ts', import.meta.url), { type: 'module' })
@@ -57,13 +58,16 @@ export class SimulatedSource implements InstrumentSource {
   async disconnect(): Promise<void> {
     const open = this.#open
     this.#open = undefined
-    open?.close()
+    ;(await open)?.close()
   }
 
-  async #begin() {
-    if (this.#open) return this.#open
-    const open = openDoor()
-    this.#open = open
+  #begin() {
+    this.#open ??= this.#start()
+    return this.#open
+  }
+
+  async #start() {
+    const open = await openDoor()
     const send = (events: SourceEvent[]) => {
       for (const event of events) for (const listener of this.#listeners) listener(event)
     }

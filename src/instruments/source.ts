@@ -1,5 +1,5 @@
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import type { LiveProbe } from '@/core/simulate/liveBench'
+import type { LiveProbe } from '@/core/simulate/liveProbes'
 import type { Unit } from '@/core/base/units/units'
 
 export type ProbeInfo = LiveProbe

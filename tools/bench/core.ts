@@ -1,6 +1,7 @@
 // npm run -s bench:core: saturation look-ups a second and the time of one whole diagnosis.
 // Ratios compare two ways on the same machine in the same run; absolute figures belong to that machine.
 import { performance } from 'node:perf_hooks'
+import { emptyJob } from '@/core/record/job/job'
 import { simulateSet } from '@/core/simulate/simulateSet'
 import { diagnose } from '@/core/answer/diagnose'
 import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
@@ -86,11 +87,12 @@ function benchDiagnosis(): void {
   run(1)
   const first = performance.now() - cold
   const warm = (fastest(() => run(DIAGNOSES)) / DIAGNOSES) * 1000
-  const job = { format: 'orzo.job', version: 1, unit, readingSets: sets.slice(0, 2) } as const
+  const numbered = sets.slice(0, 2).map((set, i) => ({ ...set, id: `set-${i + 1}` }))
+  const job = { ...emptyJob(unit), readingSets: numbered }
   const plan = fastest(() => {
     let tasks = 0
     for (let i = 0; i < 100; i++)
-      tasks += planRepair({ ...job, readingSets: [...job.readingSets] }, 'txv-underfeeding').tasks.length
+      tasks += planRepair({ ...job, readingSets: [...job.readingSets] }, ['txv-underfeeding']).tasks.length
     return tasks
   })
   const readings = Object.keys(nth(0).readings).length

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
-import { diagnoseJob, faultToRepair } from '@/core/answer/diagnoseJob'
+import { diagnoseJob, faultsToRepair } from '@/core/answer/diagnoseJob'
 import { diagnosisJson } from '@/core/door/diagnosisJson'
 import { planJson } from '@/core/door/planJson'
 import { propertiesJson } from '@/core/door/propertiesJson'
@@ -102,7 +102,7 @@ function properties(args: readonly string[]): Answer {
 
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
   diagnose: onFile((job) => diagnosisJson(diagnoseJob(job))),
-  plan: onFile((job) => planJson(planRepair(job, faultToRepair(job)))),
+  plan: onFile((job) => planJson(planRepair(job, faultsToRepair(job)))),
   simulate: (args) => {
     const text = readFile(onlyFile(args))
     return answer(() => simulationJson(readSimulationText(text)))

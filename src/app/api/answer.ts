@@ -1,9 +1,7 @@
 import { attempt } from '@/core/base/errors/orzoError'
-import { loadCaseBooks } from '@/core/diagnosis/ranking/cases/caseBook'
+import { loadFor } from '@/core/answer/load'
 import type { Job } from '@/core/record/job/job'
 import { LARGEST_JOB_TEXT, readJobText } from '@/core/record/job/readJob'
-import { propertiesNeeded } from '@/core/repair/plan/propertiesNeeded'
-import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
 const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
   Response.json({ problems }, { status })
@@ -35,7 +33,7 @@ export async function answerJob(
   const reading = readJobText(text)
   if (!reading.ok) return problem(400, reading.problems)
   const { unit } = reading.job
-  await Promise.all([loadRefrigerants(propertiesNeeded(unit)), loadCaseBooks(unit)])
+  await loadFor(unit)
   const result = attempt(() => compute(reading.job))
   return result.ok
     ? Response.json(result.value)

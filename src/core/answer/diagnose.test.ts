@@ -5,7 +5,7 @@ import { readJobText } from '../record/job/readJob'
 import type { UnitPlate } from '../record/equipment/unit'
 import type { Mode, Observations, Readings } from '../record/readings/schema'
 import { diagnose } from './diagnose'
-import { diagnoseJob, faultToRepair } from './diagnoseJob'
+import { diagnoseJob, faultsToRepair } from './diagnoseJob'
 import { judgeGate } from '../diagnosis/proof/gates'
 import { CARRY_MINUTES } from '../diagnosis/checks/nextCheck'
 
@@ -332,9 +332,16 @@ describe('circumstances', () => {
 
 describe('which set speaks for a job', () => {
   const job = example('plugged-dryer')
-  const after = { mode: 'cooling' as const, readings: example('after-repair').readingSets[0]!.readings }
+  const after = {
+    id: 'after',
+    mode: 'cooling' as const,
+    readings: example('after-repair').readingSets[0]!.readings,
+  }
   test('the latest with evidence; an empty new set changes nothing', () => {
-    const extended = { ...job, readingSets: [...job.readingSets, { mode: 'cooling' as const, readings: {} }] }
+    const extended = {
+      ...job,
+      readingSets: [...job.readingSets, { id: 'empty', mode: 'cooling' as const, readings: {} }],
+    }
     expect(diagnoseJob(extended).suspects[0]!.fault).toBe('plugged-liquid-dryer')
     expect(diagnoseJob(extended, 1).suspects[0]!.fault).toBe('healthy')
   })
@@ -347,9 +354,16 @@ describe('which set speaks for a job', () => {
       unit: { ...job.unit, refrigerant: 'R-22' as const },
       readingSets: [...job.readingSets, after],
     }
-    expect(faultToRepair({ ...both, decision: { fault: 'undercharge' } })).toBe('undercharge')
-    expect(faultToRepair({ ...job, decision: { fault: 'not-a-fault' } })).toBe('plugged-liquid-dryer')
-    expect(faultToRepair({ ...job, readingSets: [] })).toBe('healthy')
+    const decision = (fault: string, state: 'decided' | 'draft' = 'decided') => ({ id: fault, fault, state })
+    expect(faultsToRepair({ ...both, decisions: [decision('undercharge')] })).toEqual(['undercharge'])
+    expect(
+      faultsToRepair({ ...both, decisions: [decision('undercharge'), decision('contactor-failed')] }),
+    ).toEqual(['undercharge', 'contactor-failed'])
+    expect(faultsToRepair({ ...job, decisions: [decision('not-a-fault')] })).toEqual(['plugged-liquid-dryer'])
+    expect(faultsToRepair({ ...job, decisions: [decision('undercharge', 'draft')] })).toEqual([
+      'plugged-liquid-dryer',
+    ])
+    expect(faultsToRepair({ ...job, readingSets: [] })).toEqual(['healthy'])
   })
 })
 

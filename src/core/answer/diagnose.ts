@@ -2,6 +2,7 @@ import type { UnitPlate } from '../record/equipment/unit'
 import type { ReadingSet } from '../record/readings/schema'
 import { DEFAULT_DISPLAY, type Display } from '../base/units/show'
 import type { Job } from '../record/job/job'
+import type { BranchWord } from '../diagnosis/evidence/branchWords'
 import { branchWord } from '../diagnosis/evidence/branches'
 import { type History, type PriorFactor, priorFactor } from '../diagnosis/faults/priors'
 import {
@@ -52,12 +53,14 @@ export type Suspect = {
   readonly tell?: string
 }
 
-export type Diagnosis = Assessment & {
+/** What is said of a set once it is ranked. */
+export type Ranking = {
   readonly suspects: readonly Suspect[]
   readonly nextChecks: readonly NextCheck[]
   readonly mindChangers: readonly MindChanger[]
-  readonly gates: readonly Gate[]
 }
+
+export type Diagnosis = Assessment & Ranking & { readonly gates: readonly Gate[] }
 
 /** What names one suspect of a list: its fault, and the second of a pair. */
 export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): string =>
@@ -138,6 +141,36 @@ function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
   return [...new Set(gates)].map((gate) => judgeGate(gate, record))
 }
 
+/** A set weighed against every hypothesis, before anything is said of it. */
+export type Weighed = { readonly items: readonly Item[]; readonly ranked: readonly Ranked[] }
+
+/**
+ * Weighs a set that was read.
+ * @param branch how its branch stands among the others of the circuit
+ * @throws OrzoError not-loaded when loadCaseBooks was not awaited before
+ */
+export function weigh(assessment: Assessment, branch: BranchWord | undefined, history: History): Weighed {
+  const items = itemsOf(assessment, branch)
+  return { items, ranked: rank(assessment.unit, assessment.snapshot.mode, items, history) }
+}
+
+/** The suspects of a weighed set, each with its evidence in sentences. */
+export function suspectsOf(
+  { unit, snapshot, judged, tests }: Assessment,
+  { items, ranked }: Weighed,
+  history: History,
+  display: Display,
+): Suspect[] {
+  const totals = itemTotals(ranked, items)
+  const told: Told = { judged, tests, display }
+  const spoken = items.filter((item) => !('implied' in item))
+  const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
+  return ranked.map((row) => ({
+    ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences)),
+    prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
+  }))
+}
+
 /**
  * Ranks what may be wrong with a unit from one reading set.
  * Missing readings do not count; the suspects' probabilities sum to one.
@@ -152,20 +185,11 @@ export function diagnose(
   { history = {}, sets = [] }: Context = {},
 ): Diagnosis {
   const assessment = assess(unit, set)
-  const { snapshot, judged, tests } = assessment
-  const items = itemsOf(assessment, branchWord(unit, assessment, set, sets))
-  const ranked = rank(unit, snapshot.mode, items, history)
-  const totals = itemTotals(ranked, items)
-  const told: Told = { judged, tests, display }
-  const spoken = items.filter((item) => !('implied' in item))
-  const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
+  const weighed = weigh(assessment, branchWord(unit, assessment, set, sets), history)
   return {
     ...assessment,
-    suspects: ranked.map((row) => ({
-      ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences)),
-      prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
-    })),
-    ...askChecks(assessment, ranked, items),
-    gates: gatesOf(ranked, assessment),
+    suspects: suspectsOf(assessment, weighed, history, display),
+    ...askChecks(assessment, weighed.ranked, weighed.items),
+    gates: gatesOf(weighed.ranked, assessment),
   }
 }

@@ -1,12 +1,13 @@
 import { OrzoError } from '../base/errors/orzoError'
-import type { Job } from '../record/job/job'
-import type { ReadingSet } from '../record/readings/schema'
 import { type Display, DEFAULT_DISPLAY } from '../base/units/show'
-import { contextOf, type Diagnosis, diagnose } from './diagnose'
+import type { Job } from '../record/job/job'
+import type { JobSet } from '../record/records/set'
 import { isSuspect, type SuspectId } from '../diagnosis/faults/faults'
+import { decided } from '../record/edits/decisionEdits'
+import { contextOf, type Diagnosis, diagnose } from './diagnose'
 
 /** The set that speaks for the circuit now: the latest one with a reading or an observation. */
-export function latestSet(job: Job): ReadingSet | undefined {
+export function latestSet(job: Pick<Job, 'readingSets'>): JobSet | undefined {
   return job.readingSets.findLast(
     (set) => Object.keys(set.readings).length > 0 || Object.keys(set.observations ?? {}).length > 0,
   )
@@ -23,16 +24,33 @@ export function diagnoseJob(job: Job, index?: number, display: Display = DEFAULT
   return diagnose(job.unit, set, display, contextOf(job))
 }
 
+/** The faults that were decided. */
+export const decidedFaults = (job: Pick<Job, 'decisions'>): SuspectId[] =>
+  decided(job)
+    .map(({ fault }) => fault)
+    .filter(isSuspect)
+
 /**
- * The fault that the plan is for: the technician's decision, else the leading suspect of the latest set
- * whose leader is a fault, else nothing wrong.
+ * The suspect that a plan is for where nothing is decided: the leader of the latest set whose leader is a fault.
+ * @param leaderOf the leading suspect of a set
  */
-export function faultToRepair(job: Job): SuspectId {
-  const decided = job.decision?.fault
-  if (decided !== undefined && isSuspect(decided)) return decided
+export function suspectToRepair(
+  job: Pick<Job, 'readingSets'>,
+  leaderOf: (set: JobSet) => SuspectId | undefined,
+): SuspectId {
   for (const set of job.readingSets.toReversed()) {
-    const leader = diagnose(job.unit, set, DEFAULT_DISPLAY, contextOf(job)).suspects[0]
-    if (leader && leader.fault !== 'healthy' && Object.keys(set.readings).length > 0) return leader.fault
+    if (Object.keys(set.readings).length === 0) continue
+    const leader = leaderOf(set)
+    if (leader !== undefined && leader !== 'healthy') return leader
   }
   return 'healthy'
+}
+
+/** The faults that the plan is for: those decided, else the leading suspect, else nothing wrong. */
+export function faultsToRepair(job: Job): SuspectId[] {
+  const named = decidedFaults(job)
+  if (named.length > 0) return named
+  const leaderOf = (set: JobSet) =>
+    diagnose(job.unit, set, DEFAULT_DISPLAY, contextOf(job)).suspects[0]?.fault
+  return [suspectToRepair(job, leaderOf)]
 }

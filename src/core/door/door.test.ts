@@ -1,16 +1,15 @@
 import { diagnose } from '../answer/diagnose'
-import type { Job } from '../record/job/job'
+import { emptyJob, type Job } from '../record/job/job'
 import { planRepair } from '../repair/plan/plan'
 import { diagnosisJson } from './diagnosisJson'
 import { planJson } from './planJson'
 import { propertiesJson } from './propertiesJson'
 
 const JOB: Job = {
-  format: 'orzo.job',
-  version: 1,
-  unit: { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' },
+  ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }),
   readingSets: [
     {
+      id: 'a',
       mode: 'cooling',
       readings: {
         suctionPressure: { value: 88, unit: 'psig' },
@@ -50,7 +49,7 @@ describe('shapes of design/architecture.md', () => {
     expect(derived.compressionRatio!.unit).toBe('1')
   })
   test('plan', () => {
-    const plan = planJson(planRepair(JOB, 'txv-underfeeding')) as Record<string, Shape>
+    const plan = planJson(planRepair(JOB, ['txv-underfeeding'])) as Record<string, Shape>
     expect(keys(plan)).toEqual(
       expect.arrayContaining([
         'contamination',

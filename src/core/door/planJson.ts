@@ -22,7 +22,8 @@ export function planJson(plan: Plan): Record<string, unknown> {
     error: grams(error),
   })
   return {
-    fault: plan.fault,
+    fault: plan.faults[0],
+    faults: plan.faults,
     contamination: {
       class: contamination.class,
       also: contamination.also,

@@ -1,6 +1,7 @@
 import { seededRandom } from '../base/numeric/random'
 import { toKelvin } from '../base/units/convert'
-import { beginLive, fitsTap, LIVE_PROBES, type LiveBench, placeProbe, readLive, stepLive } from './liveBench'
+import { beginLive, type LiveBench, placeProbe, readLive, stepLive } from './liveBench'
+import { fitsTap, LIVE_PROBES } from './liveProbes'
 import { simulateSteady } from './steady'
 
 const f = (value: number) => toKelvin({ value, unit: 'F' })

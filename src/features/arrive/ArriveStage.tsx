@@ -2,7 +2,8 @@
 import { mainMode } from '@/core/record/equipment/kinds'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { type Job, WEATHERS } from '@/core/record/job/job'
+import { setArrival, setPlate, setPlatePart, setTitle } from '@/core/record/edits/headEdits'
+import { WEATHERS } from '@/core/record/records/head'
 import { asksFor } from '@/core/record/equipment/plateFields'
 import { HEAT_REJECTIONS, METERINGS, UNIT_KINDS } from '@/core/record/equipment/unit'
 import { isFlammable, REFRIGERANT_NAMES, refrigerantRow } from '@/core/physics/refrigerants/catalogue'
@@ -10,10 +11,9 @@ import { coverage } from '@/core/diagnosis/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
-import type { StageProps } from '../job/stageProps'
-import { KIND_LABELS, METERING_LABELS } from '../jobs/jobText'
+import type { StageProps } from '../shared/stageProps'
+import { KIND_LABELS, METERING_LABELS } from '../shared/jobText'
 import { Nameplate } from './Nameplate'
-import type { PlateChange } from './numberSaver'
 import { Choice, type PlatePart, Section } from './parts'
 import { SeenOnArrival } from './SeenOnArrival'
 import { UnitHistory } from './UnitHistory'
@@ -28,13 +28,13 @@ function Equipment({ unit, change }: PlatePart) {
         value={unit.kind}
         values={UNIT_KINDS}
         labels={KIND_LABELS}
-        onChange={(kind) => change((u) => ({ ...u, kind }))}
+        onChange={(kind) => void change(setPlate({ kind }))}
       />
       <Choice
         label="Refrigerant"
         value={unit.refrigerant}
         values={REFRIGERANT_NAMES}
-        onChange={(refrigerant) => change((u) => ({ ...u, refrigerant }))}
+        onChange={(refrigerant) => void change(setPlate({ refrigerant }))}
       />
       {isFlammable(unit.refrigerant) && (
         <Typography sx={{ color: 'error.main' }}>
@@ -47,21 +47,21 @@ function Equipment({ unit, change }: PlatePart) {
         value={unit.metering}
         values={METERINGS}
         labels={METERING_LABELS}
-        onChange={(metering) => change((u) => ({ ...u, metering }))}
+        onChange={(metering) => void change(setPlate({ metering }))}
       />
       {asksFor(unit, 'heatRejection') && (
         <Choice
           label="Heat leaves through"
           value={unit.heatRejection ?? ''}
           values={HEAT_REJECTIONS}
-          onChange={(heatRejection) => change((u) => ({ ...u, heatRejection }))}
+          onChange={(heatRejection) => void change(setPlate({ heatRejection }))}
         />
       )}
       <AutosaveField
         label="Unit name or number"
         value={unit.name ?? ''}
         onSave={(text) => {
-          change((u) => ({ ...u, name: text || undefined }))
+          void change(setPlate({ name: text || undefined }))
           return undefined
         }}
       />
@@ -80,12 +80,7 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
         label="Weather in the next hours"
         values={WEATHERS}
         value={arrival?.weather}
-        onChange={(word) =>
-          change((current) => ({
-            ...current,
-            arrival: { ...current.arrival, weather: WEATHERS.find((each) => each === word) },
-          }))
-        }
+        onChange={(word) => void change(setArrival({ weather: WEATHERS.find((each) => each === word) }))}
       />
       <AutosaveField
         type="time"
@@ -94,10 +89,7 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
         helperText="Rain, closing time, dark"
         slotProps={{ inputLabel: { shrink: true } }}
         onSave={(workUntil) => {
-          change((current) => ({
-            ...current,
-            arrival: { ...current.arrival, workUntil: workUntil || undefined },
-          }))
+          void change(setArrival({ workUntil: workUntil || undefined }))
           return undefined
         }}
       />
@@ -108,7 +100,7 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
 function Complaint({ job, change }: CallProps) {
   const { arrival } = job
   const save = (key: 'complaint' | 'since' | 'doneBefore' | 'access') => (text: string) => {
-    change((current: Job) => ({ ...current, arrival: { ...current.arrival, [key]: text || undefined } }))
+    void change(setArrival({ [key]: text || undefined }))
     return undefined
   }
   return (
@@ -117,7 +109,7 @@ function Complaint({ job, change }: CallProps) {
         label="Job name"
         value={job.title ?? ''}
         onSave={(text) => {
-          change((current) => ({ ...current, title: text || undefined }))
+          void change(setTitle(text))
           return undefined
         }}
       />
@@ -135,10 +127,7 @@ function Complaint({ job, change }: CallProps) {
         values={['yes', 'no']}
         value={arrival?.previousBurnout === undefined ? undefined : arrival.previousBurnout ? 'yes' : 'no'}
         onChange={(word) =>
-          change((current) => ({
-            ...current,
-            arrival: { ...current.arrival, previousBurnout: word === undefined ? undefined : word === 'yes' },
-          }))
+          void change(setArrival({ previousBurnout: word === undefined ? undefined : word === 'yes' }))
         }
       />
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
@@ -147,10 +136,7 @@ function Complaint({ job, change }: CallProps) {
         label="Site"
         value={job.unit.site?.name ?? ''}
         onSave={(text) => {
-          change((current) => ({
-            ...current,
-            unit: { ...current.unit, site: { ...current.unit.site, name: text || undefined } },
-          }))
+          void change(setPlatePart('site', { name: text || undefined }))
           return undefined
         }}
       />
@@ -159,12 +145,7 @@ function Complaint({ job, change }: CallProps) {
         kind="length"
         defaultUnit="ft"
         value={job.unit.site?.elevation}
-        onChange={(elevation) =>
-          change((current) => ({
-            ...current,
-            unit: { ...current.unit, site: { ...current.unit.site, elevation } },
-          }))
-        }
+        onChange={(elevation) => void change(setPlatePart('site', { elevation }))}
       />
     </Section>
   )
@@ -173,19 +154,17 @@ function Complaint({ job, change }: CallProps) {
 /** Unit and nameplate, complaint, site, what is seen; unknown is a valid answer everywhere. */
 export function ArriveStage(props: StageProps) {
   const { job, change } = props
-  const changeUnit: PlateChange = (recipe) =>
-    change((current) => ({ ...current, unit: recipe(current.unit) }))
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1fr' } }}>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
         <Complaint job={job} change={change} />
-        <UnitHistory job={job} change={changeUnit} />
+        <UnitHistory job={job} change={change} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Equipment unit={job.unit} change={changeUnit} />
+        <Equipment unit={job.unit} change={change} />
         <SeenOnArrival {...props} />
       </Box>
-      <Nameplate unit={job.unit} change={changeUnit} />
+      <Nameplate unit={job.unit} change={change} />
     </Box>
   )
 }

@@ -7,6 +7,7 @@ import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/record/equipment/unit'
 import { OILS } from '@/core/physics/refrigerants/catalogue'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { QuantityField } from '@/ui/QuantityField'
+import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { numberSaver } from './numberSaver'
 import { Choice, Pair, type PlatePart, Section, YesNo } from './parts'
 
@@ -40,7 +41,7 @@ function Ratings({ unit, change }: PlatePart) {
         label="Phase"
         value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
         values={['1', '3'] as const}
-        onChange={(phase) => change((u) => ({ ...u, power: { ...u.power, phase: phase === '1' ? 1 : 3 } }))}
+        onChange={(phase) => void change(setPlatePart('power', { phase: phase === '1' ? 1 : 3 }))}
       />
       <AutosaveField
         label="Rated load amps"
@@ -58,9 +59,7 @@ function Ratings({ unit, change }: PlatePart) {
         label="Hertz"
         value={unit.power?.hertz ? (String(unit.power.hertz) as '50' | '60') : ''}
         values={['50', '60'] as const}
-        onChange={(hertz) =>
-          change((u) => ({ ...u, power: { ...u.power, hertz: hertz === '50' ? 50 : 60 } }))
-        }
+        onChange={(hertz) => void change(setPlatePart('power', { hertz: hertz === '50' ? 50 : 60 }))}
       />
     </Pair>
   )
@@ -75,13 +74,13 @@ function Compressor({ unit, change }: PlatePart) {
           label="Compressor"
           value={unit.compressor?.type ?? ''}
           values={COMPRESSOR_TYPES}
-          onChange={(type) => change((u) => ({ ...u, compressor: { ...u.compressor, type } }))}
+          onChange={(type) => void change(setPlatePart('compressor', { type }))}
         />
         <Choice
           label="Oil"
           value={unit.compressor?.oil ?? ''}
           values={OILS}
-          onChange={(oil) => change((u) => ({ ...u, compressor: { ...u.compressor, oil } }))}
+          onChange={(oil) => void change(setPlatePart('compressor', { oil }))}
         />
       </Pair>
       <QuantityField
@@ -89,7 +88,7 @@ function Compressor({ unit, change }: PlatePart) {
         kind="volume"
         defaultUnit="floz"
         value={unit.oilCharge}
-        onChange={(oilCharge) => change((u) => ({ ...u, oilCharge }))}
+        onChange={(oilCharge) => void change(setPlate({ oilCharge }))}
       />
       {asksFor(unit, 'runCapacitor') && (
         <QuantityField
@@ -97,7 +96,7 @@ function Compressor({ unit, change }: PlatePart) {
           kind="capacitance"
           defaultUnit="uF"
           value={unit.power?.runCapacitor}
-          onChange={(runCapacitor) => change((u) => ({ ...u, power: { ...u.power, runCapacitor } }))}
+          onChange={(runCapacitor) => void change(setPlatePart('power', { runCapacitor }))}
         />
       )}
       {asksFor(unit, 'crankcaseHeater') && (
@@ -136,7 +135,7 @@ function LineSet({ unit, change }: PlatePart) {
       kind="length"
       defaultUnit={key === 'length' || key === 'included' ? 'ft' : 'in'}
       value={unit.lineSet?.[key]}
-      onChange={(value) => change((u) => ({ ...u, lineSet: { ...u.lineSet, [key]: value } }))}
+      onChange={(value) => void change(setPlatePart('lineSet', { [key]: value }))}
     />
   ))
 }
@@ -155,9 +154,7 @@ function Pressures({ unit, change }: PlatePart) {
       kind="pressure"
       defaultUnit="psig"
       value={unit.designPressures?.[side]}
-      onChange={(value) =>
-        change((u) => ({ ...u, designPressures: { ...u.designPressures, [side]: value } }))
-      }
+      onChange={(value) => void change(setPlatePart('designPressures', { [side]: value }))}
     />
   ))
 }
@@ -191,7 +188,7 @@ export function Nameplate({ unit, change }: PlatePart) {
         kind="mass"
         defaultUnit="lb"
         value={unit.factoryCharge}
-        onChange={(factoryCharge) => change((u) => ({ ...u, factoryCharge }))}
+        onChange={(factoryCharge) => void change(setPlate({ factoryCharge }))}
       />
       {asksFor(unit, 'targetSubcooling') && (
         <QuantityField
@@ -199,7 +196,7 @@ export function Nameplate({ unit, change }: PlatePart) {
           kind="temperatureDifference"
           defaultUnit="F"
           value={unit.targetSubcooling}
-          onChange={(targetSubcooling) => change((u) => ({ ...u, targetSubcooling }))}
+          onChange={(targetSubcooling) => void change(setPlate({ targetSubcooling }))}
         />
       )}
       <Doubts unit={unit} />
@@ -209,7 +206,7 @@ export function Nameplate({ unit, change }: PlatePart) {
           key={field}
           label={label}
           value={unit[field]}
-          onChange={(value) => change((u) => ({ ...u, [field]: value }))}
+          onChange={(value) => void change(setPlate({ [field]: value }))}
         />
       ))}
       <Pressures unit={unit} change={change} />

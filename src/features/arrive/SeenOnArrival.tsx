@@ -13,11 +13,12 @@ import { type ObservationKey, observationRow } from '@/core/record/readings/obse
 import { AutosaveField } from '@/ui/AutosaveField'
 import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
 import { IS_WIDE } from '@/ui/theme/theme'
-import type { StageProps } from '../job/stageProps'
-import { CircuitPane } from '../measure/CircuitPane'
-import { Observed } from '../measure/Observed'
-import { seenOnDrawing } from '../measure/seenOnDrawing'
-import { withLatestObservation } from '../measure/sets'
+import type { StageProps } from '../shared/stageProps'
+import { CircuitPane } from '../shared/circuit/CircuitPane'
+import { Observed } from '../shared/Observed'
+import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
+import { setArrival } from '@/core/record/edits/headEdits'
+import { observeLatest } from '@/core/record/edits/readingEdits'
 import { Section } from './parts'
 
 /** Asked before gauges go on (handbook 01). */
@@ -37,8 +38,7 @@ function OnDrawing(props: StageProps & { asking: PlacedKey; onClose: () => void 
   const { job, set, change, asking, onClose } = props
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const { label } = observationRow(asking)
-  const answer = (word: string | undefined) =>
-    change((current) => withLatestObservation(current, asking, word, new Date().toISOString()))
+  const answer = (word: string | undefined) => void change(observeLatest(asking, word))
   return (
     <Dialog open onClose={onClose} fullScreen={!isWide} aria-labelledby="seen-title">
       <DialogTitle id="seen-title">{label}: tap the place</DialogTitle>
@@ -85,15 +85,13 @@ export function SeenOnArrival(props: StageProps) {
       <Observed
         keys={ON_ARRIVAL.filter((key) => canObserve(job.unit, key))}
         observations={observations}
-        onChange={(key, value) =>
-          change((current) => withLatestObservation(current, key, value, new Date().toISOString()))
-        }
+        onChange={(key, value) => void change(observeLatest(key, value))}
       />
       <AutosaveField
         label="Anything else seen"
         value={job.arrival?.seen ?? ''}
         onSave={(text) => {
-          change((current) => ({ ...current, arrival: { ...current.arrival, seen: text || undefined } }))
+          void change(setArrival({ seen: text || undefined }))
           return undefined
         }}
         multiline

@@ -6,21 +6,60 @@ import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import { useLiveQuery } from 'dexie-react-hooks'
 import Link from 'next/link'
+import { useEffect, useMemo, useState } from 'react'
 import { database } from '@/data/database'
-import { listJobs, type StoredJob } from '@/data/jobs'
-import { decidedText } from '../close/decided'
-import { titleOf } from '../jobs/jobText'
+import { listJobs } from '@/data/jobs'
+import { getJob } from '@/data/records'
+import { copyPlate } from '@/core/record/edits/headEdits'
+import type { Standing } from '@/core/diagnosis/proof/standing'
+import type { StoredJob } from '@/core/record/job/job'
+import { summaryOf } from '@/core/record/job/summary'
+import { answerDoor } from '@/workers/answerDoor'
+import { decidedText } from '../shared/decided'
+import { titleOf } from '../shared/jobText'
 import { jobsOfUnit, platesToCopy } from './history'
 import { type PlatePart, Section } from './parts'
 
+/** What was done to this unit before: the jobs, and what was decided in each. */
+function useHistory(job: StoredJob) {
+  const all = useLiveQuery(() => listJobs(database()), [])
+  const self = useMemo(() => ({ id: job.id, summary: summaryOf(job) }), [job])
+  const ids = jobsOfUnit(self, all ?? []).map(({ id }) => id)
+  const wanted = ids.join(' ')
+  const before = useLiveQuery(
+    async () =>
+      (await Promise.all(wanted.split(' ').map((id) => getJob(database(), id)))).filter(
+        (each) => each !== undefined,
+      ),
+    [wanted],
+    [],
+  )
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
+  useEffect(() => {
+    if (before.length === 0) return
+    let current = true
+    answerDoor()
+      .ask<Standing[][]>('standings', before)
+      .then((found) => {
+        const told = found.map((standings, i) => [before[i]?.id, standings.map(decidedText).join(' ')])
+        if (current) setTexts(Object.fromEntries(told) as Record<string, string>)
+      })
+      .catch((error: Error) => {
+        if (current) setTexts(Object.fromEntries(before.map(({ id }) => [id, error.message])))
+      })
+    return () => {
+      current = false
+    }
+  }, [before])
+  return { before, texts, plates: platesToCopy(self, all ?? []) }
+}
+
 /** What was done to this unit before, as far as this browser knows; and the plate of another unit to start from. */
 export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart, 'change'>) {
-  const all = useLiveQuery(() => listJobs(database()), []) ?? []
-  const before = jobsOfUnit(job, all)
-  const plates = platesToCopy(job, all)
-  const copy = (id: string) => {
-    const other = plates.find((each) => each.id === id)
-    if (other) change((unit) => ({ ...other.unit, name: unit.name, site: unit.site ?? other.unit.site }))
+  const { before, texts, plates } = useHistory(job)
+  const copy = async (id: string) => {
+    const other = await getJob(database(), id)
+    if (other) void change(copyPlate(other.unit))
   }
   return (
     <Section title="This unit before">
@@ -38,13 +77,12 @@ export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart
                 style={{ display: 'block', minHeight: 48, padding: '6px 0', color: 'inherit' }}
               >
                 {format(new Date(other.createdAt), 'd MMM yyyy')}:{' '}
-                {other.arrival?.complaint ?? titleOf(other)}
+                {other.arrival?.complaint ?? titleOf(summaryOf(other))}
                 <Typography
                   component="span"
                   sx={{ display: 'block', color: 'text.secondary', fontSize: '0.9rem' }}
                 >
-                  {[decidedText(other), other.closing?.replaced].filter(Boolean).join('. ') ||
-                    'nothing decided'}
+                  {[texts[other.id], other.closing?.replaced].filter(Boolean).join('. ') || 'nothing decided'}
                 </Typography>
               </Link>
             </li>
@@ -57,11 +95,11 @@ export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart
           label="Copy the plate of"
           value=""
           helperText="Replaces this plate; undo brings it back."
-          onChange={({ target }) => copy(target.value)}
+          onChange={({ target }) => void copy(target.value)}
         >
           {plates.map((other) => (
             <MenuItem key={other.id} value={other.id} sx={{ minHeight: 48 }}>
-              {titleOf(other)}
+              {titleOf(other.summary)}
             </MenuItem>
           ))}
         </TextField>

@@ -1,17 +1,25 @@
 import { asksFor } from '@/core/record/equipment/plateFields'
 import type { UnitPlate } from '@/core/record/equipment/unit'
-import { blankJob, type StoredJob } from '@/data/jobs'
+import type { Edit } from '@/core/record/edits/edit'
+import { emptyJob } from '@/core/record/job/job'
+import { type JobSummary, summaryOf } from '@/core/record/job/summary'
+import { blankJob } from '@/data/jobs'
 import { jobsOfUnit, platesToCopy } from './history'
 import { numberSaver } from './numberSaver'
 
-const job = (id: string, name?: string, site?: string, title?: string): StoredJob => {
+const job = (
+  id: string,
+  name?: string,
+  site?: string,
+  title?: string,
+): { id: string; summary: JobSummary } => {
   const blank = blankJob('2026-05-04T09:00:00Z')
   const unit: UnitPlate = {
     ...blank.unit,
     ...(name ? { name } : {}),
     ...(site ? { site: { name: site } } : {}),
   }
-  return { ...blank, id, unit, ...(title ? { title } : {}) }
+  return { id, summary: summaryOf({ ...blank, unit, ...(title ? { title } : {}) }) }
 }
 
 describe('the same unit', () => {
@@ -60,7 +68,9 @@ describe('a plate number', () => {
       metering: 'txv',
       crankcaseHeater: { volts: 230 },
     }
-    const message = numberSaver((recipe) => (unit = recipe(unit)))(...place)(text)
+    const stamp = { now: '2026-05-04T09:00:00Z', newId: () => 'x' }
+    const store = (edit: Edit) => void (unit = edit(emptyJob(unit), stamp).unit)
+    const message = numberSaver(store)(...place)(text)
     return { unit, message }
   }
   test('is stored where it belongs, beside what stands there', () => {

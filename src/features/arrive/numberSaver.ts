@@ -1,6 +1,6 @@
+import { type PlatePart, setPlate, setPlatePart } from '@/core/record/edits/headEdits'
+import type { Edit } from '@/core/record/edits/edit'
 import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'
-
-export type PlateChange = (recipe: (unit: UnitPlate) => UnitPlate) => void
 
 type Field = 'nominalTons' | 'seer'
 type Inner = {
@@ -15,15 +15,18 @@ const TRIAL: UnitPlate = { kind: 'other', refrigerant: 'R-22', metering: 'txv' }
 const withField = (unit: UnitPlate, [field, inner]: Place, value: number | undefined): UnitPlate =>
   inner === undefined ? { ...unit, [field]: value } : { ...unit, [field]: { ...unit[field], [inner]: value } }
 
+const editOf = ([field, inner]: Place, value: number | undefined): Edit =>
+  inner === undefined ? setPlate({ [field]: value }) : setPlatePart(field as PlatePart, { [inner]: value })
+
 /** Makes savers for plate numbers: empty clears, a wrong one is told and not stored. */
 export const numberSaver =
-  (change: PlateChange) =>
+  (change: (edit: Edit) => unknown) =>
   (...place: Place) =>
   (text: string): string | undefined => {
     const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'))
     if (value !== undefined && !Number.isFinite(value)) return 'Type a number.'
     const tried = unitSchema.safeParse(withField(TRIAL, place, value))
     if (!tried.success) return `${tried.error.issues[0]?.message ?? 'cannot be stored'}`
-    change((unit) => withField(unit, place, value))
+    void change(editOf(place, value))
     return undefined
   }

@@ -6,9 +6,9 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { ChoiceChips } from '@/ui/ChoiceChips'
-import type { PlateChange } from './numberSaver'
+import type { ChangeJob } from '../shared/record/useJob'
 
-export type PlatePart = { unit: UnitPlate; change: PlateChange }
+export type PlatePart = { unit: UnitPlate; change: ChangeJob }
 
 export function Section({ title, children }: { title: string; children: ReactNode }) {
   return (

@@ -9,19 +9,20 @@ import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
+import { setClosing } from '@/core/record/edits/listEdits'
 import type { Job } from '@/core/record/job/job'
 import { database } from '@/data/database'
 import { removeJob } from '@/data/jobs'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
-import type { StageProps } from '../job/stageProps'
-import { compareSets } from './comparison'
-import { ComparisonTable } from './ComparisonTable'
-import { downloadJob } from './exportJob'
-import { ImportButton } from './ImportButton'
-import type { ImportMessage } from './importFile'
+import type { StageProps } from '../shared/stageProps'
+import { useComparison } from '../shared/answer/useComparison'
+import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+import { downloadJob } from '../shared/files/exportJob'
+import { ImportButton } from '../shared/files/ImportButton'
+import type { ImportMessage } from '../shared/files/importFile'
 
 type Closing = NonNullable<Job['closing']>
 const PROVEN = ['proven', 'not-proven-today'] as const
@@ -29,7 +30,7 @@ const PROVEN = ['proven', 'not-proven-today'] as const
 function Record({ job, change }: Pick<StageProps, 'job' | 'change'>) {
   const { closing } = job
   const put = <K extends keyof Closing>(key: K, value: Closing[K] | undefined) =>
-    change((current) => ({ ...current, closing: { ...current.closing, [key]: value } }))
+    void change(setClosing({ [key]: value }))
   const text = (key: 'replaced' | 'notDone' | 'note') => (value: string) => {
     put(key, value || undefined)
     return undefined
@@ -136,7 +137,7 @@ function Files({ job }: Pick<StageProps, 'job'>) {
 
 /** Before and after, what is proven, the record, and the files. */
 export function CloseStage({ job, change, display }: StageProps) {
-  const comparison = useMemo(() => compareSets(job, display), [job, display])
+  const comparison = useComparison(job, display.temperature)
   return (
     <Box
       sx={{
@@ -154,7 +155,7 @@ export function CloseStage({ job, change, display }: StageProps) {
           {job.readingSets.length < 2 && (
             <p>One set so far: take readings again after the repair, in a new set under Measure.</p>
           )}
-          <ComparisonTable comparison={comparison} />
+          {comparison && <ComparisonTable comparison={comparison} />}
         </Box>
         <Files job={job} />
       </Box>

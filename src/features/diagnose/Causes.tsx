@@ -2,12 +2,19 @@
 import Box from '@mui/material/Box'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
-import { useMemo } from 'react'
-import { type Cause, causesOf } from '@/core/diagnosis/proof/causes'
+import type { SuspectId } from '@/core/diagnosis/faults/faults'
+import type { Cause } from '@/core/diagnosis/proof/causes'
+import {
+  decisionOn,
+  setCausesChecked,
+  toggleCause,
+  UNKNOWN_CAUSE,
+  unnamedNotes,
+} from '@/core/record/edits/decisionEdits'
 import { AutosaveField } from '@/ui/AutosaveField'
-import type { StageProps } from '../job/stageProps'
+import type { StageProps } from '../shared/stageProps'
 
-const UNKNOWN = 'unknown'
+const UNKNOWN = UNKNOWN_CAUSE
 
 function CauseLine({ cause, chosen, onChoose }: { cause: Cause; chosen: boolean; onChoose: () => void }) {
   const { id, label, found, look, action } = cause
@@ -49,16 +56,13 @@ function CauseLine({ cause, chosen, onChoose }: { cause: Cause; chosen: boolean;
 }
 
 /** Why the compressor died: what speaks for each cause, and what it puts into the plan. */
-export function Causes({ job, change }: StageProps) {
-  const causes = useMemo(() => causesOf(job), [job])
-  const chosen = job.decision?.causes ?? []
-  const toggle = (id: string) =>
-    change((current) => {
-      const now = current.decision?.causes ?? []
-      const without = now.filter((each) => each !== id && (id === UNKNOWN || each !== UNKNOWN))
-      const causesNow = now.includes(id) ? without : id === UNKNOWN ? [UNKNOWN] : [...without, id]
-      return { ...current, decision: { ...current.decision, causes: causesNow } }
-    })
+export function Causes({ job, change, answer, dead }: StageProps & { dead: SuspectId }) {
+  const { causes } = answer
+  const noted = decisionOn(job, dead) ?? unnamedNotes(job)
+  // what was noted before faults had names goes on where it stands
+  const about = noted?.id ?? dead
+  const chosen = noted?.causes ?? []
+  const toggle = (id: string) => void change(toggleCause(about, id))
   const isUnknown = chosen.includes(UNKNOWN)
   return (
     <Box sx={{ px: 2, pb: 2, maxWidth: 760 }}>
@@ -89,13 +93,10 @@ export function Causes({ job, change }: StageProps) {
           <AutosaveField
             label="Checks made"
             helperText="Unknown stands only with the checks made listed; they go into the report."
-            value={job.decision?.causesChecked ?? ''}
+            value={noted?.causesChecked ?? ''}
             multiline
             onSave={(text) => {
-              change((current) => ({
-                ...current,
-                decision: { ...current.decision, causesChecked: text || undefined },
-              }))
+              void change(setCausesChecked(about, text))
               return undefined
             }}
           />

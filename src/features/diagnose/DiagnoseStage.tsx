@@ -9,13 +9,14 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { killsCompressor } from '@/core/diagnosis/proof/causes'
 import { suspectKey } from '@/core/answer/diagnose'
-import { isElectrical, isSuspect } from '@/core/diagnosis/faults/faults'
+import { isElectrical, type SuspectId } from '@/core/diagnosis/faults/faults'
+import { decidedFaults } from '@/core/answer/diagnoseJob'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
-import type { StageProps } from '../job/stageProps'
-import { SetBar } from '../measure/SetBar'
-import { withObservation, withSet } from '../measure/sets'
+import type { StageProps } from '../shared/stageProps'
+import { SetBar } from '../shared/sets/SetBar'
+import { observe } from '@/core/record/edits/readingEdits'
 import { ElectricalBench } from './bench/ElectricalBench'
 import { Causes } from './Causes'
 import { EvidenceList } from './EvidenceList'
@@ -31,7 +32,7 @@ function severityWord(severity: number): string {
   return severity > 0.4 ? 'plain' : 'slight'
 }
 
-function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
+function SuspectChoice({ diagnosis, suspect, chooseSuspect, answer }: StageProps) {
   return (
     <ToggleButtonGroup
       exclusive
@@ -39,7 +40,8 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
       onChange={(_event, key: string | null) => key && chooseSuspect(key)}
       aria-label="Suspect"
       orientation="vertical"
-      sx={{ width: '100%' }}
+      aria-busy={!answer.isFresh}
+      sx={{ width: '100%', opacity: answer.isFresh ? 1 : 0.6 }}
     >
       {diagnosis.suspects.slice(0, MOST_SUSPECTS).map((each, i) => (
         <ToggleButton
@@ -59,16 +61,10 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
 }
 
 /** Where each kind of check is made: here, at its tap on Measure, or on the bench. */
-function useCheckActions(
-  { job, change, setIndex, openTap }: StageProps,
-  showBench: () => void,
-): CheckActions {
+function useCheckActions({ job, change, setId, openTap }: StageProps, showBench: () => void): CheckActions {
   const router = useRouter()
   return {
-    answer: (key, word) =>
-      change((current) =>
-        withSet(current, setIndex, new Date().toISOString(), (set) => withObservation(set, key, word)),
-      ),
+    answer: (key, word) => void change(observe(setId, key, word)),
     take: ({ taps }: NextCheck) => {
       openTap(taps[0])
       router.push(`/job/${encodeURIComponent(job.id)}/measure`)
@@ -115,13 +111,13 @@ function SuspectPanel(props: StageProps) {
 
 type View = 'suspects' | 'bench' | 'cause'
 
-/** Whether a compressor would be condemned, by decision or by what leads. */
-function asksForCause({ job, diagnosis }: StageProps): boolean {
-  const decided = job.decision?.fault
-  if (decided !== undefined && isSuspect(decided)) return killsCompressor(decided)
-  return diagnosis.suspects.some(
+/** The compressor fault whose death is asked for: decided, or so probable that it is a question. */
+function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
+  const named = decidedFaults(job)
+  if (named.length > 0) return named.find(killsCompressor)
+  return diagnosis.suspects.find(
     ({ fault, probability }) => probability >= CAUSE_PROBABILITY && killsCompressor(fault),
-  )
+  )?.fault
 }
 
 /** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
@@ -129,8 +125,8 @@ export function DiagnoseStage(props: StageProps) {
   const { diagnosis, set } = props
   const [view, setView] = useState<View>('suspects')
   const actions = useCheckActions(props, () => setView('bench'))
-  const withCause = asksForCause(props)
-  const shown = view === 'cause' && !withCause ? 'suspects' : view
+  const dead = deathAskedFor(props)
+  const shown = view === 'cause' && !dead ? 'suspects' : view
   return (
     <Box>
       <SetBar {...props} />
@@ -142,10 +138,10 @@ export function DiagnoseStage(props: StageProps) {
       >
         <Tab value="suspects" label="Suspects" />
         <Tab value="bench" label="Electrical bench" />
-        {withCause && <Tab value="cause" label="Why it died" />}
+        {dead && <Tab value="cause" label="Why it died" />}
       </Tabs>
       {shown === 'bench' && <ElectricalBench {...props} />}
-      {shown === 'cause' && <Causes {...props} />}
+      {shown === 'cause' && dead && <Causes {...props} dead={dead} />}
       {shown === 'suspects' && (
         <Box
           sx={{

@@ -3,57 +3,81 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import { useMemo } from 'react'
+import { dayIn, instantOf } from '@/core/base/units/instants'
 import { familyOf } from '@/core/diagnosis/faults/families'
+import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
+import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
+import type { Gate } from '@/core/diagnosis/proof/gates'
+import { keptGate } from '@/core/diagnosis/proof/standing'
+import {
+  decide,
+  decided,
+  decisionOn,
+  setOverride,
+  takeBack,
+  unnamedNotes,
+} from '@/core/record/edits/decisionEdits'
+import { observe } from '@/core/record/edits/readingEdits'
+import { systemClock } from '@/data/clock'
+import { BUILD } from '../shared/build'
 import type { ObservationKey } from '@/core/record/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
-import type { StageProps } from '../job/stageProps'
-import { Flags } from '../job/Flags'
-import { withObservation, withSet } from '../measure/sets'
+import type { StageProps } from '../shared/stageProps'
+import { Flags } from '../shared/Flags'
 import { Gates } from './Gates'
-import { gatesFor } from './gatesFor'
 
-function Decision({
-  job,
-  change,
-  suspect,
-  open,
-}: Pick<StageProps, 'job' | 'change' | 'suspect'> & { open: boolean }) {
-  const decided = job.decision?.fault === suspect.fault
+type DecisionProps = Pick<StageProps, 'job' | 'change' | 'suspect' | 'answer'> & { gates: readonly Gate[] }
+
+/** The faults of a suspect: one, or both of a pair. */
+const faultsOf = ({ fault, also }: StageProps['suspect']) => [fault, ...(also ? [also] : [])]
+
+/** Decides a suspect, with each gate as it is judged now; several may be decided on one job. */
+function decideAll(change: StageProps['change'], suspect: StageProps['suspect'], gates: readonly Gate[]) {
+  const edits = faultsOf(suspect).map((fault) => {
+    const gate = gates.find((each) => each.gate === gateIdOf(fault))
+    return decide(fault, gate && keptGate(gate, BUILD))
+  })
+  return change((job, stamp) => edits.reduce((current, each) => each(current, stamp), job))
+}
+
+function takeAllBack(change: StageProps['change'], suspect: StageProps['suspect']) {
+  const edits = faultsOf(suspect).map(takeBack)
+  return change((job, stamp) => edits.reduce((current, each) => each(current, stamp), job))
+}
+
+function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
+  const noted = decisionOn(job, suspect.fault) ?? unnamedNotes(job)
+  const isDecided = decisionOn(job, suspect.fault)?.state === 'decided'
+  const open = gates.every((gate) => gate.met)
+  const others = decided(job).filter(({ fault }) => !faultsOf(suspect).some((each) => each === fault))
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {others.length > 0 && (
+        <Typography>
+          Also decided on this job: {others.map(({ fault }) => suspectLabel(fault as SuspectId)).join('; ')}.
+        </Typography>
+      )}
       {!open && (
         <AutosaveField
+          key={suspect.fault}
           label="Why without full proof"
           helperText="Goes into the report."
-          value={job.decision?.override ?? ''}
+          value={noted?.override ?? ''}
           multiline
           onSave={(text) => {
-            change((current) => ({
-              ...current,
-              decision: { ...current.decision, override: text || undefined },
-            }))
+            void change(setOverride(noted?.id ?? suspect.fault, text))
             return undefined
           }}
         />
       )}
       <Button
-        variant={decided ? 'outlined' : 'contained'}
-        disabled={!open && !decided && !job.decision?.override}
-        onClick={() =>
-          change((current) => ({
-            ...current,
-            decision: {
-              ...current.decision,
-              fault: decided ? undefined : suspect.fault,
-              at: decided ? undefined : new Date().toISOString(),
-            },
-          }))
-        }
+        variant={isDecided ? 'outlined' : 'contained'}
+        disabled={!isDecided && (!answer.isFresh || (!open && !noted?.override?.trim()))}
+        onClick={() => void (isDecided ? takeAllBack(change, suspect) : decideAll(change, suspect, gates))}
       >
-        {decided ? '● Decided. Take back' : 'Repair this'}
+        {isDecided ? '● Decided. Take back' : 'Repair this'}
       </Button>
-      {decided && (
+      {isDecided && (
         <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/plan`} variant="contained">
           To the plan
         </Button>
@@ -62,42 +86,37 @@ function Decision({
   )
 }
 
-const dayOf = (iso: string) => iso.slice(0, 10)
-
-/** Proof from another day is repeated before anything is opened. */
-function ProveAgain({ job, setIndex }: Pick<StageProps, 'job' | 'setIndex'>) {
-  const at = job.readingSets[setIndex]?.at
-  const today = new Date().toISOString()
-  if (at === undefined || dayOf(at) === dayOf(today)) return null
+/** Proof from another day, at the site, is repeated before anything is opened. */
+function ProveAgain({ set }: Pick<StageProps, 'set'>) {
+  const read = instantOf(set.at)
+  const zone = systemClock.zone()
+  if (read === undefined || dayIn(read, zone) === dayIn(systemClock.now(), zone)) return null
   return (
     <Typography role="note" sx={{ fontWeight: 650 }}>
-      △ Read on {new Date(at).toLocaleDateString()}: prove it again on the day of the repair, before anything
-      is opened.
+      △ Read on {new Date(read).toLocaleDateString()}: prove it again on the day of the repair, before
+      anything is opened.
     </Typography>
   )
 }
 
 /** What must be proven before the suspect that is looked at is condemned, and the decision. */
-export function GateAnswer({ diagnosis, job, change, set, setIndex, suspect }: StageProps) {
-  const answer = (key: ObservationKey, word: string | undefined) =>
-    change((current) =>
-      withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, key, word)),
-    )
-  const gates = useMemo(() => gatesFor(job, setIndex, suspect), [job, setIndex, suspect])
-  const open = gates.every((gate) => gate.met)
+export function GateAnswer({ diagnosis, job, change, set, setId, suspect, answer }: StageProps) {
+  const put = (key: ObservationKey, word: string | undefined) => void change(observe(setId, key, word))
+  const ids = faultsOf(suspect).flatMap((fault) => gateIdOf(fault) ?? [])
+  const gates = answer.gates.filter(({ gate }) => ids.includes(gate))
   const twins = diagnosis.suspects.filter(
     (each) =>
       each !== suspect && familyOf(each.fault) === familyOf(suspect.fault) && each.probability >= 0.05,
   )
   return (
-    <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
+    <Box sx={{ p: 2, display: 'grid', gap: 2 }} aria-busy={!answer.isFresh}>
       <section aria-labelledby="gate-title">
         <Typography id="gate-title" variant="h2" gutterBottom>
           Before it is condemned
         </Typography>
         <Typography sx={{ mb: 1 }}>{suspect.label}</Typography>
         {gates.length > 0 ? (
-          <Gates gates={gates} observations={set.observations ?? {}} answer={answer} />
+          <Gates gates={gates} observations={set.observations ?? {}} answer={put} />
         ) : (
           <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its tell.</p>
         )}
@@ -107,8 +126,8 @@ export function GateAnswer({ diagnosis, job, change, set, setIndex, suspect }: S
           The same next step as: {twins.map(({ label }) => label.toLowerCase()).join('; ')}.
         </Typography>
       )}
-      <ProveAgain job={job} setIndex={setIndex} />
-      {suspect.fault !== 'unlisted' && <Decision job={job} change={change} suspect={suspect} open={open} />}
+      <ProveAgain set={set} />
+      {suspect.fault !== 'unlisted' && <Decision {...{ job, change, suspect, answer, gates }} />}
       <Flags flags={diagnosis.flags} />
     </Box>
   )

@@ -9,14 +9,19 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
 import { database } from '@/data/database'
-import { addDemoJobs, removeDemoJobs } from '@/data/demo'
-import { addJob, blankJob, listJobs, type StoredJob } from '@/data/jobs'
+import { isoNow } from '@/core/base/units/instants'
+import type { Stage } from '@/core/record/job/stages'
+import { systemClock } from '@/data/clock'
+import type { JobIndexRow } from '@/data/database'
+import { addJob, blankJob, listJobs } from '@/data/jobs'
+import { useSwept } from '../shared/record/useSwept'
+import { policyOf } from '@/core/record/policy/policy'
 import { readSettings, writeSetting } from '@/data/settings'
-import { ImportButton } from '../close/ImportButton'
-import type { ImportMessage } from '../close/importFile'
-import { DisplayButton } from '../settings/DisplayButton'
-import { STAGE_LABELS } from '../job/stages'
-import { titleOf, unitLine } from './jobText'
+import { ImportButton } from '../shared/files/ImportButton'
+import type { ImportMessage } from '../shared/files/importFile'
+import { DisplayButton } from '../shared/display/DisplayButton'
+import { STAGE_LABELS } from '../shared/stageNames'
+import { titleOf, unitLine } from '../shared/jobText'
 
 const never = () => () => undefined
 
@@ -28,6 +33,12 @@ const useIsLive = () =>
     () => false,
   )
 
+/** The observatory and its simulator are fetched when they are asked for. */
+async function changeDemo(way: 'add' | 'remove'): Promise<void> {
+  const { addDemoJobs, removeDemoJobs } = await import('@/demo/demoJobs')
+  await (way === 'add' ? addDemoJobs(database(), new Date(systemClock.now())) : removeDemoJobs(database()))
+}
+
 /** On a demo server, a browser that never saw Orzo starts with the demo jobs; once only. */
 function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => void) {
   useEffect(() => {
@@ -35,8 +46,8 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
     const offer = async () => {
       const db = database()
       if ((await readSettings(db)).demoOffered) return
-      await addDemoJobs(db, new Date())
-      await writeSetting(db, 'demoOffered', 'yes')
+      await changeDemo('add')
+      await writeSetting(db, 'demoOffered', true)
     }
     storing(offer())
   }, [offerDemo, storing])
@@ -49,11 +60,11 @@ function DemoButton({ hasDemo, live, storing }: DemoProps) {
   return (
     <Box>
       {hasDemo ? (
-        <Button color="inherit" onClick={() => storing(removeDemoJobs(database()))}>
+        <Button color="inherit" onClick={() => storing(changeDemo('remove'))}>
           Remove demo jobs
         </Button>
       ) : (
-        <Button color="inherit" disabled={!live} onClick={() => storing(addDemoJobs(database(), new Date()))}>
+        <Button color="inherit" disabled={!live} onClick={() => storing(changeDemo('add'))}>
           Add demo jobs
         </Button>
       )}
@@ -61,12 +72,12 @@ function DemoButton({ hasDemo, live, storing }: DemoProps) {
   )
 }
 
-function JobLine({ job }: { job: StoredJob }) {
+function JobLine({ job: { id, summary, progress, updatedAt } }: { job: JobIndexRow }) {
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
       <Box
         component={Link}
-        href={`/job/${encodeURIComponent(job.id)}/${job.stage ?? 'arrive'}`}
+        href={`/job/${encodeURIComponent(id)}/${progress}`}
         sx={{
           display: 'grid',
           gridTemplateColumns: { xs: '1fr auto', md: '1fr 160px 180px' },
@@ -82,18 +93,18 @@ function JobLine({ job }: { job: StoredJob }) {
       >
         <span>
           <Typography component="span" sx={{ fontWeight: 650, fontSize: '1.1rem', display: 'block' }}>
-            {titleOf(job)}
+            {titleOf(summary)}
           </Typography>
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-            {unitLine(job)}
-            {job.arrival?.complaint ? ` · ${job.arrival.complaint}` : ''}
+            {unitLine(summary)}
+            {summary.complaint ? ` · ${summary.complaint}` : ''}
           </Typography>
         </span>
         <Typography component="span" sx={{ color: 'primary.main', fontWeight: 650 }}>
-          {STAGE_LABELS[job.stage ?? 'arrive']}
+          {STAGE_LABELS[progress as Stage]}
         </Typography>
         <Typography component="span" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
-          {formatDistanceToNow(new Date(job.updatedAt), { addSuffix: true })}
+          {formatDistanceToNow(new Date(updatedAt), { addSuffix: true })}
         </Typography>
       </Box>
     </Box>
@@ -103,7 +114,8 @@ function JobLine({ job }: { job: StoredJob }) {
 /** All jobs of this browser. */
 export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   const router = useRouter()
-  const jobs = useLiveQuery(() => listJobs(database()), [])
+  const { swept, problem } = useSwept()
+  const jobs = useLiveQuery(() => (swept ? listJobs(database()) : undefined), [swept])
   const [message, setMessage] = useState<ImportMessage>()
   const storing = useCallback((work: Promise<unknown>) => {
     work.catch((error: Error) =>
@@ -114,12 +126,15 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
     )
   }, [])
   useDemoOffer(offerDemo, storing)
-  const hasDemo = jobs?.some((job) => job.demo) ?? false
+  const hasDemo = jobs?.some(({ demo }) => demo === 1) ?? false
   const live = useIsLive()
   const start = async () => {
     // Asks the browser not to clear the jobs when space runs short; it may say no.
     void navigator.storage?.persist?.()
-    const job = await addJob(database(), blankJob(new Date().toISOString()))
+    const job = await addJob(
+      database(),
+      blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy)),
+    )
     router.push(`/job/${encodeURIComponent(job.id)}/arrive`)
   }
   return (
@@ -142,6 +157,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
         <ImportButton label="Import job" onMessage={setMessage} />
         <DisplayButton />
       </Box>
+      {problem && <Alert severity="warning">{problem}</Alert>}
       {message && (
         <Alert
           severity={message.good ? 'success' : 'error'}

@@ -4,30 +4,31 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { memo, useState } from 'react'
-import { compareSets } from '../close/comparison'
-import { ComparisonTable } from '../close/ComparisonTable'
-import type { StageProps } from '../job/stageProps'
-import { LadderPair } from './LadderPair'
-import { setName } from './SetBar'
+import { useComparison } from '../shared/answer/useComparison'
+import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+import type { StageProps } from '../shared/stageProps'
+import { LadderPair } from '../shared/comparison/LadderPair'
+import { setName } from '../shared/sets/SetBar'
 
-type Props = Pick<StageProps, 'job' | 'display' | 'setIndex'>
+type Props = Pick<StageProps, 'job' | 'display' | 'setId'>
 
-type DifferencesProps = Pick<Props, 'job' | 'display'> & { first: number; second: number }
-
-/** The figures; both sets are ranked for it, so it is not made again while instruments stream. */
-const Differences = memo(function Differences({ job, display, first, second }: DifferencesProps) {
-  return <ComparisonTable comparison={compareSets(job, display, [first, second])} />
-})
+/** The figures; not drawn again while instruments stream. */
+const Differences = memo(ComparisonTable)
 
 /** Any two sets: two ladders on one scale, and the differences in figures. */
-export function ComparePane({ job, display, setIndex }: Props) {
+export function ComparePane({ job, display, setId }: Props) {
   const sets = job.readingSets
+  const setIndex = Math.max(
+    sets.findIndex(({ id }) => id === setId),
+    0,
+  )
   const [ends, setEnds] = useState<readonly [number, number]>([
     setIndex > 0 ? setIndex - 1 : 0,
     setIndex > 0 ? setIndex : sets.length - 1,
   ])
   const [first, second] = [Math.min(ends[0], sets.length - 1), Math.min(ends[1], sets.length - 1)]
   const valid = [first, second] as const
+  const comparison = useComparison(job, display.temperature, sets[first]?.id, sets[second]?.id)
   if (sets.length < 2)
     return (
       <Typography sx={{ p: 3, color: 'text.secondary' }}>
@@ -57,10 +58,14 @@ export function ComparePane({ job, display, setIndex }: Props) {
           </TextField>
         ))}
       </Box>
-      <LadderPair job={job} display={display} ends={valid} />
-      <Box role="region" aria-label="Differences" tabIndex={0} sx={{ overflowX: 'auto' }}>
-        <Differences job={job} display={display} first={first} second={second} />
-      </Box>
+      {comparison && (
+        <>
+          <LadderPair job={job} display={display} ends={valid} pictures={comparison.pictures} />
+          <Box role="region" aria-label="Differences" tabIndex={0} sx={{ overflowX: 'auto' }}>
+            <Differences comparison={comparison} />
+          </Box>
+        </>
+      )}
     </Box>
   )
 }

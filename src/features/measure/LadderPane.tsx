@@ -8,9 +8,9 @@ import { Ladder } from '@/ui/ladder/Ladder'
 import { ladderModel } from '@/ui/ladder/model'
 import { saveBlob } from '@/ui/saveBlob'
 import { TEXT_SIZES } from '@/ui/theme/theme'
-import { fileStem } from '../close/exportJob'
-import type { StageProps } from '../job/stageProps'
-import { useLook } from '../settings/DisplayProvider'
+import { fileStem } from '../shared/files/exportJob'
+import type { StageProps } from '../shared/stageProps'
+import { useLook } from '../shared/display/DisplayProvider'
 
 type Props = Pick<StageProps, 'job' | 'diagnosis' | 'display'> & { withExport?: boolean }
 

@@ -12,17 +12,17 @@ import { type ReactNode, useState } from 'react'
 import type { PlacedKey } from '@/ui/circuit/seenPlaces'
 import { TapList } from '@/ui/pad/TapList'
 import { IS_WIDE } from '@/ui/theme/theme'
-import type { StageProps } from '../job/stageProps'
-import { useLook } from '../settings/DisplayProvider'
-import { CircuitPane } from './CircuitPane'
+import type { StageProps } from '../shared/stageProps'
+import { useLook } from '../shared/display/DisplayProvider'
+import { CircuitPane } from '../shared/circuit/CircuitPane'
 import { ComparePane } from './ComparePane'
 import { LadderPane } from './LadderPane'
 import { LivePanel } from './live/LivePanel'
 import { PadPanel } from './PadPanel'
 import { SeenPanel } from './SeenPanel'
-import { seenOnDrawing } from './seenOnDrawing'
-import { SetBar } from './SetBar'
-import { withObservation, withReading, withSet } from './sets'
+import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
+import { SetBar } from '../shared/sets/SetBar'
+import { markDoubtful, noteReading, observe } from '@/core/record/edits/readingEdits'
 import { useKept } from './useKept'
 import { useMeasure } from './useMeasure'
 
@@ -77,13 +77,14 @@ function CircuitView({
   asking,
   height,
 }: PaneProps & { asking: PlacedKey | undefined; height?: number }) {
-  const { job, set, setIndex, change } = props
+  const { job, set, setId, change } = props
   const seen =
     asking &&
-    seenOnDrawing(job.unit, asking, set.observations ?? {}, (word) =>
-      change((current) =>
-        withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, asking, word)),
-      ),
+    seenOnDrawing(
+      job.unit,
+      asking,
+      set.observations ?? {},
+      (word) => void change(observe(setId, asking, word)),
     )
   return (
     <CircuitPane
@@ -127,7 +128,7 @@ function ViewOf({ view, props, measure, asking }: PaneProps & { view: View; aski
 
 function Pad({ props, measure }: PaneProps) {
   const { hand } = useLook()
-  const { set, setIndex, change } = props
+  const { set, setId, change } = props
   const { entry, keys } = measure
   return (
     <PadPanel
@@ -135,14 +136,8 @@ function Pad({ props, measure }: PaneProps) {
       order={keys}
       hand={hand}
       reading={entry.draft && set.readings[entry.draft.key]}
-      onMark={(key, recipe) =>
-        change((job) =>
-          withSet(job, setIndex, new Date().toISOString(), (each) => {
-            const reading = each.readings[key]
-            return reading ? withReading(each, key, recipe(reading)) : each
-          }),
-        )
-      }
+      onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
+      onNote={(key, note) => void change(noteReading(setId, key, note))}
     />
   )
 }

@@ -17,7 +17,8 @@ type Props = {
   entry: ReturnType<typeof useEntry>
   order: readonly ReadingKey[]
   reading: Reading | undefined
-  onMark: (key: ReadingKey, change: (reading: Reading) => Reading) => void
+  onDoubt: (key: ReadingKey, doubtful: boolean) => void
+  onNote: (key: ReadingKey, note: string) => void
   /** the thumb that presses Next */
   hand: 'right' | 'left'
 }
@@ -49,12 +50,13 @@ function History({ reading }: { reading: Reading }) {
 
 type MarksProps = {
   reading: Reading | undefined
-  onMark: (change: (reading: Reading) => Reading) => void
+  onDoubt: (doubtful: boolean) => void
+  onNote: (note: string) => void
   onClose: () => void
 }
 
 /** Doubt, note and history of the reading that is open, and the way back. */
-function Marks({ reading, onMark, onClose }: MarksProps) {
+function Marks({ reading, onDoubt, onNote, onClose }: MarksProps) {
   const [open, setOpen] = useState<'note' | 'history'>()
   const count = reading?.before?.length ?? 0
   return (
@@ -65,7 +67,7 @@ function Marks({ reading, onMark, onClose }: MarksProps) {
             <ToggleButton
               value="doubtful"
               selected={reading.doubtful === true}
-              onChange={() => onMark((each) => ({ ...each, doubtful: each.doubtful ? undefined : true }))}
+              onChange={() => onDoubt(reading.doubtful !== true)}
               sx={MARK}
             >
               ? Doubtful
@@ -102,7 +104,7 @@ function Marks({ reading, onMark, onClose }: MarksProps) {
           label="Note on this reading"
           value={reading.note ?? ''}
           onSave={(text) => {
-            onMark((each) => ({ ...each, note: text || undefined }))
+            onNote(text)
             return undefined
           }}
         />
@@ -113,7 +115,7 @@ function Marks({ reading, onMark, onClose }: MarksProps) {
 }
 
 /** The pad of the open tap: number, unit, next; doubt, note and what it read before. */
-export function PadPanel({ entry, order, reading, onMark, hand }: Props) {
+export function PadPanel({ entry, order, reading, onDoubt, onNote, hand }: Props) {
   const { draft } = entry
   if (!draft) return null
   const next = order[(order.indexOf(draft.key) + 1) % order.length]
@@ -122,7 +124,8 @@ export function PadPanel({ entry, order, reading, onMark, hand }: Props) {
       <Marks
         key={draft.key}
         reading={reading}
-        onMark={(change) => onMark(draft.key, change)}
+        onDoubt={(doubtful) => onDoubt(draft.key, doubtful)}
+        onNote={(note) => onNote(draft.key, note)}
         onClose={entry.close}
       />
       <NumericPad

@@ -3,9 +3,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { observationRow } from '@/core/record/readings/observations'
 import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
-import type { StageProps } from '../job/stageProps'
-import { Observed, seenKeysOf } from './Observed'
-import { withObservation, withSet } from './sets'
+import type { StageProps } from '../shared/stageProps'
+import { Observed, seenKeysOf } from '../shared/Observed'
+import { observe } from '@/core/record/edits/readingEdits'
 
 type Props = StageProps & { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
 
@@ -15,7 +15,7 @@ const QUESTIONS: Readonly<Record<PlacedKey, string>> = {
 }
 
 /** What is seen, heard and tried; two of the questions are answered on the drawing. */
-export function SeenPanel({ job, set, setIndex, change, asking, onAsk }: Props) {
+export function SeenPanel({ job, set, setId, change, asking, onAsk }: Props) {
   const observations = set.observations ?? {}
   return (
     <Box sx={{ px: 1.5, pt: 1 }}>
@@ -39,11 +39,7 @@ export function SeenPanel({ job, set, setIndex, change, asking, onAsk }: Props) 
       <Observed
         keys={seenKeysOf(job.unit)}
         observations={observations}
-        onChange={(key, value) =>
-          change((current) =>
-            withSet(current, setIndex, new Date().toISOString(), (each) => withObservation(each, key, value)),
-          )
-        }
+        onChange={(key, value) => void change(observe(setId, key, value))}
       />
     </Box>
   )

@@ -1,22 +1,21 @@
 import 'fake-indexeddb/auto'
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import type { Job } from '@/core/record/job/job'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Reading } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { database } from '@/data/database'
-import { buildDemoJobs, demoUnit } from '@/data/demo'
-import { writeSetting } from '@/data/settings'
+import { buildDemoJobs } from '@/demo/demoJobs'
+import { demoUnit } from '@/demo/observatory'
 import type { LiveTap } from '@/instruments/session'
-import { compareSets } from '../close/comparison'
+import { compareSets } from '@/core/answer/comparison'
+import { captureReadings } from '@/core/record/edits/readingEdits'
 import { captured } from './live/capture'
 import { useTakeSettled } from './live/useTakeSettled'
 import { rememberColumns, rememberedColumns } from './log/columnsMemory'
 import { MOST_BYTES, parseLog, tableOf } from './log/parseLog'
 import { PadPanel } from './PadPanel'
-import { seenOnDrawing } from './seenOnDrawing'
-import { addSet, withoutSet } from './sets'
+import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
 import { useKept } from './useKept'
 
 const NOW = new Date('2026-05-04T09:00:00Z')
@@ -32,10 +31,11 @@ const live = (value: number, state: LiveTap['state'] = 'settled'): LiveTap => ({
 })
 
 describe('capture', () => {
+  const stamp = { now: NOW.toISOString(), newId: () => 'new' }
   test('a live value becomes a reading with its instrument; the one before stays in its history', () => {
     const job = demo('demo-control-room')
     const before = job.readingSets[0]!.readings.suctionPressure!
-    const after = captured(job, 0, [['suctionPressure', live(70)]], NOW.toISOString())
+    const after = captureReadings(undefined, captured([['suctionPressure', live(70)]]))(job, stamp)
     expect(after.readingSets[0]!.readings.suctionPressure).toEqual({
       value: 70,
       unit: 'psig',
@@ -47,7 +47,10 @@ describe('capture', () => {
     expect(after.readingSets[0]!.readings.liquidPressure).toBe(job.readingSets[0]!.readings.liquidPressure)
   })
   test('a job without a set gets its first', () => {
-    const job = captured(demo('demo-water-source'), 0, [['suctionPressure', live(70)]], NOW.toISOString())
+    const job = captureReadings(undefined, captured([['suctionPressure', live(70)]]))(
+      demo('demo-water-source'),
+      stamp,
+    )
     expect(job.readingSets).toHaveLength(1)
     expect(job.readingSets[0]).toMatchObject({ label: 'as found', mode: 'cooling' })
   })
@@ -81,19 +84,7 @@ describe('taking by itself', () => {
   })
 })
 
-describe('sets', () => {
-  test('a new set keeps the mode and comes out again', () => {
-    const job: Job = { ...demo('demo-lodge'), readingSets: [{ mode: 'heating', readings: {} }] }
-    const two = addSet(job, NOW.toISOString())
-    expect(two.readingSets[1]).toMatchObject({ mode: 'heating', label: 'set 2' })
-    expect(withoutSet(two, 0).readingSets).toEqual([two.readingSets[1]])
-  })
-  test('the first set of a pool heater heats', () => {
-    const unit: UnitPlate = { kind: 'pool-heat-pump', refrigerant: 'R-410A', metering: 'txv' }
-    expect(
-      addSet({ ...demo('demo-lodge'), unit, readingSets: [] }, NOW.toISOString()).readingSets[0]?.mode,
-    ).toBe('heating')
-  })
+describe('comparison', () => {
   test('two sets are compared with their differences, temperatures as differences', () => {
     const { rows, headings } = compareSets(demo('demo-exhibit-hall'), { temperature: 'C' })
     expect(headings).toEqual(['as found', 'after repair'])
@@ -105,7 +96,7 @@ describe('sets', () => {
       1,
     )
     expect(
-      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, [1, 1]).rows[0]?.change,
+      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, ['set-2', 'set-2']).rows[0]?.change,
     ).toBeUndefined()
   })
 })
@@ -126,17 +117,18 @@ describe('the pad', () => {
     type: jest.fn(),
     chooseUnit: jest.fn(),
   }
-  const show = (reading: Reading | undefined, onMark = jest.fn()) => {
+  const show = (reading: Reading | undefined, onDoubt = jest.fn()) => {
     render(
       <PadPanel
         entry={entry}
         order={['suctionPressure', 'liquidPressure']}
         reading={reading}
-        onMark={onMark}
+        onDoubt={onDoubt}
+        onNote={jest.fn()}
         hand="left"
       />,
     )
-    return onMark
+    return onDoubt
   }
   test('next goes on in the order, done closes, clearing empties', async () => {
     const user = userEvent.setup()
@@ -150,11 +142,9 @@ describe('the pad', () => {
   })
   test('doubt goes on and off; without a reading there is nothing to doubt', async () => {
     const user = userEvent.setup()
-    const onMark = show({ value: 118, unit: 'psig', doubtful: true })
+    const onDoubt = show({ value: 118, unit: 'psig', doubtful: true })
     await user.click(screen.getByRole('button', { name: '? Doubtful' }))
-    const recipe = onMark.mock.calls[0]![1] as (reading: Reading) => Reading
-    expect(recipe({ value: 118, unit: 'psig', doubtful: true }).doubtful).toBeUndefined()
-    expect(recipe({ value: 118, unit: 'psig' }).doubtful).toBe(true)
+    expect(onDoubt).toHaveBeenCalledWith('suctionPressure', false)
   })
   test('an empty tap offers neither doubt nor history', () => {
     show(undefined)
@@ -207,7 +197,7 @@ describe('logs', () => {
     await rememberColumns(headings, columns)
     expect(await rememberedColumns(headings)).toEqual(columns)
     expect(await rememberedColumns(['Time', 'High side'])).toBeUndefined()
-    await writeSetting(database(), 'logColumns', 'broken')
+    await database().settings.put({ key: 'logColumns', value: 'broken' })
     expect(await rememberedColumns(headings)).toBeUndefined()
   })
 })

@@ -2,9 +2,9 @@
 import { useEffect } from 'react'
 import { readingRow } from '@/core/record/readings/vocabulary'
 import type { Unit } from '@/core/base/units/units'
-import type { StageProps } from '../job/stageProps'
-import { repeated, withReading, withSet } from './sets'
-import { useReadingEntry } from './useReadingEntry'
+import type { StageProps } from '../shared/stageProps'
+import { putReading } from '@/core/record/edits/readingEdits'
+import { useReadingEntry } from '../shared/entry/useReadingEntry'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
@@ -24,12 +24,10 @@ function useDigitsToPad(active: boolean, close: () => void) {
 }
 
 /** The entry of readings into the set that is looked at; units are remembered by kind. */
-export function useEntry({ set, setIndex, change, display, rememberUnit }: StageProps) {
-  const entry = useReadingEntry(set.readings, display, (key, reading, original) => {
-    const at = new Date().toISOString()
-    const stored = reading && repeated({ ...reading, at, source: 'typed' as const }, original)
-    change((job) => withSet(job, setIndex, at, (each) => withReading(each, key, stored)))
-  })
+export function useEntry({ set, setId, change, display, rememberUnit }: StageProps) {
+  const entry = useReadingEntry(set.readings, display, (key, reading, original) =>
+    change(putReading(setId, key, reading, original)),
+  )
   const chooseUnit = (unit: Unit) => {
     if (entry.draft) rememberUnit(readingRow(entry.draft.key).kind, unit)
     entry.chooseUnit(unit)

@@ -1,25 +1,26 @@
 'use client'
 import { useCallback, useMemo, useState } from 'react'
 import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import { fitsTap, LIVE_PROBES } from '@/core/simulate/liveBench'
+import { captureReadings } from '@/core/record/edits/readingEdits'
+import { fitsTap, LIVE_PROBES } from '@/core/simulate/liveProbes'
 import type { LiveTap } from '@/instruments/session'
-import type { StageProps } from '../job/stageProps'
+import type { StageProps } from '../shared/stageProps'
 import { captured } from './live/capture'
 import { useLive } from './live/useLive'
 import { useTakeSettled } from './live/useTakeSettled'
 import { tapViews } from './tapViews'
-import { useAskedTap } from './useAskedTap'
+import { useAskedTap } from '../shared/entry/useAskedTap'
 import { useEntry } from './useEntry'
 import { useKept } from './useKept'
 import { useNow } from './useNow'
 import { useTapOrder } from './useTapOrder'
 
 /** Live values into the set that is looked at. */
-function useCapture({ setIndex, change }: StageProps, live: ReadonlyMap<ReadingKey, LiveTap>) {
+function useCapture({ setId, change }: StageProps, live: ReadonlyMap<ReadingKey, LiveTap>) {
   const take = useCallback(
     (taken: readonly (readonly [ReadingKey, LiveTap])[]) =>
-      change((job) => captured(job, setIndex, taken, new Date().toISOString())),
-    [change, setIndex],
+      void change(captureReadings(setId, captured(taken))),
+    [change, setId],
   )
   const capture = (keys: readonly ReadingKey[]) =>
     take(

@@ -3,26 +3,9 @@ import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
 import { tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
-import { isReadingKey, type ReadingKey } from '@/core/record/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { database } from '@/data/database'
-import { readSettings, writeSetting } from '@/data/settings'
-
-type Orders = Record<string, ReadingKey[]>
-
-/** A damaged text holds no orders. */
-function readOrders(text: string | undefined): Orders {
-  try {
-    const value = JSON.parse(text ?? '{}') as Record<string, unknown>
-    return Object.fromEntries(
-      Object.entries(value).map(([kind, keys]) => [
-        kind,
-        Array.isArray(keys) ? keys.filter((key): key is ReadingKey => isReadingKey(String(key))) : [],
-      ]),
-    )
-  } catch {
-    return {}
-  }
-}
+import { changeSetting, readSettings } from '@/data/settings'
 
 /** Taps in one's own order; those that the order does not name keep their place behind the one before them. */
 export function ordered(taps: readonly ReadingKey[], own: readonly ReadingKey[]): ReadingKey[] {
@@ -42,11 +25,11 @@ export function useTapOrder(unit: UnitPlate): {
   reset: () => void
   isOwn: boolean
 } {
-  const text = useLiveQuery(async () => (await readSettings(database())).tapOrder, [])
-  const own = useMemo(() => readOrders(text)[unit.kind] ?? [], [text, unit.kind])
+  const orders = useLiveQuery(async () => (await readSettings(database())).tapOrder, [])
+  const own = useMemo(() => orders?.[unit.kind] ?? [], [orders, unit.kind])
   const usual = useMemo(() => ordered(tapsOf(unit), own), [unit, own])
   const write = (keys: ReadingKey[]) =>
-    void writeSetting(database(), 'tapOrder', JSON.stringify({ ...readOrders(text), [unit.kind]: keys }))
+    void changeSetting(database(), 'tapOrder', (now) => ({ ...now, [unit.kind]: keys }))
   return {
     usual,
     isOwn: own.length > 0,

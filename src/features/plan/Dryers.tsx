@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { DryerChoice } from '@/core/repair/cleanup/dryers'
 import type { DryerModel } from '@/core/repair/cleanup/dryerCatalogue'
-import { ounces } from './text'
+import { ounces } from '../shared/planText'
 
 const dryerName = ({ block, core, flow, line, highPressure }: DryerModel) =>
   `block ${block} in³, ${core} core, ${flow}, ${line}${highPressure ? ', high pressure' : ''}`

@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell'
 import TableRow from '@mui/material/TableRow'
 import Typography from '@mui/material/Typography'
 import type { Plan } from '@/core/repair/plan/plan'
-import { grams } from './text'
+import { grams } from '../shared/planText'
 
 type Row = readonly [label: string, value: string, strong?: true]
 

@@ -4,23 +4,22 @@ import Typography from '@mui/material/Typography'
 import { CLASS_LABELS } from '@/core/repair/cleanup/contamination'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
-import { INSIDE_KEYS, Observed } from '../measure/Observed'
-import { mergedObservations, withLatestObservation } from '../measure/sets'
-import type { StageProps } from '../job/stageProps'
-import { duration, spanText } from './text'
-import { usePlan } from './usePlan'
+import { INSIDE_KEYS, Observed } from '../shared/Observed'
+import { isDecided } from '@/core/record/job/stages'
+import { mergedObservations, observeLatest } from '@/core/record/edits/readingEdits'
+import type { StageProps } from '../shared/stageProps'
+import { duration, spanText } from '../shared/planText'
 
 /** The answer of the plan: how long, how dirty, and what is known of the inside. */
-export function PlanAnswer({ job, change }: StageProps) {
-  const plan = usePlan(job)
+export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
   const { schedule, contamination } = plan
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       <section aria-labelledby="answer-plan">
         <Typography id="answer-plan" variant="h2">
-          {suspectLabel(plan.fault)}
+          {plan.faults.map((fault) => suspectLabel(fault)).join('; ')}
         </Typography>
-        {job.decision?.fault === undefined && (
+        {!isDecided(job) && (
           <Typography>△ Suspected, not decided: prove it on Diagnose before parts are ordered.</Typography>
         )}
         <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
@@ -50,9 +49,7 @@ export function PlanAnswer({ job, change }: StageProps) {
           keys={INSIDE_KEYS}
           observations={mergedObservations(job)}
           withHoursOpen
-          onChange={(key, value) =>
-            change((current) => withLatestObservation(current, key, value, new Date().toISOString()))
-          }
+          onChange={(key, value) => void change(observeLatest(key, value))}
         />
       </section>
       <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{DISCLAIMER}</Typography>

@@ -1,19 +1,15 @@
 'use client'
+import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Job } from '@/core/record/job/job'
+import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
+import { isByPosition, leaveKey, taskKey } from '@/core/record/records/tick'
 import type { Plan, PlanTask } from '@/core/repair/plan/plan'
-import type { StageProps } from '../job/stageProps'
+import type { StageProps } from '../shared/stageProps'
 import { Checklist } from './Checklist'
 import { Dryers } from './Dryers'
 import { Ledgers } from './Ledgers'
-import { duration, oilVolume } from './text'
-import { usePlan } from './usePlan'
-
-const tick = (id: string, on: boolean) => (job: Job) => ({
-  ...job,
-  ticked: on ? [...new Set([...(job.ticked ?? []), id])] : (job.ticked ?? []).filter((each) => each !== id),
-})
+import { duration, oilVolume } from '../shared/planText'
 
 function TaskDetail({ task }: { task: PlanTask }) {
   const [low, likely, high] = task.handsOn
@@ -79,9 +75,9 @@ function CleanUp({ plan }: { plan: Plan }) {
 type WorkProps = { plan: Plan; ticked: readonly string[]; onTick: (id: string, on: boolean) => void }
 
 function WorkLists({ plan, ticked, onTick }: WorkProps) {
-  const leaving = plan.beforeLeaving.map((label) => ({ id: `leave-${label}`.slice(0, 80), label }))
+  const leaving = plan.beforeLeaving.map((label) => ({ id: leaveKey(label), label }))
   const tasks = plan.tasks.map((task) => ({
-    id: task.id,
+    id: taskKey(task.id),
     label: task.label,
     detail: <TaskDetail task={task} />,
   }))
@@ -113,9 +109,21 @@ function WorkLists({ plan, ticked, onTick }: WorkProps) {
   )
 }
 
+/** Ticks of lists that were numbered: told once, then set again by what they mean. */
+function OldTicks({ job, change }: Pick<StageProps, 'job' | 'change'>) {
+  const old = job.ticks.filter(isByPosition)
+  if (old.length === 0) return null
+  return (
+    <Alert severity="info" onClose={() => void change(dropOldTicks)} sx={{ gridColumn: '1 / -1' }}>
+      {old.length === 1 ? '1 part was' : `${old.length} parts were`} ticked off by its place in an older list,
+      and the list may have changed since: look at the parts and tick them again.
+    </Alert>
+  )
+}
+
 /** Clean-up, dryers, oil and refrigerant on the left; parts and the ordered tasks on the right. */
-export function PlanStage({ job, change }: StageProps) {
-  const plan = usePlan(job)
+export function PlanStage({ job, change, answer: { plan } }: StageProps) {
+  const ticked = job.ticks.map(({ key }) => key)
   return (
     <Box
       sx={{
@@ -125,8 +133,9 @@ export function PlanStage({ job, change }: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
       }}
     >
+      <OldTicks job={job} change={change} />
       <CleanUp plan={plan} />
-      <WorkLists plan={plan} ticked={job.ticked ?? []} onTick={(id, on) => change(tick(id, on))} />
+      <WorkLists plan={plan} ticked={ticked} onTick={(id, on) => void change(tick(id, on))} />
     </Box>
   )
 }

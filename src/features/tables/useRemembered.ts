@@ -1,19 +1,9 @@
 'use client'
 import { useCallback, useEffect, useState } from 'react'
 import { database } from '@/data/database'
-import { readSettings, writeSetting } from '@/data/settings'
+import { changeSetting, readSettings } from '@/data/settings'
 
 type Stored = Readonly<Record<string, unknown>>
-
-function parsed(text: string | undefined): Stored {
-  if (text === undefined) return {}
-  try {
-    const value: unknown = JSON.parse(text)
-    return typeof value === 'object' && value !== null ? (value as Stored) : {}
-  } catch {
-    return {}
-  }
-}
 
 /** What was typed in the tables stays in this browser; `restored` says when it has been read. */
 export function useRemembered<T extends object>(
@@ -31,7 +21,7 @@ export function useRemembered<T extends object>(
     }
     // Without storage the tables still compute; they only forget what was typed.
     readSettings(database()).then(
-      ({ tablesInput }) => restore(parsed(tablesInput)),
+      ({ tablesInput }) => restore(tablesInput ?? {}),
       () => restore({}),
     )
     return () => {
@@ -41,11 +31,7 @@ export function useRemembered<T extends object>(
   }, []) // eslint-disable-line react-hooks/exhaustive-deps
   const set = useCallback((part: Partial<T>) => {
     setInput((now) => ({ ...now, ...part }))
-    const db = database()
-    db.transaction('rw', db.settings, async () => {
-      const { tablesInput } = await readSettings(db)
-      await writeSetting(db, 'tablesInput', JSON.stringify({ ...parsed(tablesInput), ...part }))
-    }).catch(() => undefined)
+    changeSetting(database(), 'tablesInput', (now) => ({ ...now, ...part })).catch(() => undefined)
   }, [])
   return { input, set, restored }
 }

@@ -28,12 +28,15 @@ export class OrzoError extends Error {
   }
 }
 
-/** Runs a computation; an OrzoError becomes a value, anything else is a programmer's mistake and passes on. */
+/**
+ * Runs a computation; a problem with its input becomes a value. A table that is not loaded is no input of the user's but a
+ * broken precondition: it passes on, like any programmer's mistake.
+ */
 export function attempt<T>(compute: () => T): { ok: true; value: T } | { ok: false; error: OrzoError } {
   try {
     return { ok: true, value: compute() }
   } catch (error) {
-    if (error instanceof OrzoError) return { ok: false, error }
+    if (error instanceof OrzoError && error.code !== 'not-loaded') return { ok: false, error }
     throw error
   }
 }

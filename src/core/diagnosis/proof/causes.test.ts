@@ -1,9 +1,13 @@
-import type { Job } from '../../record/job/job'
+import { emptyJob, type Job } from '../../record/job/job'
+import type { Decision } from '../../record/records/decision'
+import type { SuspectId } from '../faults/faults'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations, Readings } from '../../record/readings/schema'
 import { planRepair } from '../../repair/plan/plan'
 import { CAUSE_IDS, type CauseId, causeRow, causesOf, killsCompressor } from './causes'
-import { mergedSet, setsBefore, standingOf } from './decision'
+import { judgeGate } from './gates'
+import { mergedSet, modeOfProof, recordOf, setsBefore } from './record'
+import { keptGate, standingsOf } from './standing'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })
@@ -15,10 +19,8 @@ const UNIT: UnitPlate = {
   crankcaseHeater: { watts: 70, volts: 230 },
 }
 const job = (readings: Readings, observations: Observations = {}, more: Partial<Job> = {}): Job => ({
-  format: 'orzo.job',
-  version: 1,
-  unit: UNIT,
-  readingSets: [{ mode: 'cooling', readings, observations }],
+  ...emptyJob(UNIT),
+  readingSets: [{ id: 'a', mode: 'cooling', readings, observations }],
   ...more,
 })
 const found = (of: Job, id: CauseId) => causesOf(of).find((cause) => cause.id === id)!.found
@@ -77,8 +79,10 @@ describe('what speaks for each cause of death (handbook 04)', () => {
 })
 
 describe('causes go into the plan', () => {
-  const tasks = (causes: string[], fault: Parameters<typeof planRepair>[1] = 'compressor-grounded') =>
-    planRepair(job({}, {}, { decision: { fault, causes } }), fault).tasks.map(({ id }) => id)
+  const tasks = (causes: string[], fault: SuspectId = 'compressor-grounded') =>
+    planRepair(job({}, {}, { decisions: [{ id: fault, fault, state: 'decided', causes }] }), [
+      fault,
+    ]).tasks.map(({ id }) => id)
   test('chosen causes add their work to a compressor change, once', () => {
     expect(tasks([])).not.toContain('swapContactor')
     expect(tasks(['contactor', 'flooded-start', 'contactor'])).toEqual(
@@ -102,39 +106,88 @@ describe('causes go into the plan', () => {
 
 describe('how a decision stands', () => {
   const drop = { dryerInTemp: f(90), dryerOutTemp: f(70) }
-  const decided = (readings: Readings, decision: Job['decision']) =>
-    standingOf(job(readings, {}, { decision }))
+  const decision = (fault: string, more: Partial<Decision> = {}): Decision => ({
+    id: fault,
+    fault,
+    state: 'decided',
+    ...more,
+  })
+  const standing = (readings: Readings, ...decisions: Decision[]) =>
+    standingsOf(job(readings, {}, { decisions })).map(({ state }) => state)
   test('proven, overridden, not proven, without a gate, undecided', () => {
-    expect(decided(drop, { fault: 'plugged-liquid-dryer' })?.state).toBe('proven')
-    expect(decided({}, { fault: 'plugged-liquid-dryer' })?.state).toBe('not-proven')
-    expect(decided({}, { fault: 'plugged-liquid-dryer', override: 'seen last year' })?.state).toBe(
-      'overridden',
-    )
-    expect(decided({}, { fault: 'condenser-fouled' })?.state).toBe('no-gate')
-    expect(decided({}, undefined)).toBeUndefined()
-    expect(decided({}, { fault: 'no-such-fault' })).toBeUndefined()
+    expect(standing(drop, decision('plugged-liquid-dryer'))).toEqual(['proven'])
+    expect(standing({}, decision('plugged-liquid-dryer'))).toEqual(['not-proven'])
+    expect(standing({}, decision('plugged-liquid-dryer', { override: 'seen' }))).toEqual(['overridden'])
+    expect(standing({}, decision('plugged-liquid-dryer', { override: ' ' }))).toEqual(['not-proven'])
+    expect(standing({}, decision('condenser-fouled'))).toEqual(['no-gate'])
+    expect(standing({})).toEqual([])
+    expect(standing({}, decision('no-such-fault'))).toEqual([])
+    expect(standing(drop, decision('plugged-liquid-dryer', { state: 'draft' }))).toEqual([])
+  })
+  test('several stand beside each other, each on its own proof', () => {
+    expect(standing(drop, decision('plugged-liquid-dryer'), decision('compressor-grounded'))).toEqual([
+      'proven',
+      'not-proven',
+    ])
+  })
+  test('the gate as it was judged then stays, whatever is read later', () => {
+    const met = judgeGate('liquid-dryer', recordOf(UNIT, job(drop).readingSets))
+    const kept = keptGate(met, 'orzo 0.1.0')
+    expect(kept).toMatchObject({ met: true, build: 'orzo 0.1.0', onRecord: [{ id: 'dryer-drop' }] })
+    expect(standing({}, decision('plugged-liquid-dryer', { gate: kept }))).toEqual(['proven'])
+    const open = keptGate(judgeGate('liquid-dryer', recordOf(UNIT, job({}).readingSets)), 'orzo 0.1.0')
+    expect(standing(drop, decision('plugged-liquid-dryer', { gate: open }))).toEqual(['not-proven'])
   })
   test('sets put their record together; a later reading replaces an earlier one, another mode does not', () => {
-    const merged = mergedSet([
-      { mode: 'cooling', readings: { dryerInTemp: f(90), liquidLineTemp: f(95) } },
-      { mode: 'heating', readings: { liquidLineTemp: f(60) } },
-      {
-        mode: 'cooling',
-        readings: { dryerOutTemp: f(70), liquidLineTemp: f(96) },
-        observations: { oilStain: 'joint' },
-      },
-    ])
+    const merged = mergedSet(
+      [
+        { mode: 'cooling', readings: { dryerInTemp: f(90), liquidLineTemp: f(95) } },
+        { mode: 'heating', readings: { liquidLineTemp: f(60) } },
+        {
+          mode: 'cooling',
+          readings: { dryerOutTemp: f(70), liquidLineTemp: f(96) },
+          observations: { oilStain: 'joint' },
+        },
+      ],
+      'cooling',
+    )
     expect(merged.readings).toEqual({ dryerInTemp: f(90), dryerOutTemp: f(70), liquidLineTemp: f(96) })
     expect(merged.observations).toEqual({ oilStain: 'joint' })
   })
+  test('ohms taken with the unit off stand beside what was read running; running values of another mode do not', () => {
+    const ohms = { ohmsCR: { value: 1, unit: 'ohm' as const } }
+    const sets = [
+      { mode: 'off' as const, readings: { ...ohms, dischargeLineTemp: f(80) } },
+      { mode: 'cooling' as const, readings: drop, observations: { leadState: 'sound' as const } },
+      { mode: 'off' as const, readings: {}, observations: { groundMeasuredAt: 'terminals' as const } },
+    ]
+    expect(modeOfProof(sets)).toBe('cooling')
+    expect(modeOfProof(sets, { mode: 'heating', readings: {} })).toBe('heating')
+    expect(modeOfProof([sets[0]!])).toBe('off')
+    const merged = mergedSet(sets, 'cooling')
+    expect(merged.readings).toEqual({ ...ohms, ...drop })
+    expect(merged.observations).toEqual({ leadState: 'sound', groundMeasuredAt: 'terminals' })
+    expect(mergedSet(sets, 'heating').readings).toEqual(ohms)
+  })
+  const at = (id: string, iso: string, readings: Readings) => ({
+    id,
+    mode: 'cooling' as const,
+    at: iso,
+    readings,
+  })
   test('what was read after the decision proves nothing backwards', () => {
-    const at = (iso: string, readings: Readings) => ({ mode: 'cooling' as const, at: iso, readings })
     const later: Job = {
       ...job({}),
-      readingSets: [at('2026-05-04T09:00:00Z', {}), at('2026-05-06T09:00:00Z', drop)],
-      decision: { fault: 'plugged-liquid-dryer', at: '2026-05-04T12:00:00Z' },
+      readingSets: [at('a', '2026-05-04T09:00:00Z', {}), at('b', '2026-05-06T09:00:00Z', drop)],
+      decisions: [decision('plugged-liquid-dryer', { at: '2026-05-04T12:00:00Z' })],
     }
-    expect(setsBefore(later)).toHaveLength(1)
-    expect(standingOf(later)?.state).toBe('not-proven')
+    expect(setsBefore(later.readingSets, '2026-05-04T12:00:00Z')).toHaveLength(1)
+    expect(standingsOf(later)[0]?.state).toBe('not-proven')
+  })
+  test('moments are compared as moments, not as text: 11:00-04:00 is 15:00Z', () => {
+    const sets = [at('a', '2026-05-04T09:00:00Z', {}), at('b', '2026-05-04T11:00:00-04:00', drop)]
+    expect(setsBefore(sets, '2026-05-04T14:00:00Z').map(({ id }) => id)).toEqual(['a'])
+    expect(setsBefore(sets, '2026-05-04T15:00:00Z').map(({ id }) => id)).toEqual(['a', 'b'])
+    expect(setsBefore(sets, '2026-05-04T10:30:00-05:00').map(({ id }) => id)).toEqual(['a', 'b'])
   })
 })

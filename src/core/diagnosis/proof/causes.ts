@@ -1,8 +1,8 @@
 import type { Job } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { differenceFromKelvin, fromKelvin } from '../../base/units/convert'
-import { assess, type Assessment } from '../evidence/assess'
-import { mergedSet, setsBefore } from './decision'
+import type { Assessment } from '../evidence/assess'
+import { recordOf, setsBefore } from './record'
 import { faultRow, type SuspectId } from '../faults/faults'
 
 /** What is on record when the cause of death is looked for. */
@@ -187,14 +187,17 @@ export const killsCompressor = (suspect: SuspectId): boolean =>
 
 /**
  * Causes of death of a compressor, those with evidence first.
+ * @param at when its repair was decided: what was read later says nothing of its death; undefined for now
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
-export function causesOf(job: Job): Cause[] {
-  const sets = setsBefore(job)
+export function causesOf(
+  { unit, readingSets, arrival }: Pick<Job, 'unit' | 'readingSets' | 'arrival'>,
+  at?: string,
+): Cause[] {
   const record: CauseRecord = {
-    ...assess(job.unit, mergedSet(sets)),
-    seen: Object.assign({}, ...sets.map(({ observations }) => observations ?? {})),
-    arrival: job.arrival ?? {},
+    ...recordOf(unit, readingSets, { at }),
+    seen: Object.assign({}, ...setsBefore(readingSets, at).map(({ observations }) => observations ?? {})),
+    arrival: arrival ?? {},
   }
   return CAUSE_IDS.map((id): Cause => {
     const { label, look, action, evidence } = causeRow(id)

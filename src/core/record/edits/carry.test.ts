@@ -1,12 +1,11 @@
 import { carriedOver } from './carry'
-import type { Job } from '../job/job'
+import { emptyJob, type Job } from '../job/job'
 
 const job: Job = {
-  format: 'orzo.job',
-  version: 1,
-  unit: { kind: 'walk-in-cooler', refrigerant: 'R-448A', metering: 'txv' },
+  ...emptyJob({ kind: 'walk-in-cooler', refrigerant: 'R-448A', metering: 'txv' }),
   readingSets: [
     {
+      id: 'a',
       mode: 'cooling',
       readings: {
         suctionPressure: { value: 40, unit: 'psig' },
@@ -25,7 +24,12 @@ test('settings, windings and what was looked at once go along; what moves is rea
   })
 })
 test('after a decided repair only what a repair leaves alone goes along', () => {
-  expect(carriedOver({ ...job, decision: { fault: 'compressor-grounded' } })).toEqual({
+  expect(
+    carriedOver({
+      ...job,
+      decisions: [{ id: 'compressor-grounded', fault: 'compressor-grounded', state: 'decided' }],
+    }),
+  ).toEqual({
     readings: { lowCutIn: { value: 25, unit: 'psig' } },
     observations: { phaseSequence: 'correct' },
   })

@@ -2,6 +2,7 @@ import type { ObservationKey } from '../readings/observations'
 import type { ReadingSet } from '../readings/schema'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { Job } from '../job/job'
+import { isDecided } from '../job/stages'
 
 /** What stays true from one set to the next while nothing was repaired: settings, windings, what was looked at once. */
 const LASTING_READINGS: readonly ReadingKey[] = [
@@ -36,7 +37,7 @@ const picked = <T extends object>(from: T | undefined, keys: readonly string[]):
 /** What a new set takes over from the one before it: readings and words that do not change by themselves. */
 export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations'> {
   const last = job.readingSets.at(-1)
-  const stays = (key: string) => job.decision?.fault === undefined || AFTER_REPAIR.includes(key)
+  const stays = (key: string) => !isDecided(job) || AFTER_REPAIR.includes(key)
   const observations = picked(last?.observations, LASTING_WORDS.filter(stays))
   return {
     readings: picked(last?.readings, LASTING_READINGS.filter(stays)),

@@ -1,21 +1,53 @@
-/** A document of some version before it is validated. */
-export type RawDocument = Record<string, unknown>
+import type { Migration, RawData } from '../records/kind'
+import { UNNAMED } from '../records/decision'
+import { keyOfOldTick } from '../records/tick'
+import { DEFAULT_POLICY } from '../policy/policy'
 
-/** One step from version `to - 1` to version `to`; it never sees anything newer. */
-export type Migration = { readonly to: number; readonly change: (document: RawDocument) => RawDocument }
+const isObject = (value: unknown): value is RawData =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+/** Sets get ids by their place, so that the same file read twice is the same job. */
+const withIds = (sets: unknown) =>
+  Array.isArray(sets)
+    ? sets.map((set: unknown, i) => (isObject(set) ? { ...set, id: `set-${i + 1}` } : set))
+    : sets
+
+/** The one decision becomes the first of many; what was written before anything was decided stays as a draft. */
+function decisionsOf(decision: unknown): unknown {
+  if (decision === undefined) return []
+  if (!isObject(decision)) return [decision]
+  const { fault } = decision
+  if (Object.keys(decision).length === 0) return []
+  return [{ id: fault ?? UNNAMED, state: fault === undefined ? 'draft' : 'decided', ...decision }]
+}
+
+const ticksOf = (ticked: unknown): unknown =>
+  Array.isArray(ticked)
+    ? [...new Set(ticked)].map((id) => (typeof id === 'string' ? { key: keyOfOldTick(id) } : id))
+    : (ticked ?? [])
+
+/** Version 2: sets have ids, several decisions, ticks by what they tick, a policy; the stage is computed. */
+function toVersion2({ stage: _stage, decision, ticked, ...rest }: RawData): RawData {
+  return {
+    ...rest,
+    policy: DEFAULT_POLICY,
+    readingSets: withIds(rest.readingSets),
+    decisions: decisionsOf(decision),
+    ticks: ticksOf(ticked),
+  }
+}
 
 /**
  * Steps in order, numbered from 2 (version 1 is the first). Each has a test that holds an old document.
- * Empty while version 1 is the only one.
  */
-export const JOB_MIGRATIONS: readonly Migration[] = []
+export const JOB_MIGRATIONS: readonly Migration[] = [{ to: 2, change: toVersion2 }]
 
 /** Applies every step after the document's own version. The steps must be numbered without gaps. */
 export function migrate(
-  document: RawDocument,
+  document: RawData,
   from: number,
   steps: readonly Migration[] = JOB_MIGRATIONS,
-): RawDocument {
+): RawData {
   return steps
     .filter((step) => step.to > from)
     .reduce((current, step) => ({ ...step.change(current), version: step.to }), document)

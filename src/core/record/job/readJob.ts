@@ -1,9 +1,9 @@
-import type { z } from 'zod'
+import { type DataProblem, problemsOf, type RawData } from '../records/kind'
 import { JOB_FORMAT, JOB_VERSION, type Job, jobSchema } from './job'
-import { migrate, type RawDocument } from './migrations'
+import { migrate } from './migrations'
 
 /** Why a document was refused: where in it, and what to do. */
-export type JobProblem = { readonly path: string; readonly message: string }
+export type JobProblem = DataProblem
 
 /** Outcome of reading a document: a value, never a throw. */
 export type JobReading =
@@ -16,7 +16,6 @@ export type JobReading =
 
 /** Largest text that is read, characters; a job with years of logs stays far below. */
 export const LARGEST_JOB_TEXT = 10_000_000
-const MOST_PROBLEMS = 12
 
 const refuse = (
   code: Exclude<JobReading, { ok: true }>['code'],
@@ -27,19 +26,6 @@ const refuse = (
   code,
   problems: [{ path, message }],
 })
-
-/** "readingSets[0].readings.suctionPressure.value" from the parts of a path. */
-export function pathText(path: readonly PropertyKey[]): string {
-  const text = path.map((part) => (typeof part === 'number' ? `[${part}]` : `.${String(part)}`)).join('')
-  return text.replace(/^\./, '') || 'the document'
-}
-
-function sentenceOf(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'unrecognized_keys')
-    return `holds ${issue.keys.map((key) => `"${key}"`).join(', ')}, which Orzo does not know`
-  if (issue.code === 'invalid_type' && issue.input === undefined) return 'is missing'
-  return issue.message
-}
 
 /** Line and column of a JSON error, where the engine tells its position. */
 function placeInText(text: string, error: unknown): string {
@@ -55,7 +41,7 @@ export function readJobValue(value: unknown): JobReading {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return refuse('not-a-job', 'the document', 'is not an object: choose a file that Orzo exported')
   }
-  const document = value as RawDocument
+  const document = value as RawData
   if (document.format !== JOB_FORMAT) {
     return refuse('not-a-job', 'format', `is not "${JOB_FORMAT}": choose a file that Orzo exported`)
   }
@@ -72,10 +58,7 @@ export function readJobValue(value: unknown): JobReading {
   }
   const result = jobSchema.safeParse(migrate(document, version), { reportInput: true })
   if (result.success) return { ok: true, job: result.data }
-  const problems = result.error.issues
-    .slice(0, MOST_PROBLEMS)
-    .map((issue) => ({ path: pathText(issue.path), message: sentenceOf(issue) }))
-  return { ok: false, code: 'invalid', problems }
+  return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
 }
 
 /** Reads the text of a file as a job. */

@@ -1,4 +1,5 @@
-import type { Job } from '../../record/job/job'
+import { emptyJob, type Job } from '../../record/job/job'
+import { DEFAULT_POLICY } from '../../record/policy/policy'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import { acidLedger, oilChangesFor } from './acid'
@@ -13,7 +14,7 @@ import {
   isWet,
 } from './contamination'
 import { DRYER_CATALOGUE } from './dryerCatalogue'
-import { chooseDryers, type DryerNeed, usableWater, wantsSuctionDryer } from './dryers'
+import { chooseDryers, type DryerNeed, usableWater } from './dryers'
 import { cleanupRecord, type CleanupRecord } from './record'
 import { waterLedger } from './water'
 
@@ -28,6 +29,7 @@ const record = (observations: Observations, part: Partial<CleanupRecord> = {}): 
   unit: plate(),
   observations,
   previousBurnout: false,
+  faults: [],
   ...part,
 })
 
@@ -47,9 +49,9 @@ describe('clean-up class, handbook 06', () => {
     ['open for two hours in rain', record({ hoursOpenToAir: 2, openConditions: 'rain' }), 'wet'],
     ['wet and weak acid', record({ moistureIndicator: 'wet', acidTest: 'weak' }), 'wet-acid'],
     ['metal in the oil', record({ oilAppearance: 'metal-flakes' }), 'debris'],
-    ['plugged screen', record({}, { fault: 'txv-inlet-screen-plugged' }), 'debris'],
-    ['plugged capillary', record({}, { fault: 'capillary-plugged' }), 'waxed'],
-    ['ice as the fault', record({}, { fault: 'moisture-freeze-at-valve' }), 'wet'],
+    ['plugged screen', record({}, { faults: ['txv-inlet-screen-plugged'] }), 'debris'],
+    ['plugged capillary', record({}, { faults: ['capillary-plugged'] }), 'waxed'],
+    ['ice as the fault', record({}, { faults: ['moisture-freeze-at-valve'] }), 'wet'],
     ['earlier burnout, never tested', record({}, { previousBurnout: true }), 'mild-acid'],
   ]
   test.each(CASES)('%s', (_name, which, expected) => {
@@ -85,13 +87,11 @@ describe('clean-up class, handbook 06', () => {
 
 test('a later set replaces an earlier observation', () => {
   const job: Job = {
-    format: 'orzo.job',
-    version: 1,
-    unit: plate(),
+    ...emptyJob(plate()),
     arrival: { previousBurnout: true },
     readingSets: [
-      { mode: 'cooling', readings: {}, observations: { acidTest: 'strong', oilAppearance: 'dark' } },
-      { mode: 'cooling', readings: {}, observations: { acidTest: 'negative' } },
+      { id: 'a', mode: 'cooling', readings: {}, observations: { acidTest: 'strong', oilAppearance: 'dark' } },
+      { id: 'b', mode: 'cooling', readings: {}, observations: { acidTest: 'negative' } },
     ],
   }
   expect(cleanupRecord(job)).toMatchObject({
@@ -186,7 +186,14 @@ describe('dryers', () => {
     const which = record(observations, { unit })
     const contamination = classify(which)
     const size = circuitSize(unit)
-    return { unit, size, contamination, water: water ?? waterLedger(which, contamination, size, 0).remainder }
+    return {
+      unit,
+      size,
+      contamination,
+      water: water ?? waterLedger(which, contamination, size, 0).remainder,
+      policy: DEFAULT_POLICY,
+      previousBurnout: false,
+    }
   }
   const liquid = (...args: Parameters<typeof need>) =>
     chooseDryers(need(...args)).find(({ place }) => place === 'liquid')!
@@ -267,7 +274,7 @@ describe('dryers', () => {
     [{ moistureIndicator: 'wet' }, false],
     [CLEAN, false],
   ] as const)('suction dryer for %o: %s', (observations, wanted) =>
-    expect(wantsSuctionDryer(classify(record(observations)))).toBe(wanted),
+    expect(suction(observations) !== undefined).toBe(wanted),
   )
   test('catalogue ids are unique, sizes grow in tons and water', () => {
     expect(new Set(DRYER_CATALOGUE.map(({ id }) => id)).size).toBe(DRYER_CATALOGUE.length)

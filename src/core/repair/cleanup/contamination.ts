@@ -93,7 +93,7 @@ const SIGNS: readonly Sign[] = [
   {
     kind: 'wet',
     sentence: 'Ice in the valve is the fault under repair.',
-    seen: ({ fault }) => fault === 'moisture-freeze-at-valve',
+    seen: ({ faults }) => faults.includes('moisture-freeze-at-valve'),
   },
   {
     kind: 'wet',
@@ -113,12 +113,12 @@ const SIGNS: readonly Sign[] = [
   {
     kind: 'debris',
     sentence: 'The valve screen is plugged: something shed it.',
-    seen: ({ fault }) => fault === 'txv-inlet-screen-plugged',
+    seen: ({ faults }) => faults.includes('txv-inlet-screen-plugged'),
   },
   {
     kind: 'wax',
     sentence: 'The capillary is plugged: wax or residue.',
-    seen: ({ fault }) => fault === 'capillary-plugged',
+    seen: ({ faults }) => faults.includes('capillary-plugged'),
   },
   {
     kind: 'note',

@@ -1,5 +1,6 @@
 import { hasReversingValve } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
+import type { Policy } from '../../record/policy/policy'
 import { isFlammable, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { saturatedState } from '../../physics/refrigerants/saturation'
 import type { CircuitSize } from './circuitSize'
@@ -28,6 +29,8 @@ export type DryerNeed = {
   readonly contamination: Contamination
   /** water left for the dryer, kg */
   readonly water: number
+  readonly policy: Policy
+  readonly previousBurnout: boolean
 }
 
 /** [practice] handbook 06: half of the rated water is usable, and twice the remainder is wanted. */
@@ -128,8 +131,12 @@ const RULES: readonly Rule[] = [
 ]
 
 /** How many sizes above the smallest that fits (handbook 06 rule 5). */
-const stepsUp = ({ contamination }: DryerNeed) =>
+const stepsByClass = ({ contamination }: DryerNeed) =>
   contamination.class === 'clean' ? 0 : isWet(contamination) || isBurnout(contamination) ? 2 : 1
+
+/** By the class; at least one where the company's policy says so (handbook 11). */
+const stepsUp = (need: DryerNeed) =>
+  Math.max(stepsByClass(need), need.policy.liquidDryer === 'one-size-up' ? 1 : 0)
 
 const reasonsAgainst = (dryer: DryerModel, need: DryerNeed): string[] =>
   RULES.filter((rule) => rule.applies === 'both' || rule.applies === dryer.place).flatMap(
@@ -148,7 +155,11 @@ function reasonsFor(dryer: DryerModel, need: DryerNeed, steps: number): string[]
           `${(usableWater(dryer, unit) * 1000).toFixed(1)} g usable water for ${(need.water * 1000).toFixed(1)} g left after sweeps and oil`,
         ]),
     ...(steps > 0 && !suction
-      ? [`${steps} size${steps > 1 ? 's' : ''} up for the class "${contamination.class}"`]
+      ? [
+          stepsByClass(need) > 0
+            ? `${steps} size${steps > 1 ? 's' : ''} up for the class "${contamination.class}"`
+            : 'one size up by policy',
+        ]
       : []),
     ...(dryer.flow === 'bi-flow' ? ['bi-flow, because the line reverses with the mode'] : ['mind the arrow']),
     ...(suction && hasReversingValve(unit)
@@ -186,12 +197,15 @@ function choose(place: DryerPlace, need: DryerNeed): DryerChoice {
   }
 }
 
-/** Whether a suction clean-up dryer goes in for a while: when acid or debris shows (handbook 11). */
-export const wantsSuctionDryer = (contamination: Contamination): boolean =>
-  isAcid(contamination) || contamination.class === 'debris' || contamination.also.includes('debris')
+/** Whether a suction clean-up dryer goes in for a while: when acid or debris shows, or by policy after a burnout (handbook 11). */
+const wantsSuctionDryer = ({ contamination, policy, previousBurnout }: DryerNeed): boolean =>
+  isAcid(contamination) ||
+  contamination.class === 'debris' ||
+  contamination.also.includes('debris') ||
+  (policy.suctionDryer === 'always-after-burnout' && previousBurnout)
 
 /** Liquid dryer always; suction dryer when acid or debris shows. */
 export function chooseDryers(need: DryerNeed): DryerChoice[] {
-  const places: DryerPlace[] = wantsSuctionDryer(need.contamination) ? ['liquid', 'suction'] : ['liquid']
+  const places: DryerPlace[] = wantsSuctionDryer(need) ? ['liquid', 'suction'] : ['liquid']
   return places.map((place) => choose(place, need))
 }

@@ -8,12 +8,12 @@ export type CleanupRecord = {
   /** the latest word for each observation over all sets */
   readonly observations: Observations
   readonly previousBurnout: boolean
-  /** the fault being repaired, where one is named */
-  readonly fault?: string
+  /** the faults that are repaired, where any is named */
+  readonly faults: readonly string[]
 }
 
 /** Gathers the record of a job; a later set's observation replaces an earlier one. */
-export function cleanupRecord(job: Job, fault?: string): CleanupRecord {
+export function cleanupRecord(job: Job, faults: readonly string[] = []): CleanupRecord {
   const observations: Observations = Object.assign(
     {},
     ...job.readingSets.map((set) => set.observations ?? {}),
@@ -22,6 +22,6 @@ export function cleanupRecord(job: Job, fault?: string): CleanupRecord {
     unit: job.unit,
     observations,
     previousBurnout: job.arrival?.previousBurnout === true,
-    ...(fault === undefined ? {} : { fault }),
+    faults,
   }
 }

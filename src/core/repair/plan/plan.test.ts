@@ -1,5 +1,5 @@
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
-import type { Job } from '../../record/job/job'
+import { emptyJob, type Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import { CAUTIONS } from '../../safety/cautions'
@@ -9,13 +9,11 @@ import { scheduleOf } from '../schedule/schedule'
 import { type TaskId, TASKS, taskRow } from './tasks'
 
 const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): Job => ({
-  format: 'orzo.job',
-  version: 1,
-  unit: { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit },
-  readingSets: [{ mode: 'cooling', readings: {}, observations }],
+  ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
+  readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations }],
 })
 const ids = (fault: SuspectId, observations?: Observations, unit?: Partial<UnitPlate>) =>
-  planRepair(job(observations, unit), fault).tasks.map(({ id }) => id)
+  planRepair(job(observations, unit), [fault]).tasks.map(({ id }) => id)
 const before = (list: readonly TaskId[], first: TaskId, second: TaskId) => {
   expect(list).toEqual(expect.arrayContaining([first, second]))
   expect(list.indexOf(first)).toBeLessThan(list.indexOf(second))
@@ -60,7 +58,7 @@ describe('order of work of a wet circuit', () => {
 
 describe('every opening gets a new liquid dryer, a closed repair none', () => {
   test.each(FAULT_IDS)('%s', (fault) => {
-    const plan = planRepair(job({ acidTest: 'negative' }), fault)
+    const plan = planRepair(job({ acidTest: 'negative' }), [fault])
     const opens = plan.tasks.some(({ id }) => id === 'recover')
     expect(plan.dryers.some(({ place }) => place === 'liquid')).toBe(opens)
     expect(plan.parts.some(({ label }) => label.startsWith('liquid dryer'))).toBe(opens)
@@ -69,14 +67,14 @@ describe('every opening gets a new liquid dryer, a closed repair none', () => {
   test.each(['healthy', 'condenser-fouled', 'low-evaporator-airflow', 'txv-bulb-loose'] as const)(
     '%s opens nothing',
     (fault) => {
-      expect(planRepair(job(), fault).dryers).toEqual([])
+      expect(planRepair(job(), [fault]).dryers).toEqual([])
     },
   )
 })
 
 describe('class work', () => {
   test('burnout: blow out, suction dryer, two oil changes, no reuse', () => {
-    const plan = planRepair(job({ acidTest: 'strong' }), 'compressor-not-pumping')
+    const plan = planRepair(job({ acidTest: 'strong' }), ['compressor-not-pumping'])
     expect(plan.tasks.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['blowOut', 'fitSuctionDryer', 'changeOil', 'swapCompressor']),
     )
@@ -90,7 +88,7 @@ describe('class work', () => {
     [{ acidTest: 'weak' }, 'reclaim'],
     [{ moistureIndicator: 'wet', acidTest: 'negative' }, 'reclaim'],
   ] as const)('recovered charge with %o: %s', (observations, recovered) => {
-    expect(planRepair(job(observations), 'txv-underfeeding').refrigerantPath.recovered).toBe(recovered)
+    expect(planRepair(job(observations), ['txv-underfeeding']).refrigerantPath.recovered).toBe(recovered)
   })
   test('acid found behind a closed repair opens the circuit after all', () => {
     expect(ids('condenser-fouled', { acidTest: 'strong' })).toEqual(
@@ -101,7 +99,7 @@ describe('class work', () => {
 
 describe('cautions stand at their step (handbook 12)', () => {
   const cautionsAt = (id: TaskId, fault: SuspectId, unit?: Partial<UnitPlate>) =>
-    planRepair(job({}, unit), fault).tasks.find((task) => task.id === id)!.cautions
+    planRepair(job({}, unit), [fault]).tasks.find((task) => task.id === id)!.cautions
   test.each([
     ['recover', 'txv-underfeeding', CAUTIONS.recovery],
     ['pressureTest', 'txv-underfeeding', CAUTIONS.pressure],
@@ -145,20 +143,64 @@ describe('times', () => {
     expect(schedule.safe).toBeLessThan(schedule.total.high)
   })
   test('three-point estimate of one step [std: PERT]: mean 65, deviation 15', () => {
-    expect(scheduleOf([{ handsOn: [30, 60, 120] }]).safe).toBe(
-      Math.round(65 + 1.645 * 15),
-    )
+    expect(scheduleOf([{ handsOn: [30, 60, 120] }]).safe).toBe(Math.round(65 + 1.645 * 15))
   })
   test('an expansion valve job likely takes 3 to 8 hours all told', () => {
-    const { total } = planRepair(job({ acidTest: 'negative' }), 'txv-underfeeding').schedule
+    const { total } = planRepair(job({ acidTest: 'negative' }), ['txv-underfeeding']).schedule
     expect(total.likely / 60).toBeGreaterThan(3)
     expect(total.likely / 60).toBeLessThan(8)
   })
 })
 
-test('every suspect has a remedy; part numbers follow the list', () => {
+test('every suspect has a remedy; a part keeps its key whatever else comes into the list', () => {
   expect(Object.keys(REMEDIES).sort()).toEqual([...FAULT_IDS, 'healthy', 'unlisted'].sort())
-  const { parts } = planRepair(job(), 'txv-underfeeding')
-  expect(parts.map(({ id }) => id)).toEqual(parts.map((_part, i) => `part-${i + 1}`))
-  expect(parts[0]!.label).toMatch(/expansion valve matched/)
+  const { parts } = planRepair(job({ acidTest: 'negative' }), ['txv-underfeeding'])
+  const dirty = planRepair(job({ acidTest: 'strong' }), ['txv-underfeeding'])
+  expect(new Set(parts.map(({ id }) => id)).size).toBe(parts.length)
+  const keyOf = (list: typeof parts, label: RegExp) => list.find((part) => label.test(part.label))?.id
+  // an acid circuit brings a suction dryer and oil into the list before these
+  expect(dirty.parts.length).toBeGreaterThan(parts.length)
+  for (const label of [/^expansion valve/, /^liquid dryer/, /^dry nitrogen/, /charge and a little more/])
+    expect(keyOf(dirty.parts, label)).toBe(keyOf(parts, label))
+})
+
+describe('several decided faults', () => {
+  test('the plan is their union, each task and part once; circuit and electrical together', () => {
+    const plan = planRepair(job(), ['txv-underfeeding', 'contactor-failed', 'fixed-orifice-plugged'])
+    const tasks = plan.tasks.map(({ id }) => id)
+    expect(tasks).toEqual(expect.arrayContaining(['swapValve', 'swapContactor', 'swapOrifice', 'recover']))
+    expect(new Set(tasks).size).toBe(tasks.length)
+    expect(plan.parts.filter(({ id }) => id === 'part:nitrogen')).toHaveLength(1)
+    expect(plan.faults).toEqual(['txv-underfeeding', 'contactor-failed', 'fixed-orifice-plugged'])
+  })
+  test('an electrical fault alone leaves the circuit closed; beside a valve it is opened', () => {
+    expect(planRepair(job(), ['contactor-failed']).dryers).toEqual([])
+    expect(planRepair(job(), ['contactor-failed', 'txv-underfeeding']).dryers).not.toEqual([])
+  })
+  test('nothing wrong beside a fault adds nothing', () => {
+    expect(planRepair(job(), ['healthy', 'txv-underfeeding'])).toEqual(
+      planRepair(job(), ['txv-underfeeding']),
+    )
+    expect(planRepair(job(), [])).toEqual(planRepair(job(), ['healthy']))
+  })
+})
+
+describe('the company policy is read (handbook 11)', () => {
+  const withPolicy = (policy: Job['policy'], observations: Observations = { acidTest: 'negative' }) =>
+    planRepair({ ...job(observations), policy, arrival: { previousBurnout: true } }, ['txv-underfeeding'])
+  test('evacuation, recovered charge, suction dryer, size of the liquid dryer', () => {
+    const own = withPolicy({})
+    expect(own.tasks.map(({ id }) => id)).toContain('evacuate')
+    expect(withPolicy({ evacuation: 'always-triple' }).tasks.map(({ id }) => id)).toContain('evacuateWet')
+    expect(own.refrigerantPath.recovered).toBe('reuse-in-same-equipment')
+    expect(withPolicy({ recoveredRefrigerant: 'always-reclaimed' }).refrigerantPath.recovered).toBe('reclaim')
+    expect(own.dryers.map(({ place }) => place)).toEqual(['liquid'])
+    expect(withPolicy({ suctionDryer: 'always-after-burnout' }).dryers.map(({ place }) => place)).toEqual([
+      'liquid',
+      'suction',
+    ])
+    const bigger = withPolicy({ liquidDryer: 'one-size-up' }).dryers[0]!
+    expect(bigger.chosen!.block).toBeGreaterThan(own.dryers[0]!.chosen!.block)
+    expect(bigger.reasons).toContain('one size up by policy')
+  })
 })

@@ -8,12 +8,15 @@ import { type WaterLedger, waterLedger } from '../cleanup/water'
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import { CAUSE_TASKS } from './causeTasks'
 import type { SuspectId } from '../../diagnosis/faults/faults'
+import { decisionOn, unnamedNotes } from '../../record/edits/decisionEdits'
 import type { Job } from '../../record/job/job'
+import { type Policy, policyOf } from '../../record/policy/policy'
+import { partKey } from '../../record/records/tick'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { CAUTIONS, type CautionId } from '../../safety/cautions'
 import { type RefrigerantPath, refrigerantPath } from '../charge/refrigerantPath'
-import { REMEDIES } from './remedies'
+import { REMEDIES, type Remedy } from './remedies'
 import { type Schedule, scheduleOf } from '../schedule/schedule'
 import { type TaskId, type TaskRow, taskRow } from './tasks'
 
@@ -23,10 +26,16 @@ export type PlanTask = Pick<TaskRow, 'label' | 'handsOn'> & {
   readonly opens: boolean
   readonly cautions: readonly string[]
 }
-export type PlanPart = { readonly id: string; readonly label: string; readonly why: string }
+export type PlanPart = {
+  /** what it is ticked by: stable while the part is the same */
+  readonly id: string
+  readonly label: string
+  readonly why: string
+}
 
 export type Plan = {
-  readonly fault: SuspectId
+  /** what is repaired; one or several decided faults */
+  readonly faults: readonly SuspectId[]
   readonly contamination: Contamination & { readonly water: WaterLedger; readonly acid: AcidLedger }
   readonly size: CircuitSize
   readonly dryers: readonly DryerChoice[]
@@ -53,13 +62,18 @@ const OPENED: readonly TaskId[] = [
 ]
 
 /** Work that a clean-up class adds. */
-function cleanupWork(contamination: Contamination, suctionDryer: boolean, oilChanges: number): TaskId[] {
+function cleanupWork(
+  contamination: Contamination,
+  suctionDryer: boolean,
+  oilChanges: number,
+  policy: Policy,
+): TaskId[] {
   const dirty = classesOf(contamination).some((name) => name !== 'clean')
   return [
     ...(dirty ? (['blowOut'] as const) : []),
     ...(suctionDryer ? (['fitSuctionDryer'] as const) : []),
     ...(oilChanges > 0 ? (['changeOil'] as const) : []),
-    isWet(contamination) ? 'evacuateWet' : 'evacuate',
+    isWet(contamination) || policy.evacuation === 'always-triple' ? 'evacuateWet' : 'evacuate',
   ]
 }
 
@@ -90,6 +104,50 @@ function planTasks(ids: readonly TaskId[], unit: UnitPlate): PlanTask[] {
     }))
 }
 
+type Consumable = { readonly name: string; readonly label: string; readonly why: string }
+
+const dryerPart = ({ place, chosen }: DryerChoice): Consumable[] =>
+  chosen
+    ? [
+        {
+          name: `${place}-dryer`,
+          label: `${place} dryer, block ${chosen.block}, ${chosen.core} core, ${chosen.flow}`,
+          why: `the circuit is opened; line ${chosen.line}`,
+        },
+      ]
+    : []
+
+function consumablesOf(unit: UnitPlate, oilChanges: number): Consumable[] {
+  return [
+    {
+      name: 'nitrogen',
+      label: 'dry nitrogen and regulator with relief',
+      why: 'sweep, brazing, pressure test',
+    },
+    { name: 'cores-caps-seals', label: 'valve cores, caps and seals', why: 'cheap, and they leak' },
+    { name: 'refrigerant', label: `${unit.refrigerant}, the charge and a little more`, why: 'weigh-in' },
+    ...(oilChanges > 0
+      ? [
+          {
+            name: 'oil',
+            label: 'oil, one fresh can a change',
+            why: `${oilChanges} oil change${oilChanges > 1 ? 's' : ''}`,
+          },
+        ]
+      : []),
+    ...(hasReversingValve(unit)
+      ? [
+          {
+            name: 'heat-blocking',
+            label: 'heat-blocking paste and rags',
+            why: 'the reversing valve body stays under 250 F',
+          },
+        ]
+      : []),
+  ]
+}
+
+/** Parts by what they are, each once: a part keeps its key whatever else comes into the list. */
 function planParts(
   remedyParts: readonly string[],
   opens: boolean,
@@ -97,37 +155,13 @@ function planParts(
   unit: UnitPlate,
   oilChanges: number,
 ): PlanPart[] {
-  const dryerParts = dryers.flatMap(({ place, chosen }) =>
-    chosen
-      ? [
-          {
-            label: `${place} dryer, block ${chosen.block}, ${chosen.core} core, ${chosen.flow}`,
-            why: `the circuit is opened; line ${chosen.line}`,
-          },
-        ]
-      : [],
-  )
-  const consumables = [
-    { label: 'dry nitrogen and regulator with relief', why: 'sweep, brazing, pressure test' },
-    { label: 'valve cores, caps and seals', why: 'cheap, and they leak' },
-    { label: `${unit.refrigerant}, the charge and a little more`, why: 'weigh-in' },
-    ...(oilChanges > 0
-      ? [
-          {
-            label: 'oil, one fresh can a change',
-            why: `${oilChanges} oil change${oilChanges > 1 ? 's' : ''}`,
-          },
-        ]
-      : []),
-    ...(hasReversingValve(unit)
-      ? [{ label: 'heat-blocking paste and rags', why: 'the reversing valve body stays under 250 F' }]
-      : []),
+  const remedy = remedyParts.map((label): Consumable => ({ name: label, label, why: 'the repair' }))
+  const all = [
+    ...remedy,
+    ...(opens ? [...dryers.flatMap(dryerPart), ...consumablesOf(unit, oilChanges)] : []),
   ]
-  const remedy = remedyParts.map((label) => ({ label, why: 'the repair' }))
-  return [...remedy, ...(opens ? [...dryerParts, ...consumables] : [])].map((part, i) => ({
-    id: `part-${i + 1}`,
-    ...part,
-  }))
+  const parts = all.map(({ name, label, why }): PlanPart => ({ id: partKey(name), label, why }))
+  return parts.filter(({ label }, i) => parts.findIndex((each) => each.label === label) === i)
 }
 
 /** Oil changes: for acid by the ledger, for a wet circuit at least one. */
@@ -152,43 +186,69 @@ function oilPlan(size: CircuitSize, contamination: Contamination, changes: numbe
   }
 }
 
-/** What removes the causes of death that were chosen; only where the compressor is changed. */
-const causeWork = ({ decision }: Job, fault: SuspectId): TaskId[] =>
-  killsCompressor(fault) ? (decision?.causes ?? []).filter(isCause).flatMap((id) => CAUSE_TASKS[id]) : []
+/** What removes the causes of death that were chosen for a compressor that is changed. */
+const causeWork = (job: Job, fault: SuspectId): TaskId[] =>
+  killsCompressor(fault)
+    ? ((decisionOn(job, fault) ?? unnamedNotes(job))?.causes ?? [])
+        .filter(isCause)
+        .flatMap((id) => CAUSE_TASKS[id])
+    : []
+
+/** The remedies of several faults as one: everything once, opened if any of them opens. */
+function unionOf(faults: readonly SuspectId[]): Remedy {
+  const all = faults.map((fault) => REMEDIES[fault])
+  const once = <T>(pick: (remedy: Remedy) => readonly T[]) => [...new Set(all.flatMap(pick))]
+  return {
+    work: once(({ work }) => work),
+    parts: once(({ parts }) => parts),
+    beforeLeaving: once(({ beforeLeaving }) => beforeLeaving),
+    opens: all.some(({ opens }) => opens),
+  }
+}
+
+const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
 
 /**
- * The replacement plan for a named fault: clean-up class with ledgers, dryers, oil, refrigerant, parts, ordered
- * tasks with typical times and cautions.
- * @param fault the suspect that is being repaired
+ * The replacement plan for the named faults: clean-up class with ledgers, dryers, oil, refrigerant, parts, ordered
+ * tasks with typical times and cautions. Of several faults it is the union, each part and task once.
+ * @param wanted the suspects that are being repaired; none is a sound circuit
  */
-export function planRepair(job: Job, fault: SuspectId): Plan {
-  const record = cleanupRecord(job, fault)
+export function planRepair(job: Job, wanted: readonly SuspectId[]): Plan {
+  const named = wanted.filter((fault) => fault !== 'healthy')
+  const faults = named.length > 0 ? named : NOTHING_WRONG
+  const policy = policyOf(job.policy)
+  const record = cleanupRecord(job, faults)
   const contamination = classify(record)
   const size = circuitSize(job.unit)
   const acid = acidLedger(contamination)
   const changes = changesFor(contamination, acid)
   const water = waterLedger(record, contamination, size, changes)
-  const remedy = REMEDIES[fault]
+  const remedy = unionOf(faults)
   const dirty = classesOf(contamination).some((name) => name !== 'clean')
-  const opens = remedy.opens || (dirty && fault !== 'healthy')
-  const dryers = opens ? chooseDryers({ unit: job.unit, size, contamination, water: water.remainder }) : []
+  const opens = remedy.opens || (dirty && named.length > 0)
+  const { previousBurnout } = record
+  const need = { unit: job.unit, size, contamination, water: water.remainder, policy, previousBurnout }
+  const dryers = opens ? chooseDryers(need) : []
   const suction = dryers.some(({ place }) => place === 'suction')
   const ids: TaskId[] = [
     'setUp',
     'confirm',
     ...remedy.work,
-    ...causeWork(job, fault),
-    ...(opens ? (['gainAccess', ...OPENED, ...cleanupWork(contamination, suction, changes)] as const) : []),
+    ...faults.flatMap((fault) => causeWork(job, fault)),
+    ...(opens
+      ? (['gainAccess', ...OPENED, ...cleanupWork(contamination, suction, changes, policy)] as const)
+      : []),
     'closeUp',
   ]
   const tasks = planTasks(ids, job.unit)
+  const acidNegative = record.observations.acidTest === 'negative'
   return {
-    fault,
+    faults,
     contamination: { ...contamination, water, acid },
     size,
     dryers,
     oil: oilPlan(size, contamination, opens ? changes : 0),
-    refrigerantPath: refrigerantPath(job.unit, contamination, record.observations.acidTest === 'negative'),
+    refrigerantPath: refrigerantPath(job.unit, contamination, acidNegative, policy),
     parts: planParts(remedy.parts, opens, dryers, job.unit, opens ? changes : 0),
     beforeLeaving: remedy.beforeLeaving,
     tasks,

@@ -17,22 +17,21 @@ import {
 } from '@/core/diagnosis/electrical/supplyPath'
 import { canObserve } from '@/core/record/equipment/observable'
 import type { ObservationKey } from '@/core/record/readings/observations'
-import type { ReadingSet } from '@/core/record/readings/schema'
+import type { Observations } from '@/core/record/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
 import { IS_WIDE } from '@/ui/theme/theme'
-import type { StageProps } from '../../job/stageProps'
-import { Observed } from '../../measure/Observed'
-import { repeated, withObservation, withReading, withSet } from '../../measure/sets'
-import { useAskedTap } from '../../measure/useAskedTap'
-import { useReadingEntry } from '../../measure/useReadingEntry'
+import type { StageProps } from '../../shared/stageProps'
+import { Observed } from '../../shared/Observed'
+import { observe, putReading, replaceReading, togglePoint } from '@/core/record/edits/readingEdits'
+import { useAskedTap } from '../../shared/entry/useAskedTap'
+import { useReadingEntry } from '../../shared/entry/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
 import { Findings } from './Findings'
 import { PointButton } from './PointButton'
 import { cautionOf, partsOf, readingBetween } from './probes'
 import { UnmarkedTerminals } from './UnmarkedTerminals'
-import { withPoint } from './withPoint'
 
 const SEEN: readonly ObservationKey[] = [
   'callForOperation',
@@ -65,26 +64,16 @@ function whereItIs({ between, next, done }: PathResult): string {
   return next ? `Test next: ${next.label.toLowerCase()}.` : ''
 }
 
-function useBench({ set, setIndex, change, display }: StageProps) {
-  const now = () => new Date().toISOString()
-  const edit = (recipe: (each: ReadingSet, at: string) => ReadingSet) => {
-    const at = now()
-    change((job) => withSet(job, setIndex, at, (each) => recipe(each, at)))
-  }
+function useBench({ set, setId, change, display }: StageProps) {
   const entry = useReadingEntry(set.readings, display, (key, reading, original) =>
-    edit((each, at) =>
-      withReading(each, key, reading && repeated({ ...reading, at, source: 'typed' as const }, original)),
-    ),
+    change(putReading(setId, key, reading, original)),
   )
   const store = (key: ReadingKey, value: number) =>
-    edit((each, at) => {
-      const reading = { value, unit: 'ohm', at, source: 'typed' } as const
-      return withReading(each, key, repeated(reading, each.readings[key]))
-    })
-  const observe = (key: Parameters<typeof withObservation>[1], value: string | number | undefined) =>
-    edit((each) => withObservation(each, key, value))
-  const point = (id: string) => edit((each) => withPoint(each, id))
-  return { entry, store, observe, point }
+    void change(replaceReading(setId, key, { value, unit: 'ohm' }))
+  const see = (key: keyof Observations, value: string | number | undefined) =>
+    void change(observe(setId, key, value))
+  const point = (id: string) => void change(togglePoint(setId, id))
+  return { entry, store, see, point }
 }
 
 type Bench = ReturnType<typeof useBench>
@@ -94,7 +83,7 @@ const NOTHING_BETWEEN =
 
 /** The caution first, then the pad, then what belongs to this reading. */
 function Entry({ props: { job, set }, bench }: { props: StageProps; bench: Bench }) {
-  const { entry, store, observe } = bench
+  const { entry, store, see } = bench
   const { draft } = entry
   if (!draft) return null
   const { key } = draft
@@ -149,7 +138,7 @@ function Entry({ props: { job, set }, bench }: { props: StageProps; bench: Bench
       )}
       {beside.length > 0 && (
         <Box sx={{ px: 1.25 }}>
-          <Observed keys={beside} observations={set.observations ?? {}} onChange={observe} />
+          <Observed keys={beside} observations={set.observations ?? {}} onChange={see} />
         </Box>
       )}
     </Box>
@@ -293,7 +282,7 @@ export function ElectricalBench(props: StageProps) {
           <Observed
             keys={SEEN.filter((key) => canObserve(job.unit, key))}
             observations={set.observations ?? {}}
-            onChange={bench.observe}
+            onChange={bench.see}
           />
         </section>
       </Box>

@@ -2,12 +2,10 @@ import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { canObserve } from '@/core/record/equipment/observable'
-import type { ReadingSet } from '@/core/record/readings/schema'
 import { Findings } from './Findings'
 import { cautionOf, clampsOf, partsOf, probesBetween, probesOf, readingBetween } from './probes'
 import { showReading } from './showReading'
 import { UnmarkedTerminals } from './UnmarkedTerminals'
-import { withPoint } from './withPoint'
 
 const SINGLE: UnitPlate = { kind: 'split-heat-pump', refrigerant: 'R-410A', metering: 'txv' }
 const THREE: UnitPlate = { ...SINGLE, kind: 'split-ac', power: { phase: 3 } }
@@ -49,18 +47,6 @@ test.each([
   ['ohmsToGround', true, 'ownTerminals'],
 ] as const)('%s (at its own terminals: %s) asks for the caution "%s"', (key, own, caution) => {
   expect(cautionOf(key, own)).toBe(caution)
-})
-
-test('a point steps from untested to live to dead and back; the load side is a word of the diagnosis too', () => {
-  const empty: ReadingSet = { mode: 'cooling', readings: {} }
-  const live = withPoint(empty, 'contactor-load')
-  expect(live).toMatchObject({ points: { 'contactor-load': 'live' }, observations: { loadVolts: 'live' } })
-  const dead = withPoint(live, 'contactor-load')
-  expect(dead.observations).toEqual({ loadVolts: 'dead' })
-  const back = withPoint(dead, 'contactor-load')
-  expect(back.points).toEqual({})
-  expect(back.observations).toEqual({ loadVolts: undefined })
-  expect(withPoint(empty, 'transformer').observations).toBeUndefined()
 })
 
 test.each([

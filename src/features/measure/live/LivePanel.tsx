@@ -13,7 +13,7 @@ import { type LiveSession, type ProbeState, SETTLE_CHOICES, type SessionState } 
 import { SimulatedSource } from '@/instruments/simulatedSource'
 import { INK } from '@/ui/theme/tokens'
 import { LogImportButton } from '../log/LogImportButton'
-import type { StageProps } from '../../job/stageProps'
+import type { StageProps } from '../../shared/stageProps'
 import { DEMO_SPEED, type Live } from './useLive'
 
 const STATE_WORDS: Readonly<Record<ProbeState['state'], string>> = {

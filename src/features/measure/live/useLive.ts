@@ -1,7 +1,7 @@
 'use client'
 import { useDeferredValue, useMemo, useSyncExternalStore } from 'react'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { demoUnit } from '@/data/demo'
+import { demoUnit } from '@/demo/observatory'
 import { IDLE, LiveSession, type LiveTap, type SessionState, tapsOfSession } from '@/instruments/session'
 import { SimulatedSource } from '@/instruments/simulatedSource'
 

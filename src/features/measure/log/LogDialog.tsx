@@ -16,8 +16,9 @@ import { type ColumnUse, type Log, type LogTable, meansBetween, readLog } from '
 import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { type QuantityKind, type Unit, unitsOf } from '@/core/base/units/units'
 import { CurveChart, LINE_LOOKS } from '@/ui/CurveChart'
-import type { StageProps } from '../../job/stageProps'
-import { repeated, withReading, withSet } from '../sets'
+import type { StageProps } from '../../shared/stageProps'
+import { captureReadings } from '@/core/record/edits/readingEdits'
+import { systemClock } from '@/data/clock'
 import { rememberColumns } from './columnsMemory'
 
 type ColumnProps = {
@@ -165,7 +166,7 @@ function Stretch({ log, from, to, onChange }: StretchProps) {
 type Props = { name: string; table: LogTable; columns: ColumnUse[]; stage: StageProps; onClose: () => void }
 
 /** Columns, plot, stretch: then the means of the stretch become readings. */
-export function LogDialog({ name, table, columns: guessed, stage: { setIndex, change }, onClose }: Props) {
+export function LogDialog({ name, table, columns: guessed, stage: { setId, change }, onClose }: Props) {
   const [columns, setColumns] = useState(guessed)
   const read = useMemo(() => attempt(() => readLog(table, columns)), [table, columns])
   const log = read.ok ? read.value : undefined
@@ -175,22 +176,14 @@ export function LogDialog({ name, table, columns: guessed, stage: { setIndex, ch
   const means = log ? meansBetween(log, from, to) : []
   const take = () => {
     if (!log) return
-    const now = new Date()
-    const at = new Date(log.beganAt === undefined ? now : log.beganAt + to * 60_000).toISOString()
-    change((job) =>
-      withSet(job, setIndex, now.toISOString(), (set) =>
-        means.reduce(
-          (each, { key, value, unit }) =>
-            withReading(
-              each,
-              key,
-              repeated(
-                { value, unit, at, source: 'log', instrument: name.slice(0, 200) },
-                each.readings[key],
-              ),
-            ),
-          set,
-        ),
+    const at = new Date(
+      log.beganAt === undefined ? systemClock.now() : log.beganAt + to * 60_000,
+    ).toISOString()
+    const instrument = name.slice(0, 200)
+    void change(
+      captureReadings(
+        setId,
+        means.map(({ key, value, unit }) => [key, { value, unit, at, source: 'log', instrument }]),
       ),
     )
     void rememberColumns(table.headings, columns)

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { STAGES, type Stage } from '@/core/record/job/job'
-import { JobPage } from '@/features/job/JobPage'
+import { STAGES, type Stage } from '@/core/record/job/stages'
+import { JobPage } from '@/features/workbench/JobPage'
 
 type Props = { params: Promise<{ jobId: string; stage: string }> }
 

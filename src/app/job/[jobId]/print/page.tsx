@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { PrintPage } from '@/features/close/PrintPage'
+import { PrintPage } from '@/features/print/PrintPage'
 
 export const metadata: Metadata = { title: 'Report' }
 

@@ -1,0 +1,190 @@
+import { DEFAULT_DISPLAY, type Display } from '../base/units/show'
+import { askChecks } from '../diagnosis/checks/nextCheck'
+import { assess, type Assessment } from '../diagnosis/evidence/assess'
+import { branchWord } from '../diagnosis/evidence/branches'
+import type { BranchWord } from '../diagnosis/evidence/branchWords'
+import { type SuspectId } from '../diagnosis/faults/faults'
+import { GATE_IDS } from '../diagnosis/faults/gateIds'
+import type { History } from '../diagnosis/faults/priors'
+import { type Cause, causesOf, killsCompressor } from '../diagnosis/proof/causes'
+import { type Gate, judgeGate } from '../diagnosis/proof/gates'
+import { recordOf } from '../diagnosis/proof/record'
+import { type Standing, standingsOf } from '../diagnosis/proof/standing'
+import { decided } from '../record/edits/decisionEdits'
+import { mergedObservations } from '../record/edits/readingEdits'
+import { mainMode } from '../record/equipment/kinds'
+import type { UnitPlate } from '../record/equipment/unit'
+import type { Job } from '../record/job/job'
+import type { ReadingSet } from '../record/readings/schema'
+import type { Arrival } from '../record/records/head'
+import type { JobSet } from '../record/records/set'
+import { type Plan, planRepair } from '../repair/plan/plan'
+import { type Ranking, suspectsOf, weigh, type Weighed } from './diagnose'
+import { decidedFaults, suspectToRepair } from './diagnoseJob'
+import { memo } from './memo'
+
+/** What is asked: a job, the set that is looked at, and the units of the sentences. */
+export type Question = {
+  readonly job: Job
+  /** undefined: the last set; before the first reading, an empty one */
+  readonly setId?: string | undefined
+  readonly display?: Display
+}
+
+/** Everything that is computed of a job, from one state of it. */
+export type Answer = {
+  readonly assessment: Assessment
+  readonly ranking: Ranking
+  /** every gate, judged on the one record of all sets, by its id */
+  readonly gates: readonly Gate[]
+  readonly causes: readonly Cause[]
+  readonly standings: readonly Standing[]
+  /** what the plan is for */
+  readonly faults: readonly SuspectId[]
+  readonly plan: Plan
+}
+
+/** Before the first reading there is an empty set to look at. */
+export const emptySet = (unit: UnitPlate): ReadingSet => ({ mode: mainMode(unit), readings: {} })
+
+/** The set that is looked at. */
+export const lookedAt = (
+  { unit, readingSets }: Pick<Job, 'unit' | 'readingSets'>,
+  setId?: string,
+): ReadingSet => readingSets.find(({ id }) => id === setId) ?? readingSets.at(-1) ?? emptySet(unit)
+
+const historyOf = ({ previousBurnout, previousCompressor }: Arrival): History => ({
+  ...(previousBurnout === undefined ? {} : { previousBurnout }),
+  ...(previousCompressor === undefined ? {} : { previousCompressor }),
+})
+
+const NO_ARRIVAL: Arrival = {}
+const NO_SETS: readonly JobSet[] = []
+
+/** Steps that an answer is made of, each keyed by what it depends on. */
+function stepsOf() {
+  const assessed = memo(assess)
+  const branched = memo(branchWord)
+  const weighed = memo((assessment: Assessment, branch: BranchWord | undefined, history: History) =>
+    weigh(assessment, branch, history),
+  )
+  const named = memo((assessment: Assessment, all: Weighed, history: History, display: Display) =>
+    suspectsOf(assessment, all, history, display),
+  )
+  const asked = memo((assessment: Assessment, { ranked, items }: Weighed) =>
+    askChecks(assessment, ranked, items),
+  )
+  const gates = memo((unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet) => {
+    const record = recordOf(unit, sets, { looked })
+    return GATE_IDS.map((id) => judgeGate(id, record))
+  })
+  const causes = memo((job: Pick<Job, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
+    causesOf(job, at),
+  )
+  const standings = memo((job: Pick<Job, 'unit' | 'readingSets' | 'decisions'>) => standingsOf(job as Job))
+  const plan = memo(
+    (
+      job: Pick<Job, 'unit' | 'policy' | 'decisions'>,
+      previousBurnout: boolean | undefined,
+      observations: ReturnType<typeof mergedObservations>,
+      faults: readonly SuspectId[],
+    ) =>
+      planRepair(
+        {
+          ...(job as Job),
+          arrival: previousBurnout === undefined ? {} : { previousBurnout },
+          readingSets: [{ id: 'merged', mode: 'off', readings: {}, observations }],
+        },
+        faults,
+      ),
+  )
+  return { assessed, branched, weighed, named, asked, gates, causes, standings, plan }
+}
+type Steps = ReturnType<typeof stepsOf>
+
+/** The leading suspect of each set, kept while unit, history and set stay the same. */
+function leaders() {
+  const kept = new Map<string, (...input: Parameters<typeof leader>) => SuspectId | undefined>()
+  return (unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: History) => {
+    const known = kept.get(set.id) ?? memo(leader)
+    kept.set(set.id, known)
+    return known(unit, set, set.branch === undefined ? NO_SETS : sets, history)
+  }
+}
+
+function leader(unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: History) {
+  const assessment = assess(unit, set)
+  return weigh(assessment, branchWord(unit, assessment, set, sets), history).ranked[0]?.hypothesis.suspect
+}
+
+/** When a compressor's repair was decided: what was read later says nothing of its death. */
+const deathDecidedAt = (job: Job) => decided(job).find(({ fault }) => killsCompressor(fault as SuspectId))?.at
+
+function rankingOf(
+  steps: Steps,
+  job: Job,
+  set: ReadingSet,
+  assessment: Assessment,
+  display: Display,
+): Ranking {
+  const sets = set.branch === undefined ? NO_SETS : job.readingSets
+  const history = historyOf(job.arrival ?? NO_ARRIVAL)
+  const branch = set.branch === undefined ? undefined : steps.branched(job.unit, assessment, set, sets)
+  const weighed = steps.weighed(assessment, branch, history)
+  return {
+    suspects: steps.named(assessment, weighed, history, display),
+    ...steps.asked(assessment, weighed),
+  }
+}
+
+/** What is known so far; the last one holds everything. */
+export type Partly = Pick<Answer, 'assessment'> & Partial<Answer>
+
+/**
+ * Answers questions about jobs, one after another. Each step is computed only when something that it depends on changed: a
+ * tick ranks nothing.
+ */
+export function createAnswerer() {
+  const steps = stepsOf()
+  const leaderOf = leaders()
+
+  /**
+   * One answer in steps, so that a newer question can be heard in between: arithmetic first, ranking, then the rest.
+   * @throws OrzoError not-loaded when the tables of the unit are not in memory
+   */
+  function* inSteps({ job, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
+    const { unit, readingSets, decisions, arrival = NO_ARRIVAL } = job
+    const set = lookedAt(job, setId)
+    const assessment = steps.assessed(unit, set)
+    yield { assessment }
+    const ranking = rankingOf(steps, job, set, assessment, display)
+    const gates = steps.gates(unit, readingSets, set)
+    yield { assessment, ranking, gates }
+    const named = decidedFaults(job)
+    const history = historyOf(arrival)
+    const faults =
+      named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
+    yield { assessment, ranking, gates, faults }
+    const { previousBurnout } = arrival
+    const planned = { unit, decisions, ...(job.policy ? { policy: job.policy } : {}) }
+    return {
+      assessment,
+      ranking,
+      gates,
+      causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
+      standings: steps.standings({ unit, readingSets, decisions }),
+      faults,
+      plan: steps.plan(planned, previousBurnout, mergedObservations(job), faults),
+    }
+  }
+
+  /** The whole answer at once. @throws OrzoError not-loaded when the tables of the unit are not in memory */
+  function whole(question: Question): Answer {
+    const running = inSteps(question)
+    for (;;) {
+      const next = running.next()
+      if (next.done) return next.value
+    }
+  }
+  return { inSteps, whole }
+}

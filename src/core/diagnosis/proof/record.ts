@@ -1,0 +1,50 @@
+import { instantOf, isAtOrBefore } from '../../base/units/instants'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
+import { isStanding } from '../../record/readings/standing'
+import { assess, type Assessment } from '../evidence/assess'
+
+/** The mode in which running values count: that of the set looked at, else of the last set that ran. */
+export function modeOfProof(sets: readonly ReadingSet[], looked?: ReadingSet): Mode {
+  if (looked && looked.mode !== 'off') return looked.mode
+  return sets.findLast(({ mode }) => mode !== 'off')?.mode ?? 'off'
+}
+
+const readingsFor = ({ mode, readings }: ReadingSet, wanted: Mode): Readings =>
+  mode === wanted
+    ? readings
+    : (Object.fromEntries(Object.entries(readings).filter(([key]) => isStanding(key))) as Readings)
+
+/**
+ * What all sets put on record together: standing readings and words of any mode, running values of one mode. A later
+ * reading or word replaces an earlier one.
+ * @param sets in the order in which they were taken
+ */
+export const mergedSet = (sets: readonly ReadingSet[], mode: Mode): ReadingSet => ({
+  mode,
+  readings: Object.assign({}, ...sets.map((set) => readingsFor(set, mode))),
+  observations: Object.assign({}, ...sets.map(({ observations }) => observations ?? {})),
+})
+
+/** The sets that were taken before a repair was decided; all of them where nothing says when. */
+export function setsBefore<S extends ReadingSet>(sets: readonly S[], at: string | undefined): readonly S[] {
+  const limit = instantOf(at)
+  if (limit === undefined) return sets
+  const before = sets.filter((set) => isAtOrBefore(set.at, limit))
+  return before.length > 0 ? before : sets
+}
+
+/**
+ * The one record on which gates and causes are judged: all sets up to a moment.
+ * @param at the moment of the decision; undefined for now
+ * @param looked the set that is looked at: its mode is the gate's own
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory
+ */
+export function recordOf(
+  unit: UnitPlate,
+  sets: readonly ReadingSet[],
+  { at, looked }: { at?: string | undefined; looked?: ReadingSet | undefined } = {},
+): Assessment {
+  const before = setsBefore(sets, at)
+  return assess(unit, mergedSet(before, modeOfProof(before, looked)))
+}

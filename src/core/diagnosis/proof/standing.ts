@@ -1,0 +1,54 @@
+import type { Job } from '../../record/job/job'
+import { decided } from '../../record/edits/decisionEdits'
+import type { Decision, JudgedGate } from '../../record/records/decision'
+import { isSuspect, type SuspectId } from '../faults/faults'
+import { gateIdOf } from '../faults/gateIds'
+import { type Gate, judgeGate } from './gates'
+import { recordOf } from './record'
+
+/** How a decision stands: on proof, on a written reason, or on neither. */
+export type Standing = {
+  readonly fault: SuspectId
+  readonly decision: Decision
+  /** the gate as it was judged when it was decided */
+  readonly gate: JudgedGate | undefined
+  readonly state: 'proven' | 'no-gate' | 'overridden' | 'not-proven'
+}
+
+const line = ({ id, label }: { id: string; label: string }) => ({ id, label })
+
+/** A gate as it is kept with a decision. @param build the Orzo that judged it */
+export const keptGate = ({ gate, part, met, missing, onRecord }: Gate, build: string): JudgedGate => ({
+  gate,
+  part,
+  met,
+  missing: missing.map(line),
+  onRecord: onRecord.map(line),
+  build,
+})
+
+/** Said of a gate that was judged later than it was decided: the job comes from before gates were kept. */
+const JUDGED_LATER = 'judged afterwards'
+
+function gateOf({ unit, readingSets }: Job, { at }: Decision, fault: SuspectId): JudgedGate | undefined {
+  const id = gateIdOf(fault)
+  return id && keptGate(judgeGate(id, recordOf(unit, readingSets, { at })), JUDGED_LATER)
+}
+
+function stateOf(gate: JudgedGate | undefined, { override }: Decision): Standing['state'] {
+  if (!gate) return 'no-gate'
+  if (gate.met) return 'proven'
+  return override?.trim() ? 'overridden' : 'not-proven'
+}
+
+/**
+ * How each decision of a job stands. A part may be called condemned only when the state is proven or overridden.
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory and a gate was not kept
+ */
+export const standingsOf = (job: Job): Standing[] =>
+  decided(job).flatMap((decision): Standing[] => {
+    const { fault } = decision
+    if (!isSuspect(fault)) return []
+    const gate = decision.gate ?? gateOf(job, decision, fault)
+    return [{ fault, decision, gate, state: stateOf(gate, decision) }]
+  })

@@ -1,0 +1,84 @@
+import type { Job } from '../job/job'
+import { type Decision, type JudgedGate, UNNAMED } from '../records/decision'
+import { type Edit, edit, put } from './edit'
+
+/** The decision on a fault, or what was noted for it. */
+export const decisionOn = (job: Pick<Job, 'decisions'>, fault: string): Decision | undefined =>
+  job.decisions.find((each) => each.fault === fault)
+
+/** Notes that name no fault, from before several faults could be decided. */
+export const unnamedNotes = (job: Pick<Job, 'decisions'>): Decision | undefined =>
+  job.decisions.find(({ id }) => id === UNNAMED)
+
+/** The decided faults, in the order in which they were decided. */
+export const decided = (job: Pick<Job, 'decisions'>): (Decision & { readonly fault: string })[] =>
+  job.decisions.filter(
+    (each): each is Decision & { fault: string } => each.state === 'decided' && each.fault !== undefined,
+  )
+
+const editDecision = (fault: string, change: (decision: Decision) => void): Edit =>
+  edit((job) => {
+    const known = job.decisions.find((each) => each.id === fault)
+    const decision: Decision = known ?? { id: fault, state: 'draft', ...(fault === UNNAMED ? {} : { fault }) }
+    change(decision)
+    if (!known) job.decisions.push(decision)
+    job.decisions = job.decisions.filter((each) => !isEmpty(each))
+  })
+
+/** A draft in which nothing is written says nothing. */
+const isEmpty = ({ id: _id, fault: _fault, state, causes, ...notes }: Decision) =>
+  state === 'draft' && !causes?.length && Object.values(notes).every((value) => value === undefined)
+
+/** Why a part is condemned without full proof; kept with its own fault, decided or not. */
+export const setOverride = (fault: string, reason: string): Edit =>
+  editDecision(fault, (decision) => put(decision, 'override', reason || undefined))
+
+/**
+ * Decides to repair a fault: the gate as it is judged now is kept with it. What was noted before anything had a name
+ * goes along.
+ */
+export const decide = (fault: string, gate: JudgedGate | undefined): Edit => {
+  const decideIt = (now: string, notes: Decision | undefined) =>
+    editDecision(fault, (decision) => {
+      decision.state = 'decided'
+      decision.at = now
+      put(decision, 'gate', gate)
+      const { override, causes, causesChecked } = notes ?? {}
+      if (override) decision.override ??= override
+      if (causes) decision.causes ??= causes
+      if (causesChecked) decision.causesChecked ??= causesChecked
+    })
+  return (job, stamp) => {
+    const notes = unnamedNotes(job)
+    const others = notes ? { ...job, decisions: job.decisions.filter((each) => each !== notes) } : job
+    return decideIt(stamp.now, notes)(others, stamp)
+  }
+}
+
+/** Takes a decision back; reason and causes stay as a draft. */
+export const takeBack = (fault: string): Edit =>
+  editDecision(fault, (decision) => {
+    decision.state = 'draft'
+    delete decision.at
+    delete decision.gate
+  })
+
+/** The cause that stands for "not known". */
+export const UNKNOWN_CAUSE = 'unknown'
+
+/** Chooses a cause of death or takes it away; "unknown" stands alone. */
+export const toggleCause = (fault: string, cause: string): Edit =>
+  editDecision(fault, (decision) => {
+    const now = decision.causes ?? []
+    const others = now.filter((each) => each !== cause && each !== UNKNOWN_CAUSE)
+    const next = now.includes(cause)
+      ? now.filter((each) => each !== cause)
+      : cause === UNKNOWN_CAUSE
+        ? [UNKNOWN_CAUSE]
+        : [...others, cause]
+    put(decision, 'causes', next.length > 0 ? next : undefined)
+  })
+
+/** The checks that were made where the cause stays unknown. */
+export const setCausesChecked = (fault: string, text: string): Edit =>
+  editDecision(fault, (decision) => put(decision, 'causesChecked', text || undefined))

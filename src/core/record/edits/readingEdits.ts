@@ -1,0 +1,107 @@
+import type { Unit } from '../../base/units/units'
+import type { Job } from '../job/job'
+import { MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
+import type { ReadingKey } from '../readings/vocabulary'
+import type { JobSet } from '../records/set'
+import { type Edit, edit, put } from './edit'
+import { editSet, type SetRef } from './setEdits'
+
+/** The new reading of a tap with what the tap read before in this set. */
+export function repeated(reading: Reading, original: Reading | undefined): Reading {
+  if (!original) return reading
+  const { value, unit, at, before = [], note } = original
+  const isSame = value === reading.value && unit === reading.unit
+  const earlier = isSame ? before : [...before, { value, unit, ...(at ? { at } : {}) }].slice(-MOST_REPEATS)
+  return {
+    ...reading,
+    ...(earlier.length > 0 ? { before: earlier } : {}),
+    ...(note ? { note } : {}),
+  }
+}
+
+type Typed = { readonly value: number; readonly unit: Unit }
+
+/**
+ * A reading typed at its tap; undefined clears it.
+ * @param original what the tap held when it was opened: it goes into the history once, not at every letter
+ */
+export const putReading = (
+  setId: SetRef,
+  key: ReadingKey,
+  typed: Typed | undefined,
+  original?: Reading,
+): Edit =>
+  editSet(setId, (set, { now }) =>
+    put(set.readings, key, typed && repeated({ ...typed, at: now, source: 'typed' }, original)),
+  )
+
+/** A reading typed over whatever the tap holds now. */
+export const replaceReading = (setId: SetRef, key: ReadingKey, typed: Typed): Edit =>
+  editSet(setId, (set, { now }) => {
+    set.readings[key] = repeated({ ...typed, at: now, source: 'typed' }, set.readings[key])
+  })
+
+/** Readings from instruments or from a log; what a tap read before goes into its history. */
+export const captureReadings = (setId: SetRef, readings: readonly (readonly [ReadingKey, Reading])[]): Edit =>
+  editSet(setId, (set) => {
+    for (const [key, reading] of readings) set.readings[key] = repeated(reading, set.readings[key])
+  })
+
+/** Whether the technician doubts a reading; one that is not there is not marked. */
+export const markDoubtful = (setId: SetRef, key: ReadingKey, doubtful: boolean): Edit =>
+  editSet(setId, (set) => {
+    const reading = set.readings[key]
+    if (reading) put(reading, 'doubtful', doubtful || undefined)
+  })
+
+/** A note on a reading that is there. */
+export const noteReading = (setId: SetRef, key: ReadingKey, note: string): Edit =>
+  editSet(setId, (set) => {
+    const reading = set.readings[key]
+    if (reading) put(reading, 'note', note || undefined)
+  })
+
+type Observed = string | number | undefined
+
+function putObservation(set: JobSet, key: keyof Observations, value: Observed) {
+  const observations = { ...set.observations }
+  put(observations as Record<string, unknown>, key, value)
+  put(set, 'observations', Object.keys(observations).length > 0 ? observations : undefined)
+}
+
+/** What was seen, heard or tried, in a word; undefined takes it back. */
+export const observe = (setId: SetRef, key: keyof Observations, value: Observed): Edit =>
+  editSet(setId, (set) => putObservation(set, key, value))
+
+/** Puts a word on the latest set and takes other words for it off the earlier ones, so that the answer is one. */
+export const observeLatest = (key: keyof Observations, value: Observed): Edit => {
+  const onLast = observe(undefined, key, value)
+  return edit((draft, stamp) => {
+    const { readingSets } = onLast(draft as Job, stamp)
+    draft.readingSets = readingSets as typeof draft.readingSets
+    for (const set of draft.readingSets.slice(0, -1))
+      if (set.observations?.[key] !== undefined) putObservation(set as JobSet, key, undefined)
+  })
+}
+
+/** Points that are at the same time words of the diagnosis. */
+const WORD_OF: Readonly<Record<string, keyof Observations>> = {
+  'contactor-load': 'loadVolts',
+  'contactor-coil': 'controlVolts',
+}
+const AFTER = { untested: 'live', live: 'dead', dead: undefined } as const
+
+/** Steps a point of the way to a load on: untested, live, dead, untested; the word of the diagnosis goes along. */
+export const togglePoint = (setId: SetRef, point: string): Edit =>
+  editSet(setId, (set) => {
+    const next = AFTER[set.points?.[point] ?? 'untested']
+    const points = { ...set.points }
+    put(points, point, next)
+    put(set, 'points', Object.keys(points).length > 0 ? points : undefined)
+    const word = WORD_OF[point]
+    if (word) putObservation(set, word, next)
+  })
+
+/** What is known of the inside over all sets; a later word replaces an earlier one. */
+export const mergedObservations = (job: Pick<Job, 'readingSets'>): Observations =>
+  Object.assign({}, ...job.readingSets.map((set) => set.observations ?? {}))

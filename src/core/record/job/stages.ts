@@ -1,0 +1,49 @@
+import type { Job } from './job'
+
+export const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'close'] as const
+export type Stage = (typeof STAGES)[number]
+
+export const hasReadings = (job: Job): boolean =>
+  job.readingSets.some((set) => Object.keys(set.readings).length > 0)
+export const isDecided = (job: Pick<Job, 'decisions'>): boolean =>
+  job.decisions.some(({ state }) => state === 'decided')
+
+const DONE: Readonly<Record<Stage, (job: Job) => boolean>> = {
+  arrive: (job) => Boolean(job.title && job.arrival?.complaint),
+  measure: hasReadings,
+  diagnose: isDecided,
+  plan: (job) => job.ticks.length > 0,
+  close: (job) => job.closing?.proven !== undefined,
+}
+
+const BLOCKED: Readonly<Record<Stage, (job: Job) => string | undefined>> = {
+  arrive: () => undefined,
+  measure: () => undefined,
+  diagnose: (job) => (hasReadings(job) ? undefined : 'needs readings'),
+  plan: (job) => (isDecided(job) || hasReadings(job) ? undefined : 'needs a suspect'),
+  close: (job) => (job.readingSets.length > 1 ? undefined : 'needs an after set'),
+}
+
+export type StageState = {
+  readonly stage: Stage
+  readonly done: boolean
+  readonly blocked: string | undefined
+}
+
+/** What is done, and what still blocks the next gate. */
+export const stageStates = (job: Job): StageState[] =>
+  STAGES.map((stage) => {
+    const done = DONE[stage](job)
+    return { stage, done, blocked: done ? undefined : BLOCKED[stage](job) }
+  })
+
+/** What shows that a job has come to a stage, the last stage first. */
+const REACHED: readonly (readonly [Stage, (job: Job) => boolean])[] = [
+  ['close', (job) => Object.keys(job.closing ?? {}).length > 0],
+  ['plan', (job) => isDecided(job) || job.ticks.length > 0],
+  ['diagnose', hasReadings],
+  ['measure', (job) => Boolean(job.arrival?.complaint)],
+]
+
+/** The stage at which a job stands, from what is on record; looking at a stage moves nothing. */
+export const progressOf = (job: Job): Stage => REACHED.find(([, holds]) => holds(job))?.[0] ?? 'arrive'

@@ -1,0 +1,38 @@
+import type { Metering, UnitKind } from '../equipment/unit'
+import type { Quantity } from '../../base/units/units'
+import type { Job } from './job'
+import { progressOf, type Stage } from './stages'
+
+/** What a list of jobs shows, so that no job is opened for it. */
+export type JobSummary = {
+  readonly title?: string
+  readonly complaint?: string
+  readonly unitName?: string
+  readonly siteName?: string
+  readonly kind: UnitKind
+  readonly refrigerant: string
+  readonly metering: Metering
+  readonly tons?: number
+  readonly elevation?: Quantity
+  readonly progress: Stage
+  readonly createdAt?: string
+}
+
+const known = <T extends object>(facts: T): T =>
+  Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as T
+
+/** The line of a job in a list. */
+export const summaryOf = (job: Job): JobSummary =>
+  known({
+    title: job.title,
+    complaint: job.arrival?.complaint,
+    unitName: job.unit.name,
+    siteName: job.unit.site?.name,
+    kind: job.unit.kind,
+    refrigerant: job.unit.refrigerant,
+    metering: job.unit.metering,
+    tons: job.unit.nominalTons,
+    elevation: job.unit.site?.elevation,
+    progress: progressOf(job),
+    createdAt: job.createdAt,
+  }) as JobSummary

@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
+import { defineKind } from './kind'
+
+export const closingSchema = z.strictObject({
+  recovered: quantitySchema('mass').optional(),
+  charged: quantitySchema('mass').optional(),
+  replaced: textSchema.optional(),
+  notDone: textSchema.optional(),
+  note: textSchema.optional(),
+  proven: z
+    .enum(['proven', 'not-proven-today'], { error: 'is neither proven nor not-proven-today' })
+    .optional(),
+})
+export type Closing = z.infer<typeof closingSchema>
+
+/** What is written when one leaves: one of each job. */
+export const CLOSING = defineKind({
+  kind: 'closing',
+  version: 1,
+  schema: closingSchema,
+  migrations: [],
+  defaults: {},
+})

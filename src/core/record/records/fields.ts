@@ -1,0 +1,17 @@
+import { z } from 'zod'
+
+/** An id inside a job. */
+export const idSchema = z
+  .string({ error: 'is not a text' })
+  .min(1, 'is empty')
+  .max(120, 'is longer than 120 characters')
+
+/** A word of a table: fault, cause, gate. */
+export const kebabSchema = (what: string) =>
+  z.string({ error: `is no ${what}` }).regex(/^[a-z][a-z0-9-]{0,60}$/, `is no ${what}`)
+
+/** Bytes, samples, pixels: a whole number from zero. */
+export const countSchema = z
+  .number({ error: 'is not a number' })
+  .int('is no whole number')
+  .min(0, 'is negative')

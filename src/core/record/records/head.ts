@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import { instantSchema, textSchema } from '../../base/units/quantitySchema'
+import { unitSchema } from '../equipment/unit'
+import { DEFAULT_POLICY, policySchema } from '../policy/policy'
+import { idSchema } from './fields'
+import { defineKind } from './kind'
+
+/** What the sky holds for the hours of the visit. */
+export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
+const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
+
+const arrivalSchema = z.strictObject({
+  complaint: textSchema.optional(),
+  since: textSchema.optional(),
+  doneBefore: textSchema.optional(),
+  access: textSchema.optional(),
+  seen: textSchema.optional(),
+  /** weather while the circuit may stand open */
+  weather: z.enum(WEATHERS, { error: `is not one of ${WEATHERS.join(', ')}` }).optional(),
+  /** local clock time until which one can work: rain, closing, dark */
+  workUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
+  /** what is known of the circuit's past; read by the clean-up class */
+  previousBurnout: z.boolean().optional(),
+  previousCompressor: z.boolean().optional(),
+})
+export type Arrival = z.infer<typeof arrivalSchema>
+
+export const headSchema = z.strictObject({
+  title: textSchema.optional(),
+  demo: z.boolean().optional(),
+  createdAt: instantSchema.optional(),
+  /** the plate as it was found */
+  unit: unitSchema,
+  /** the record of the unit itself, where one is kept */
+  unitId: idSchema.optional(),
+  /** the company's answers as they stood when the job began */
+  policy: policySchema.optional(),
+  arrival: arrivalSchema.optional(),
+})
+export type HeadData = z.infer<typeof headSchema>
+
+/** Title, arrival, plate as found, policy: one of each job. */
+export const HEAD = defineKind({
+  kind: 'head',
+  version: 1,
+  schema: headSchema,
+  migrations: [],
+  defaults: { policy: DEFAULT_POLICY },
+})

@@ -1,0 +1,47 @@
+import { ATTACHMENT, type Attachment } from './attachment'
+import { CLOSING, type Closing } from './closing'
+import { DECISION, type Decision } from './decision'
+import { HEAD, type HeadData } from './head'
+import type { RecordKind } from './kind'
+import { LOG, type LogHead } from './log'
+import { SET, type JobSet } from './set'
+import { TICK, type Tick } from './tick'
+
+/** What each kind of record holds. */
+export type RecordData = {
+  head: HeadData
+  set: JobSet
+  decision: Decision
+  tick: Tick
+  closing: Closing
+  log: LogHead
+  attachment: Attachment
+}
+export type KindName = keyof RecordData
+
+/** Every kind; a later one is one file and one row here, and no new version of the database. */
+export const RECORD_KINDS: { readonly [K in KindName]: RecordKind<K, RecordData[K]> } = {
+  head: HEAD,
+  set: SET,
+  decision: DECISION,
+  tick: TICK,
+  closing: CLOSING,
+  log: LOG,
+  attachment: ATTACHMENT,
+}
+export const KIND_NAMES = Object.keys(RECORD_KINDS) as KindName[]
+export const isKindName = (word: string): word is KindName => Object.hasOwn(RECORD_KINDS, word)
+
+/** Kinds of which a job has many: the list of the job document that holds them, and what names one of them. */
+export const LISTS = {
+  set: { list: 'readingSets', idOf: ({ id }: JobSet) => id },
+  decision: { list: 'decisions', idOf: ({ id }: Decision) => id },
+  tick: { list: 'ticks', idOf: ({ key }: Tick) => key },
+  log: { list: 'logs', idOf: ({ id }: LogHead) => id },
+  attachment: { list: 'attachments', idOf: ({ id }: Attachment) => id },
+} as const
+export type ListKind = keyof typeof LISTS
+export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
+
+/** Id of the record of which a job has one. */
+export const ONLY_ID = 'only'

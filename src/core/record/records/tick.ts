@@ -1,0 +1,43 @@
+import { z } from 'zod'
+import { instantSchema } from '../../base/units/quantitySchema'
+import { idSchema } from './fields'
+import { defineKind } from './kind'
+
+export const tickSchema = z.strictObject({
+  /** what it ticks: "task:setUp", "part:liquid-dryer", "leave:compressor-plate" */
+  key: idSchema,
+  at: instantSchema.optional(),
+})
+export type Tick = z.infer<typeof tickSchema>
+
+/** A tick of a list that was numbered: what it ticked is not known any more. */
+const BY_POSITION = 'position:'
+export const isByPosition = ({ key }: Pick<Tick, 'key'>): boolean => key.startsWith(BY_POSITION)
+
+/** The key of a tick of file version 1: a task's name, a part by its place, a line of the leaving list. */
+export function keyOfOldTick(id: string): string {
+  if (/^part-\d+$/.test(id)) return `${BY_POSITION}${id}`
+  return id.startsWith('leave-') ? leaveKey(id.slice('leave-'.length)) : `task:${id}`
+}
+
+const LONGEST_SLUG = 70
+const slug = (label: string) =>
+  label
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, LONGEST_SLUG)
+
+/** Keys by what they tick. */
+export const taskKey = (id: string): string => `task:${id}`
+export const partKey = (name: string): string => `part:${slug(name)}`
+export const leaveKey = (label: string): string => `leave:${slug(label)}`
+
+/** Something that was ticked off; there while it is on. */
+export const TICK = defineKind({
+  kind: 'tick',
+  version: 1,
+  schema: tickSchema,
+  migrations: [],
+  defaults: {},
+})

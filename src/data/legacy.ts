@@ -1,0 +1,84 @@
+import type { StoredJob } from '@/core/record/job/job'
+import { problemSentence, readJobValue } from '@/core/record/job/readJob'
+import { isSame } from '@/core/record/records/patches'
+import type { OldJobRow, OrzoDatabase } from './database'
+import { getJob, writeNewJob } from './records'
+import { deviceOf } from './settings'
+
+/** What became of the rows of version 1. */
+export type Swept = { readonly copied: number; readonly aside: number }
+
+/** A late row of a job that went on in records: its id says so, and is the same at each try. */
+const lateId = (id: string) => `${id}-late`.slice(0, 80)
+
+async function keepAside(db: OrzoDatabase, row: OldJobRow, reason: string, now: string): Promise<void> {
+  await db.transaction('rw', db.jobs, db.aside, async () => {
+    await db.aside.put({ id: row.id, at: now, reason, row })
+    await db.jobs.delete(row.id)
+  })
+}
+
+/** The id under which a row's job is stored; undefined where it is already here, the same in every field. */
+async function idFor(db: OrzoDatabase, job: StoredJob): Promise<string | undefined> {
+  for (const id of [job.id, lateId(job.id)]) {
+    const present = await getJob(db, id)
+    if (!present) return id
+    if (isSame(present, { ...job, id })) return undefined
+  }
+  // a second late state replaces the first: it comes from the same old window
+  return lateId(job.id)
+}
+
+async function copyRow(
+  db: OrzoDatabase,
+  row: OldJobRow,
+  device: string,
+  now: string,
+): Promise<'copied' | 'aside'> {
+  const reading = readJobValue(row.job)
+  if (!reading.ok) {
+    await keepAside(db, row, reading.problems.map(problemSentence).join(' '), now)
+    return 'aside'
+  }
+  const { updatedAt = row.updatedAt, createdAt = updatedAt } = reading.job
+  const job: StoredJob = { ...reading.job, id: row.id, updatedAt, createdAt }
+  const id = await idFor(db, job)
+  await db.transaction('rw', db.jobs, db.records, db.jobIndex, async () => {
+    if (id !== undefined) {
+      await db.records.where('jobId').equals(id).delete()
+      await writeNewJob(db, { ...job, id }, device)
+    }
+    await db.jobs.delete(row.id)
+  })
+  return 'copied'
+}
+
+/**
+ * Copies the rows of database version 1 into records: job by job, each in its own transaction, so that a copy that is
+ * interrupted anywhere goes on at the next opening. Rows that an old window writes later are swept the same way. A row that
+ * cannot be read is kept aside as it is.
+ * @param now when it is done
+ */
+export async function sweepOldJobs(db: OrzoDatabase, now: string): Promise<Swept> {
+  const ids = await db.jobs.toCollection().primaryKeys()
+  let [copied, aside] = [0, 0]
+  if (ids.length === 0) return { copied, aside }
+  const device = await deviceOf(db)
+  for (const id of ids) {
+    const row = await db.jobs.get(id)
+    if (!row) continue
+    if ((await copyRow(db, row, device, now)) === 'copied') copied += 1
+    else aside += 1
+  }
+  return { copied, aside }
+}
+
+const opened = new WeakMap<OrzoDatabase, Promise<Swept>>()
+
+/** Sweeps once after opening; everything that reads jobs waits for it. */
+export function whenSwept(db: OrzoDatabase, now: () => string): Promise<Swept> {
+  const running = opened.get(db) ?? sweepOldJobs(db, now())
+  opened.set(db, running)
+  running.catch(() => opened.delete(db))
+  return running
+}

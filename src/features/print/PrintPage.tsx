@@ -1,0 +1,154 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { format } from 'date-fns'
+import Link from 'next/link'
+import { CLASS_LABELS } from '@/core/repair/cleanup/contamination'
+import { causesText, decidedText, overrideTexts } from '../shared/decided'
+import { useAnswer } from '../shared/answer/useAnswer'
+import { useComparison } from '../shared/answer/useComparison'
+import { summaryOf } from '@/core/record/job/summary'
+import type { Quantity } from '@/core/base/units/units'
+import { DISCLAIMER } from '@/core/safety/cautions'
+import { observationRow, type ObservationKey } from '@/core/record/readings/observations'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
+import type { StoredJob } from '@/core/record/job/job'
+import { useDisplay } from '../shared/display/useDisplay'
+import { useJob } from '../shared/record/useJob'
+import { KIND_LABELS, titleOf, unitLine } from '../shared/jobText'
+import { LadderPair } from '../shared/comparison/LadderPair'
+import { duration } from '../shared/planText'
+import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+
+const quantity = (value: Quantity | undefined) => (value ? `${value.value} ${value.unit}` : 'not entered')
+
+function Facts({ rows }: { rows: readonly (readonly [string, string | undefined])[] }) {
+  return (
+    <Box
+      component="dl"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '112px 1fr', md: '180px 1fr' },
+        gap: '2px 16px',
+        m: 0,
+      }}
+    >
+      {rows
+        .filter(([, value]) => value)
+        .map(([name, value]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <Box component="dt" sx={{ color: 'text.secondary' }}>
+              {name}
+            </Box>
+            <Box component="dd" sx={{ m: 0 }}>
+              {value}
+            </Box>
+          </Box>
+        ))}
+    </Box>
+  )
+}
+
+function SetReadings({ job }: { job: StoredJob }) {
+  return job.readingSets.map((set, i) => (
+    <section key={`${i}-${set.label}`}>
+      <Typography variant="h3">
+        {set.label ?? `Set ${i + 1}`}, {set.mode}
+        {set.at ? `, ${format(new Date(set.at), 'd MMM yyyy HH:mm')}` : ''}
+      </Typography>
+      <Facts
+        rows={[
+          ...Object.entries(set.readings).map(
+            ([key, reading]) =>
+              [readingRow(key as ReadingKey).label, reading && `${reading.value} ${reading.unit}`] as const,
+          ),
+          ...Object.entries(set.observations ?? {}).map(
+            ([key, word]) =>
+              [
+                key === 'hoursOpenToAir' ? 'Hours open to air' : observationRow(key as ObservationKey).label,
+                String(word),
+              ] as const,
+          ),
+        ]}
+      />
+    </section>
+  ))
+}
+
+function Report({ job }: { job: StoredJob }) {
+  const { temperature } = useDisplay()
+  const [found] = job.readingSets
+  const { answer, problem } = useAnswer(job, found?.id, temperature)
+  const comparison = useComparison(job, temperature)
+  if (!answer || !comparison) return <p>{problem ?? 'Computing the report'}</p>
+  const { plan, standings } = answer
+  const leader = found && answer.ranking.suspects[0]
+  return (
+    <Box component="main" sx={{ maxWidth: 820, mx: 'auto', p: 3, display: 'grid', gap: 2.5 }}>
+      <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>
+        <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/close`} color="inherit">
+          ‹ Back
+        </Button>
+        <Button variant="contained" onClick={() => window.print()}>
+          Print
+        </Button>
+      </Box>
+      <header>
+        <Typography variant="h1">{titleOf(summaryOf(job))}</Typography>
+        <Typography>
+          {KIND_LABELS[job.unit.kind]}, {unitLine(summaryOf(job))}
+        </Typography>
+      </header>
+      <Facts
+        rows={[
+          ['Site', job.unit.site?.name],
+          ['Complaint', job.arrival?.complaint],
+          ['Done before', job.arrival?.doneBefore],
+          ['Found', leader && `${leader.label}: ${leader.evidence[0]?.sentence ?? ''}`],
+          ['Decided', standings.map(decidedText).join(' ')],
+          ['Cause of death', causesText(job)],
+          ['Without full proof because', overrideTexts(standings).join('; ')],
+          ['Clean-up class', CLASS_LABELS[plan.contamination.class]],
+          ['Planned time', duration(plan.schedule.total.likely)],
+          ['Recovered', quantity(job.closing?.recovered)],
+          ['Charged', quantity(job.closing?.charged)],
+          ['Replaced', job.closing?.replaced],
+          ['Not done, and should be', job.closing?.notDone],
+          ['Proof', job.closing?.proven === 'proven' ? 'shown under load' : 'not proven today'],
+          ['Note', job.closing?.note],
+        ]}
+      />
+      <section>
+        <Typography variant="h2">Before and after</Typography>
+        <ComparisonTable comparison={comparison} />
+      </section>
+      {job.readingSets.length > 1 && (
+        <section>
+          <Typography variant="h2">Temperature ladders</Typography>
+          <LadderPair
+            job={job}
+            display={{ temperature }}
+            ends={[0, job.readingSets.length - 1]}
+            pictures={comparison.pictures}
+          />
+        </section>
+      )}
+      <section>
+        <Typography variant="h2">Readings as taken</Typography>
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <SetReadings job={job} />
+        </Box>
+      </section>
+      <Typography sx={{ fontSize: '0.85rem' }}>{DISCLAIMER}</Typography>
+    </Box>
+  )
+}
+
+/** The report of one job, made for paper. */
+export function PrintPage({ jobId }: { jobId: string }) {
+  const found = useJob(jobId)
+  if (found.state === 'loading') return <p>Loading the report</p>
+  if (found.state === 'missing') return <p>This job is not in this browser.</p>
+  return <Report job={found.job} />
+}

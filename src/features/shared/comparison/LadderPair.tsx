@@ -1,0 +1,51 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useMemo } from 'react'
+import type { Picture } from '@/core/answer/comparison'
+import type { Job } from '@/core/record/job/job'
+import type { Display } from '@/core/base/units/show'
+import { kelvinsOf, Ladder } from '@/ui/ladder/Ladder'
+import { ladderModel } from '@/ui/ladder/model'
+import { setName } from '../sets/SetBar'
+
+type Props = {
+  job: Job
+  display: Display
+  ends: readonly [number, number]
+  /** what the two ladders are drawn from */
+  pictures: readonly Picture[]
+}
+
+/** Two sets as ladders on one scale. */
+export function LadderPair({ job: { readingSets }, display, ends: [first, second], pictures }: Props) {
+  const models = useMemo(() => pictures.map(ladderModel), [pictures])
+  const all = models.flatMap(kelvinsOf)
+  const most = Math.max(...models.map(({ spans }) => spans.length))
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 1.5 }}>
+      {models.map((model, side) => {
+        const index = side === 0 ? first : second
+        const set = readingSets[index]
+        if (!set) return null
+        return (
+          <Box key={side} sx={{ breakInside: 'avoid' }}>
+            <Typography sx={{ fontWeight: 650 }}>
+              {setName(set, index)}, {set.mode}
+            </Typography>
+            <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{set.note}</Typography>
+            <Box sx={{ height: { xs: 360, md: 430 } }}>
+              <Ladder
+                model={model}
+                display={display}
+                alongside={all}
+                spansBeside={most}
+                title={`Temperature ladder, ${setName(set, index)}`}
+              />
+            </Box>
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}

@@ -1,0 +1,41 @@
+import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
+import type { Standing } from '@/core/diagnosis/proof/standing'
+import { suspectLabel } from '@/core/diagnosis/faults/faults'
+import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/edits/decisionEdits'
+import type { Job } from '@/core/record/job/job'
+
+/** What was decided on one fault, and on what: a part is called condemned only behind its open gate or a written reason. */
+export function decidedText({ fault, gate, state }: Standing): string {
+  const label = suspectLabel(fault)
+  const part = (gate?.part ?? '').replace(/-/g, ' ')
+  switch (state) {
+    case 'no-gate':
+      return label
+    case 'proven':
+      return `${label}. The ${part} is condemned: every point of its proof is on record.`
+    case 'overridden':
+      return `${label}. The ${part} is condemned without full proof; not on record: ${missing(gate)}.`
+    case 'not-proven':
+      return `${label}: suspected, not proven. Not on record: ${missing(gate)}.`
+  }
+}
+
+const missing = (gate: Standing['gate']) =>
+  (gate?.missing ?? []).map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join('; ')
+
+/** Reasons for going on without full proof, each with its fault where several were decided. */
+export function overrideTexts(standings: readonly Standing[]): string[] {
+  const given = standings.filter(({ decision }) => decision.override?.trim())
+  return given.map(({ fault, decision }) =>
+    standings.length > 1 ? `${suspectLabel(fault)}: ${decision.override}` : (decision.override as string),
+  )
+}
+
+/** Why the compressor died, as chosen, or that it is unknown with the checks that were made. */
+export function causesText(job: Pick<Job, 'decisions'>): string | undefined {
+  const noted = job.decisions.find(({ state, causes }) => state === 'decided' && causes) ?? unnamedNotes(job)
+  const causes = noted?.causes ?? []
+  if (causes.includes(UNKNOWN_CAUSE)) return `Unknown. Checks made: ${noted?.causesChecked ?? 'none listed'}`
+  const labels = causes.filter(isCause).map((id) => causeRow(id).label)
+  return labels.length > 0 ? labels.join('; ') : undefined
+}

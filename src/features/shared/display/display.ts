@@ -1,0 +1,23 @@
+import type { Settings } from '@/data/settings'
+import type { TextSize } from '@/ui/theme/theme'
+import type { ThemeName } from '@/ui/theme/tokens'
+
+export type Hand = 'right' | 'left'
+
+/** How this browser shows Orzo. */
+export type Look = {
+  readonly theme: ThemeName
+  readonly textSize: TextSize
+  /** the hand that holds and taps: the pad and the taps stand on its side */
+  readonly hand: Hand
+  /** whether the screen is kept on while a job is open */
+  readonly screenOn: boolean
+}
+
+/** What was chosen; the first of each where nothing was. */
+export const lookOf = ({ theme, textSize, hand, screenOn }: Settings): Look => ({
+  theme: theme ?? 'sunlight',
+  textSize: textSize ?? 'usual',
+  hand: hand ?? 'right',
+  screenOn: screenOn ?? false,
+})

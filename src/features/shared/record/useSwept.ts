@@ -1,0 +1,37 @@
+'use client'
+import { useEffect, useState } from 'react'
+import { isoNow } from '@/core/base/units/instants'
+import { systemClock } from '@/data/clock'
+import { database } from '@/data/database'
+import { whenSwept } from '@/data/legacy'
+
+/**
+ * Whether rows of an older Orzo were copied, so that lists and jobs are whole. Waited for outside live queries, which must
+ * await nothing but the database.
+ */
+export function useSwept(): { readonly swept: boolean; readonly problem: string | undefined } {
+  const [state, setState] = useState<{ swept: boolean; problem: string | undefined }>({
+    swept: false,
+    problem: undefined,
+  })
+  useEffect(() => {
+    let current = true
+    const done = (problem?: string) => {
+      if (current) setState({ swept: true, problem })
+    }
+    whenSwept(database(), () => isoNow(systemClock)).then(
+      ({ aside }) =>
+        done(
+          aside === 0
+            ? undefined
+            : `${aside === 1 ? 'One job' : `${aside} jobs`} of an earlier Orzo could not be read and ${aside === 1 ? 'is' : 'are'} kept aside, unchanged.`,
+        ),
+      (error: Error) =>
+        done(`Jobs of an earlier Orzo could not all be copied: ${error.message}. Reload the page to go on.`),
+    )
+    return () => {
+      current = false
+    }
+  }, [])
+  return state
+}

@@ -1,0 +1,96 @@
+'use client'
+import EditOutlined from '@mui/icons-material/EditOutlined'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import IconButton from '@mui/material/IconButton'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { type ReactNode, useState } from 'react'
+import { MODES, type Mode, type ReadingSet } from '@/core/record/readings/schema'
+import type { StageProps } from '../stageProps'
+import { SetDialog } from './SetDialog'
+import { addSet, setMode } from '@/core/record/edits/setEdits'
+import { randomWord } from '@/data/newId'
+
+/** More sets than these are chosen from a list. */
+const MOST_SIDE_BY_SIDE = 2
+
+export const setName = (set: ReadingSet, index: number) =>
+  `${set.label ?? `set ${index + 1}`}${set.branch === undefined ? '' : `, branch ${set.branch}`}`
+
+function WhichSet({ job, setId, chooseSet }: StageProps) {
+  if (job.readingSets.length < 2) return null
+  if (job.readingSets.length > MOST_SIDE_BY_SIDE)
+    return (
+      <TextField
+        select
+        label="Reading set"
+        value={setId ?? ''}
+        onChange={({ target }) => chooseSet(target.value)}
+        sx={{ width: 170 }}
+      >
+        {job.readingSets.map((each, index) => (
+          <MenuItem key={each.id} value={each.id}>
+            {setName(each, index)}
+          </MenuItem>
+        ))}
+      </TextField>
+    )
+  return (
+    <ToggleButtonGroup
+      exclusive
+      value={setId}
+      aria-label="Reading set"
+      onChange={(_event, id: string | null) => id !== null && chooseSet(id)}
+    >
+      {job.readingSets.map((each, index) => (
+        <ToggleButton key={each.id} value={each.id} sx={{ px: 1.25 }}>
+          {setName(each, index)}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  )
+}
+
+/** Which set is looked at, its mode, and a new one. */
+export function SetBar({ children, ...props }: StageProps & { children?: ReactNode }) {
+  const { job, set, setId, chooseSet, change } = props
+  const [editing, setEditing] = useState(false)
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, px: 1.5, py: 1, alignItems: 'center' }}>
+      <WhichSet {...props} />
+      {job.readingSets.length > 0 && (
+        <>
+          <IconButton aria-label="Edit this set" onClick={() => setEditing(true)}>
+            <EditOutlined />
+          </IconButton>
+          <Button
+            color="inherit"
+            onClick={() => {
+              const id = randomWord()
+              void change(addSet(id)).then((stored) => stored && chooseSet(id))
+            }}
+          >
+            + New set
+          </Button>
+        </>
+      )}
+      <ToggleButtonGroup
+        exclusive
+        value={set.mode}
+        aria-label="Mode"
+        onChange={(_event, mode: Mode | null) => mode && void change(setMode(setId, mode))}
+      >
+        {MODES.map((mode) => (
+          <ToggleButton key={mode} value={mode} sx={{ px: 1.25 }}>
+            {mode}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {children}
+      {editing && <SetDialog {...props} onClose={() => setEditing(false)} />}
+    </Box>
+  )
+}

@@ -1,0 +1,83 @@
+'use client'
+import Box from '@mui/material/Box'
+import Redo from '@mui/icons-material/Redo'
+import Undo from '@mui/icons-material/Undo'
+import Button from '@mui/material/Button'
+import IconButton from '@mui/material/IconButton'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import type { TemperatureUnit } from '@/core/base/units/units'
+import { summaryOf } from '@/core/record/job/summary'
+import { titleOf, unitLine } from '../shared/jobText'
+import { DisplayButton, TEMPERATURE_UNITS } from '../shared/display/DisplayButton'
+import type { StageProps } from '../shared/stageProps'
+import type { Steps } from '../shared/record/useJob'
+
+type Props = StageProps & { setTemperature: (unit: TemperatureUnit) => void; steps: Steps }
+
+/** A narrow screen has the units in its Display dialog. */
+const ON_WIDE = { display: { xs: 'none', md: 'inline-flex' } } as const
+
+/** Which job this is, and the unit that temperatures are shown in. */
+export function JobHeader({ job, display, setTemperature, steps }: Props) {
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 1, md: 2 },
+        px: { xs: 1, md: 2 },
+        minHeight: 56,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Button
+        component={Link}
+        href="/"
+        color="inherit"
+        sx={{ fontWeight: 700, minWidth: 56, px: 1 }}
+        aria-label="All jobs"
+      >
+        ‹ Jobs
+      </Button>
+      <Box sx={{ minWidth: 0, flex: 1 }}>
+        <Typography variant="h1" noWrap>
+          {titleOf(summaryOf(job))}
+        </Typography>
+        <Typography noWrap sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+          {unitLine(summaryOf(job))}
+        </Typography>
+      </Box>
+      <IconButton aria-label="Undo" disabled={!steps.undo} onClick={steps.back}>
+        <Undo />
+      </IconButton>
+      <IconButton
+        aria-label="Redo"
+        disabled={!steps.redo}
+        onClick={steps.forth}
+        sx={steps.redo ? {} : ON_WIDE}
+      >
+        <Redo />
+      </IconButton>
+      <DisplayButton />
+      <ToggleButtonGroup
+        sx={ON_WIDE}
+        exclusive
+        value={display.temperature}
+        aria-label="Temperature unit"
+        onChange={(_event, unit: TemperatureUnit | null) => unit && setTemperature(unit)}
+      >
+        {TEMPERATURE_UNITS.map(([unit, name]) => (
+          <ToggleButton key={unit} value={unit} aria-label={name}>
+            {unit === 'K' ? 'K' : `°${unit}`}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  )
+}

@@ -1,0 +1,193 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import CircularProgress from '@mui/material/CircularProgress'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import Link from 'next/link'
+import { useMemo } from 'react'
+import { type Suspect, suspectKey } from '@/core/answer/diagnose'
+import { lookedAt } from '@/core/answer/answer'
+import type { RecordProblem } from '@/core/record/job/assemble'
+import type { StoredJob } from '@/core/record/job/job'
+import { type Stage, stageStates } from '@/core/record/job/stages'
+import { percent } from '@/ui/percent'
+import { IS_WIDE } from '@/ui/theme/theme'
+import { type Answered, useAnswer } from '../shared/answer/useAnswer'
+import { useLook } from '../shared/display/DisplayProvider'
+import { type DisplayUnits, useDisplay } from '../shared/display/useDisplay'
+import { useScreenOn } from '../shared/display/useScreenOn'
+import { type Steps, useJob } from '../shared/record/useJob'
+import type { StageProps } from '../shared/stageProps'
+import { JobHeader } from './JobHeader'
+import { PhoneSheet } from './PhoneSheet'
+import { STAGE_VIEWS } from './registry'
+import { StageRail } from './StageRail'
+import { useLooking } from './useLooking'
+import { useStageKeys } from './useStageKeys'
+
+type OpenProps = { job: StoredJob; change: StageProps['change']; steps: Steps; stage: Stage }
+type Looking = ReturnType<typeof useLooking>
+type Display = ReturnType<typeof useDisplay>
+
+/** What the stages are given, once there is an answer. */
+function stagePropsOf(
+  { job, change }: OpenProps,
+  answer: Answered,
+  { setId: chosen, suspect: looked, tap, look }: Looking,
+  units: Pick<Display, 'rememberUnit' | 'setTemperature'> & { display: DisplayUnits },
+): StageProps & Pick<Display, 'setTemperature'> {
+  const { suspects } = answer.ranking
+  return {
+    job,
+    change,
+    ...units,
+    setId: chosenSet(job, chosen),
+    chooseSet: (setId) => look({ setId }),
+    set: lookedAt(job, chosen),
+    answer,
+    diagnosis: { ...answer.assessment, ...answer.ranking },
+    suspect: suspects.find((each) => suspectKey(each) === looked) ?? (suspects[0] as Suspect),
+    chooseSuspect: (suspect) => look({ suspect }),
+    tap,
+    openTap: (key) => look({ tap: key }),
+  }
+}
+
+/** The set that is looked at: the chosen one while it is there, else the last. */
+const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
+  readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
+
+/** What stands on the phone's bar while the answer is folded away. */
+function peekOf(stage: Stage, { diagnosis, suspect }: StageProps): { label: string; value: string } {
+  if (stage === 'plan') return { label: 'Time, class, what is inside', value: '' }
+  const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
+  const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label
+  return { label, value: percent(shown.probability) }
+}
+
+const Loading = ({ label }: { label: string }) => (
+  <Box sx={{ height: '100dvh', display: 'grid', placeItems: 'center' }}>
+    <CircularProgress aria-label={label} />
+  </Box>
+)
+
+/** The job with its first answer; until that is there, the page waits. */
+function OpenJob(open: OpenProps) {
+  const { job } = open
+  const { temperature, pressure, chosen, setTemperature, rememberUnit } = useDisplay()
+  const looking = useLooking(job.id)
+  const { answer, problem } = useAnswer(job, chosenSet(job, looking.setId), temperature)
+  const chosenUnits = JSON.stringify(chosen)
+  const display = useMemo<DisplayUnits>(
+    () => ({ temperature, pressure, chosen: JSON.parse(chosenUnits) as DisplayUnits['chosen'] }),
+    [temperature, pressure, chosenUnits],
+  )
+  if (!answer)
+    return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
+  const props = stagePropsOf(open, answer, looking, { display, setTemperature, rememberUnit })
+  return (
+    <>
+      {problem && <Alert severity="error">{problem}</Alert>}
+      <Bench {...open} props={props} />
+    </>
+  )
+}
+
+type BenchProps = OpenProps & { props: StageProps & Pick<Display, 'setTemperature'> }
+
+function Bench({ job, steps, stage, props }: BenchProps) {
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  const keys = useStageKeys(job.id, steps)
+  useScreenOn(useLook().screenOn)
+  const { Work, Side } = STAGE_VIEWS[stage]
+  // the first reading makes the first set: the open tap must live through that, so the place counts, not the id
+  const place = Math.max(
+    job.readingSets.findIndex(({ id }) => id === props.setId),
+    0,
+  )
+  const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
+  const header = <JobHeader {...props} steps={steps} />
+  if (!isWide) {
+    return (
+      <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+        {header}
+        <Box component="main" sx={{ flex: 1, pb: '136px', minWidth: 0 }}>
+          <Work key={place} {...props} />
+        </Box>
+        <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
+          <PhoneSheet {...peekOf(stage, props)}>
+            <Side {...props} />
+          </PhoneSheet>
+          {rail}
+        </Box>
+      </Box>
+    )
+  }
+  return (
+    <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: 'auto 1fr', overflow: 'hidden' }}>
+      {header}
+      <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
+        {rail}
+        <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
+          <Work key={place} {...props} />
+        </Box>
+        <Box
+          component="aside"
+          aria-label="Answer"
+          // it scrolls: the keyboard must reach it
+          tabIndex={0}
+          sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+        >
+          <Side {...props} />
+        </Box>
+      </Box>
+      {keys}
+    </Box>
+  )
+}
+
+/** Records that this Orzo cannot read: told, kept, left alone. */
+function Unread({ unread }: { unread: readonly RecordProblem[] }) {
+  if (unread.length === 0) return null
+  const [first] = unread
+  return (
+    <Alert severity="warning">
+      {unread.length === 1 ? 'One record' : `${unread.length} records`} of this job cannot be read and{' '}
+      {unread.length === 1 ? 'is' : 'are'} left as stored: {first?.problems[0]?.path}{' '}
+      {first?.problems[0]?.message}. A newer Orzo may read it.
+    </Alert>
+  )
+}
+
+/** One job at one stage. */
+export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
+  const found = useJob(jobId)
+  if (found.state === 'loading') return <Loading label="Loading the job" />
+  if (found.state === 'missing') {
+    return (
+      <Box component="main" sx={{ p: 4, display: 'grid', gap: 2, justifyItems: 'start' }}>
+        <h1>This job is not in this browser</h1>
+        <p>Import its .orzo.json file, or open it in the browser where it was entered.</p>
+        <Button component={Link} href="/" variant="contained">
+          All jobs
+        </Button>
+      </Box>
+    )
+  }
+  return (
+    <>
+      {found.problem && (
+        <Alert
+          severity="error"
+          onClose={found.dismiss}
+          sx={{ position: 'fixed', zIndex: 10, top: 8, left: 8, right: 8 }}
+        >
+          {found.problem}
+        </Alert>
+      )}
+      <Unread unread={found.unread} />
+      <OpenJob job={found.job} change={found.change} steps={found.steps} stage={stage} />
+    </>
+  )
+}

@@ -1,0 +1,31 @@
+import dynamic from 'next/dynamic'
+import type { ComponentType } from 'react'
+import type { Stage } from '@/core/record/job/stages'
+import type { StageProps } from '../shared/stageProps'
+import { Answer } from './Answer'
+
+type View = ComponentType<StageProps>
+
+/** The stages: what fills the page, and what stands beside it. Each is fetched when it is opened. */
+export const STAGE_VIEWS: Readonly<Record<Stage, { readonly Work: View; readonly Side: View }>> = {
+  arrive: {
+    Work: dynamic(() => import('../arrive/ArriveStage').then(({ ArriveStage }) => ArriveStage)),
+    Side: Answer,
+  },
+  measure: {
+    Work: dynamic(() => import('../measure/MeasureStage').then(({ MeasureStage }) => MeasureStage)),
+    Side: Answer,
+  },
+  diagnose: {
+    Work: dynamic(() => import('../diagnose/DiagnoseStage').then(({ DiagnoseStage }) => DiagnoseStage)),
+    Side: dynamic(() => import('../diagnose/GateAnswer').then(({ GateAnswer }) => GateAnswer)),
+  },
+  plan: {
+    Work: dynamic(() => import('../plan/PlanStage').then(({ PlanStage }) => PlanStage)),
+    Side: dynamic(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
+  },
+  close: {
+    Work: dynamic(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),
+    Side: Answer,
+  },
+}

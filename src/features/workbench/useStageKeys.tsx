@@ -1,0 +1,51 @@
+'use client'
+import Dialog from '@mui/material/Dialog'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { STAGES, type Stage } from '@/core/record/job/stages'
+import type { Steps } from '../shared/record/useJob'
+import { STAGE_KEYS, STAGE_LABELS } from '../shared/stageNames'
+
+const OTHER_KEYS: readonly (readonly [string, string])[] = [
+  ['0-9', 'into the tap that is open'],
+  ['Enter', 'next tap'],
+  ['Esc', 'closes the tap'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['?', 'this list'],
+]
+
+/** Letters go to stages, ? lists the keys; nothing fires while text is typed. */
+export function useStageKeys(jobId: string, { back, forth }: Pick<Steps, 'back' | 'forth'>) {
+  const router = useRouter()
+  const [listed, setListed] = useState(false)
+  useHotkeys(Object.values(STAGE_KEYS).join(','), (_event, { keys }) => {
+    const stage = STAGES.find((each: Stage) => STAGE_KEYS[each] === keys?.[0])
+    if (stage) router.push(`/job/${encodeURIComponent(jobId)}/${stage}`)
+  })
+  useHotkeys('mod+z', back, { preventDefault: true })
+  useHotkeys('mod+shift+z, mod+y', forth, { preventDefault: true })
+  useHotkeys('?', () => setListed((on) => !on), { useKey: true, ignoreModifiers: true })
+  return (
+    <Dialog open={listed} onClose={() => setListed(false)} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title">Keys</DialogTitle>
+      <DialogContent>
+        <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 24px', margin: 0 }}>
+          {[...STAGES.map((stage) => [STAGE_KEYS[stage], STAGE_LABELS[stage]] as const), ...OTHER_KEYS].map(
+            ([key, what]) => (
+              <div key={key} style={{ display: 'contents' }}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd style={{ margin: 0 }}>{what}</dd>
+              </div>
+            ),
+          )}
+        </dl>
+      </DialogContent>
+    </Dialog>
+  )
+}
