@@ -49,7 +49,6 @@ test('a newer call on the same channel supersedes the older one; another channel
 
 test('errors arrive with their sentence and code; what is not served is told', async () => {
   const { door } = joined({
-    // eslint-disable-next-line require-yield -- it fails at once
     async *fail() {
       throw new OrzoError('not-loaded', 'The properties are not loaded yet.')
     },
