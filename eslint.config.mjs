@@ -43,6 +43,24 @@ const config = [
       ],
     },
   },
+  {
+    // one clock for all: data/clock.ts
+    files: ['src/data/**/*.ts', 'src/features/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}', 'src/demo/**/*.ts'],
+    ignores: ['src/data/clock.ts', '**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'the time comes from the one clock' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'the time comes from the one clock',
+        },
+      ],
+    },
+  },
   { files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'], rules: { 'max-lines-per-function': 'off' } },
   { files: ['tools/**'], rules: { 'no-console': 'off' } },
 ]

@@ -1,4 +1,6 @@
 import { problemSentence, LARGEST_JOB_TEXT } from '@/core/record/job/readJob'
+import { isoNow } from '@/core/base/units/instants'
+import { systemClock } from '@/data/clock'
 import { database } from '@/data/database'
 import { importJobText } from '@/data/jobs'
 
@@ -15,7 +17,7 @@ export async function importFile(file: File): Promise<ImportMessage> {
   if (file.size > LARGEST_JOB_TEXT)
     return { good: false, text: `${file.name}: is larger than 10 MB, no job is. Nothing was changed.` }
   try {
-    const result = await importJobText(database(), await file.text(), new Date().toISOString())
+    const result = await importJobText(database(), await file.text(), isoNow(systemClock))
     if (result.outcome === 'refused') {
       const lines = result.problems.map(problemSentence).join('\n')
       return { good: false, text: `${file.name} was not imported, nothing was changed:\n${lines}` }
