@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
+import type { Stage } from '@/core/record/job/stages'
 import type { JobSummary } from '@/core/record/job/summary'
 import type { StoredRecord } from '@/core/record/records/envelope'
 
@@ -10,7 +11,7 @@ export type JobIndexRow = {
   id: string
   updatedAt: string
   demo: 0 | 1
-  progress: string
+  progress: Stage
   /** logical clock: counts the changes of the job */
   clock: number
   /** tells a job from another one that had its id before */
@@ -40,10 +41,6 @@ export type AsideRow = { id: string; at: string; reason: string; row: unknown }
 /** Small facts about this browser. */
 export type SettingRow = { key: string; value: unknown }
 
-/** Version of the database as this code knows it; Dexie writes it times ten. */
-export const DATABASE_VERSION = 2
-export const DEXIE_FACTOR = 10
-
 /**
  * The browser's database. Version 2 keeps records; the rows of version 1 stay in `jobs` until each was copied
  * (legacy.ts): code of version 1 that is still open may write there, so its name is never used for anything else.
@@ -62,7 +59,7 @@ export class OrzoDatabase extends Dexie {
     super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ jobs: '&id, updatedAt, demo', settings: '&key' })
     // stores only: an upgrade that waits for anything else ends the version change with nothing copied
-    this.version(DATABASE_VERSION).stores({
+    this.version(2).stores({
       records: '&key, jobId, [jobId+kind], [jobId+clock]',
       jobIndex: '&id, updatedAt, demo, progress',
       logChunks: '[jobId+logId+index], jobId, [jobId+logId]',

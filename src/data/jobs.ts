@@ -20,6 +20,16 @@ export async function addJob(db: OrzoDatabase, job: StoredJob): Promise<StoredJo
   return job
 }
 
+/** Stores a job unless one of its id is there, in one transaction. @returns the one that is there */
+export async function addIfAbsent(db: OrzoDatabase, job: StoredJob): Promise<StoredJob | undefined> {
+  const device = await deviceOf(db)
+  return db.transaction('rw', db.records, db.jobIndex, async () => {
+    const present = await getJob(db, job.id)
+    if (!present) await writeNewJob(db, job, device)
+    return present
+  })
+}
+
 /** The line of every job, last changed first; no job is opened for it. */
 export const listJobs = (db: OrzoDatabase): Promise<JobIndexRow[]> =>
   db.jobIndex.orderBy('updatedAt').reverse().toArray()
@@ -50,22 +60,13 @@ const completed = (job: Job, now: string): StoredJob => ({
 /**
  * Stores a job that was read. One that is already here in another state is kept beside it under a new id: nothing is
  * overwritten.
- * @param besideId the id that the copy gets
  */
-export async function importJob(
-  db: OrzoDatabase,
-  read: Job,
-  now: string,
-  besideId: () => string = newJobId,
-): Promise<ImportOutcome> {
+async function importJob(db: OrzoDatabase, read: Job, now: string): Promise<ImportOutcome> {
   const job = completed(read, now)
-  const present = await getJob(db, job.id)
-  if (!present) {
-    await addJob(db, job)
-    return { outcome: 'added', id: job.id }
-  }
+  const present = await addIfAbsent(db, job)
+  if (!present) return { outcome: 'added', id: job.id }
   if (isSame(present, job)) return { outcome: 'already-here', id: job.id }
-  const copy = { ...job, id: besideId() }
+  const copy = { ...job, id: newJobId() }
   await addJob(db, copy)
   return { outcome: 'added-beside', id: copy.id }
 }

@@ -3,10 +3,11 @@ import Dexie from 'dexie'
 import fixture from './fixtures/version1.json'
 import { readJobValue } from '@/core/record/job/readJob'
 import { isByPosition } from '@/core/record/records/tick'
+import { setTitle } from '@/core/record/edits/headEdits'
 import { OrzoDatabase } from './database'
 import { listJobs } from './jobs'
 import { sweepOldJobs } from './legacy'
-import { getJob } from './records'
+import { changeJob, getJob } from './records'
 import { displayUnits, readSettings } from './settings'
 
 const NOW = '2026-05-05T09:00:00.000Z'
@@ -125,9 +126,28 @@ test('what an old window writes late is swept beside the job that went on, once'
   await db.jobs.put(late as never)
   expect(await sweepOldJobs(db, NOW)).toEqual({ copied: 1, aside: 0 })
   expect(await getJob(db, row.id)).toEqual(wanted(row))
-  expect((await getJob(db, `${row.id}-late`))?.title).toBe('written late')
+  expect((await getJob(db, `${row.id}-late-1`))?.title).toBe('written late')
   // the same state again adds nothing
   await db.jobs.bulkPut([late, row] as never[])
   await sweepOldJobs(db, NOW)
   expect(await listJobs(db)).toHaveLength(fixture.jobs.length + 1)
+  // what was edited since in the late copy is not written over by a later state
+  await changeJob(db, `${row.id}-late-1`, setTitle('went on'), {
+    now: () => Date.parse(NOW),
+    zone: () => 'UTC',
+  })
+  await db.jobs.put(late as never)
+  await sweepOldJobs(db, NOW)
+  expect((await getJob(db, `${row.id}-late-1`))?.title).toBe('went on')
+  expect((await getJob(db, `${row.id}-late-2`))?.title).toBe('written late')
+})
+
+test('two windows that copy at once lose nothing: the one that comes second leaves what the first went on with', async () => {
+  await oldDatabase()
+  const [one, two] = [new OrzoDatabase(name), new OrzoDatabase(name)]
+  const clock = { now: () => Date.parse(NOW), zone: () => 'UTC' }
+  const edited = sweepOldJobs(one, NOW).then(() => changeJob(one, 'demo-lodge', setTitle('went on'), clock))
+  await Promise.all([edited, sweepOldJobs(two, NOW)])
+  expect(await listJobs(two)).toHaveLength(fixture.jobs.length)
+  expect((await getJob(two, 'demo-lodge'))?.title).toBe('went on')
 })

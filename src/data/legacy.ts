@@ -8,8 +8,10 @@ import { deviceOf } from './settings'
 /** What became of the rows of version 1. */
 export type Swept = { readonly copied: number; readonly aside: number }
 
-/** A late row of a job that went on in records: its id says so, and is the same at each try. */
-const lateId = (id: string) => `${id}-late`.slice(0, 80)
+const LONGEST_ID = 60
+
+/** Ids under which a job may stand: its own, then those of states that an old window wrote late. */
+const idsOf = (id: string, n: number): string => (n === 0 ? id : `${id.slice(0, LONGEST_ID)}-late-${n}`)
 
 async function keepAside(db: OrzoDatabase, row: OldJobRow, reason: string, now: string): Promise<void> {
   await db.transaction('rw', db.jobs, db.aside, async () => {
@@ -18,15 +20,14 @@ async function keepAside(db: OrzoDatabase, row: OldJobRow, reason: string, now: 
   })
 }
 
-/** The id under which a row's job is stored; undefined where it is already here, the same in every field. */
+/** A free id for a row's job; undefined where it is already here, the same in every field. Nothing is written over. */
 async function idFor(db: OrzoDatabase, job: StoredJob): Promise<string | undefined> {
-  for (const id of [job.id, lateId(job.id)]) {
+  for (let n = 0; ; n++) {
+    const id = idsOf(job.id, n)
     const present = await getJob(db, id)
     if (!present) return id
     if (isSame(present, { ...job, id })) return undefined
   }
-  // a second late state replaces the first: it comes from the same old window
-  return lateId(job.id)
 }
 
 async function copyRow(
@@ -42,12 +43,11 @@ async function copyRow(
   }
   const { updatedAt = row.updatedAt, createdAt = updatedAt } = reading.job
   const job: StoredJob = { ...reading.job, id: row.id, updatedAt, createdAt }
-  const id = await idFor(db, job)
   await db.transaction('rw', db.jobs, db.records, db.jobIndex, async () => {
-    if (id !== undefined) {
-      await db.records.where('jobId').equals(id).delete()
-      await writeNewJob(db, { ...job, id }, device)
-    }
+    // another window may have copied it in the meantime, and its user gone on
+    if (!(await db.jobs.get(row.id))) return
+    const id = await idFor(db, job)
+    if (id !== undefined) await writeNewJob(db, { ...job, id }, device)
     await db.jobs.delete(row.id)
   })
   return 'copied'

@@ -6,7 +6,7 @@ import { addSet, removeSet, setLabel } from '@/core/record/edits/setEdits'
 import { recordKey } from '@/core/record/records/envelope'
 import { OrzoDatabase } from './database'
 import { addJob, blankJob, listJobs, removeJob } from './jobs'
-import { changeJob, getJob, loadJob, rawRecords } from './records'
+import { changeJob, getJob, loadJob } from './records'
 
 const NOW = '2026-05-04T09:00:00.000Z'
 const clock = { now: () => Date.parse(NOW), zone: () => 'UTC' }
@@ -23,6 +23,8 @@ afterEach(() => {
   one.close()
   two.close()
 })
+
+const rawRecords = (db: OrzoDatabase, id: string) => db.records.where('jobId').equals(id).toArray()
 
 /** Rows that a change wrote, by the store they went into. */
 async function written(work: () => Promise<unknown>): Promise<string[]> {

@@ -56,7 +56,11 @@ function remember(db: OrzoDatabase, jobId: string, state: Known | undefined) {
 }
 
 /** The job with rows that were written since it was last looked at. */
-function merged(index: JobIndexRow, rows: readonly StoredRecord[], before: Known | undefined): Known {
+function merged(
+  index: Pick<JobIndexRow, 'id' | 'updatedAt' | 'clock' | 'born'>,
+  rows: readonly StoredRecord[],
+  before: Known | undefined,
+): Known {
   const records = new Map(before?.records)
   const problems = new Map(before?.problems)
   for (const row of rows) {
@@ -178,7 +182,7 @@ export async function changeJob(db: OrzoDatabase, jobId: string, edit: Edit, clo
     const rows = made.map((change) => changedRow(writing, change, before))
     await db.records.bulkPut(rows)
     const index = { id: jobId, updatedAt: now, clock: writing.clock, born: before.born }
-    const next = merged(index as JobIndexRow, rows, before)
+    const next = merged(index, rows, before)
     await db.jobIndex.put(indexRow(next.job as StoredJob, writing.clock, before.born))
     return { state: next, changes: made }
   })
@@ -195,7 +199,3 @@ export async function writeNewJob(db: OrzoDatabase, job: StoredJob, device: stri
   await db.records.bulkPut(rows)
   await db.jobIndex.put(indexRow(job, 1, randomWord()))
 }
-
-/** The records of a job as they are stored, marks of removed ones among them. */
-export const rawRecords = (db: OrzoDatabase, jobId: string): Promise<StoredRecord[]> =>
-  db.records.where('jobId').equals(jobId).toArray()

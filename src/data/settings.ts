@@ -17,6 +17,12 @@ export async function writeSetting<K extends SettingKey>(
   await db.settings.put({ key, value })
 }
 
+/** Writes what was chosen in a list of words, read as a stored row is; a word that means nothing is not written. */
+export async function writeChoice(db: OrzoDatabase, key: SettingKey, word: string): Promise<void> {
+  const value = readSettingRows([{ key, value: word }])[key]
+  if (value !== undefined) await db.settings.put({ key, value })
+}
+
 /** Changes one setting by what it holds now, so that two quick changes never overwrite each other. */
 export async function changeSetting<K extends SettingKey>(
   db: OrzoDatabase,

@@ -15,8 +15,7 @@ type Data = Readonly<Record<string, unknown>>
 /** What one change did to one record: places there and back, or the whole record made or taken away. */
 type RecordStep = { readonly kind: KindName; readonly id: string } & (
   | { readonly type: 'patched'; readonly patches: readonly Patch[] }
-  | { readonly type: 'made'; readonly data: Data }
-  | { readonly type: 'removed'; readonly data: Data; readonly index: number }
+  | { readonly type: 'made' | 'removed'; readonly data: Data }
 )
 type Step = { readonly records: readonly RecordStep[]; readonly at: number }
 type Steps = { readonly done: readonly Step[]; readonly undone: readonly Step[] }
@@ -48,9 +47,9 @@ export function watchUndo(listener: () => void): () => void {
   return () => listeners.delete(listener)
 }
 
-function recordStepOf({ kind, id, before, after }: PartChange, index: number): RecordStep {
+function recordStepOf({ kind, id, before, after }: PartChange): RecordStep {
   if (before === undefined) return { kind, id, type: 'made', data: after as Data }
-  if (after === undefined) return { kind, id, type: 'removed', data: before as Data, index }
+  if (after === undefined) return { kind, id, type: 'removed', data: before as Data }
   return { kind, id, type: 'patched', patches: diffData(before, after) }
 }
 
@@ -95,15 +94,10 @@ function joined(first: Step, second: Step): Step {
 }
 const madeFrom = ({ madeFrom: from }: Patch) => (from === undefined ? {} : { madeFrom: from })
 
-/** Remembers a change that was stored. @param indexOf the place that a removed record had in its list */
-export function recordStep(
-  jobId: string,
-  changes: readonly PartChange[],
-  now: number,
-  indexOf: (change: PartChange) => number = () => 0,
-): void {
+/** Remembers a change that was stored. */
+export function recordStep(jobId: string, changes: readonly PartChange[], now: number): void {
   if (changes.length === 0) return
-  const step: Step = { records: changes.map((change) => recordStepOf(change, indexOf(change))), at: now }
+  const step: Step = { records: changes.map(recordStepOf), at: now }
   const { done } = steps.get(jobId) ?? EMPTY
   const last = done.at(-1)
   const isWord =
@@ -125,8 +119,8 @@ function dataOf(job: Job, kind: KindName, id: string): Data | undefined {
   return (job[list] as readonly Data[]).find((each) => (idOf as (data: unknown) => string)(each) === id)
 }
 
-/** A job with one record put in, changed or taken away; a new one stands at its old place. */
-function withData(job: Job, kind: KindName, id: string, data: Data | undefined, index: number): Job {
+/** A job with one record put in, changed or taken away; a record that comes back has kept its order. */
+function withData(job: Job, kind: KindName, id: string, data: Data | undefined): Job {
   if (kind === 'head') {
     const rest = Object.fromEntries(
       Object.entries(job).filter(([key]) => !(HEAD_KEYS as readonly string[]).includes(key)),
@@ -145,7 +139,7 @@ function withData(job: Job, kind: KindName, id: string, data: Data | undefined, 
       ? all.filter((each) => !isIt(each))
       : all.some(isIt)
         ? all.map((each) => (isIt(each) ? data : each))
-        : [...all.slice(0, index), data, ...all.slice(index)]
+        : [...all, data]
   return { ...job, [list]: next }
 }
 
@@ -160,17 +154,14 @@ function moveRecord(job: Job, step: RecordStep, way: 'back' | 'forth'): Moved {
     const { data, done, kept } = applyPatches(now, step.patches, way)
     const names = kept.filter(({ path }) => path.at(-1) !== 'at').flatMap(({ path }) => told(path))
     if (done.length === 0) return { job, kept: names }
-    return { job: withData(job, kind, id, data, 0), done: { ...step, patches: done }, kept: names }
+    return { job: withData(job, kind, id, data), done: { ...step, patches: done }, kept: names }
   }
   const appears = (step.type === 'made') === (way === 'forth')
-  const index = step.type === 'removed' ? step.index : Infinity
   if (appears)
-    return now
-      ? { job, kept: told() }
-      : { job: withData(job, kind, id, step.data, index), done: step, kept: [] }
+    return now ? { job, kept: told() } : { job: withData(job, kind, id, step.data), done: step, kept: [] }
   // what somebody else wrote into it since would go with it
   return now && isSame(now, step.data)
-    ? { job: withData(job, kind, id, undefined, 0), done: step, kept: [] }
+    ? { job: withData(job, kind, id, undefined), done: step, kept: [] }
     : { job, kept: now ? told() : [] }
 }
 

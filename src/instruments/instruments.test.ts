@@ -25,6 +25,15 @@ describeInstrumentSource('the simulated source', {
   lose: (source, probe) => (source as SimulatedSource).drop(probe),
 })
 
+test('a unit that cannot be simulated is told at every try, and leaving it does no harm', async () => {
+  const frozen = { ...LIVE.question.conditions, outdoorAirTemp: f(85), returnAirTemp: f(-200) }
+  const source = new SimulatedSource({ ...LIVE, question: { ...LIVE.question, conditions: frozen } })
+  await expect(source.connect(['gauge-low'])).rejects.toThrow()
+  await source.disconnect()
+  await expect(source.connect(['gauge-low'])).rejects.toThrow()
+  await source.disconnect()
+})
+
 /** A source that a test drives by hand. */
 class HandSource implements InstrumentSource {
   readonly name = 'By hand'

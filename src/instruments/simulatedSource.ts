@@ -58,11 +58,16 @@ export class SimulatedSource implements InstrumentSource {
   async disconnect(): Promise<void> {
     const open = this.#open
     this.#open = undefined
-    ;(await open)?.close()
+    // one that never began has closed itself
+    ;(await open?.catch(() => undefined))?.close()
   }
 
   #begin() {
-    this.#open ??= this.#start()
+    this.#open ??= this.#start().catch((error: unknown) => {
+      // the next try begins anew
+      this.#open = undefined
+      throw error
+    })
     return this.#open
   }
 
@@ -71,8 +76,13 @@ export class SimulatedSource implements InstrumentSource {
     const send = (events: SourceEvent[]) => {
       for (const event of events) for (const listener of this.#listeners) listener(event)
     }
-    await open.door.listen(open.isRemote ? proxy(send) : send)
-    await open.door.begin(this.#live)
+    try {
+      await open.door.listen(open.isRemote ? proxy(send) : send)
+      await open.door.begin(this.#live)
+    } catch (error) {
+      open.close()
+      throw error
+    }
     return open
   }
 }

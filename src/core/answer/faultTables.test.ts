@@ -1,5 +1,5 @@
 import { electricalFaultsOf } from '../diagnosis/faults/applies'
-import { familyOf } from '../diagnosis/faults/families'
+import { familyOf, STANDING_ALONE } from '../diagnosis/faults/families'
 import { CIRCUIT_FAULT_IDS, FAULT_IDS, faultRow, isElectrical } from '../diagnosis/faults/faults'
 import { GATE_IDS, gateIdOf, guardOf } from '../diagnosis/faults/gateIds'
 import { judgeGate } from '../diagnosis/proof/gates'
@@ -17,7 +17,8 @@ describe.each(FAULT_IDS)('%s', (fault) => {
     expect(row.prior).toBeGreaterThan(0)
     expect(row.tell.length).toBeGreaterThan(5)
   })
-  test('belongs to a family', () => expect(familyOf(fault)).toBeTruthy())
+  test('belongs to a family, or is named as standing alone; not both', () =>
+    expect(familyOf(fault) === fault).toBe(STANDING_ALONE.includes(fault)))
   test('has a gate that can be judged, or says why none stands before it', () => {
     const guard = guardOf(fault)
     if (typeof guard === 'string') expect(GATE_IDS).toContain(guard)

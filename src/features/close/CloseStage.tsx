@@ -36,7 +36,11 @@ function Record({ job, change }: Pick<StageProps, 'job' | 'change'>) {
     return undefined
   }
   return (
-    <Box component="section" aria-labelledby="record-title" sx={{ display: 'grid', gap: 1.5 }}>
+    <Box
+      component="section"
+      aria-labelledby="record-title"
+      sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}
+    >
       <Typography id="record-title" variant="h2">
         Record
       </Typography>
@@ -137,7 +141,7 @@ function Files({ job }: Pick<StageProps, 'job'>) {
 
 /** Before and after, what is proven, the record, and the files. */
 export function CloseStage({ job, change, display }: StageProps) {
-  const comparison = useComparison(job, display.temperature)
+  const { comparison, problem } = useComparison(job, display.temperature)
   return (
     <Box
       sx={{
@@ -155,6 +159,7 @@ export function CloseStage({ job, change, display }: StageProps) {
           {job.readingSets.length < 2 && (
             <p>One set so far: take readings again after the repair, in a new set under Measure.</p>
           )}
+          {problem && <Alert severity="error">{problem}</Alert>}
           {comparison && <ComparisonTable comparison={comparison} />}
         </Box>
         <Files job={job} />

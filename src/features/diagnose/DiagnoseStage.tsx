@@ -32,7 +32,7 @@ function severityWord(severity: number): string {
   return severity > 0.4 ? 'plain' : 'slight'
 }
 
-function SuspectChoice({ diagnosis, suspect, chooseSuspect, answer }: StageProps) {
+function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
   return (
     <ToggleButtonGroup
       exclusive
@@ -40,8 +40,7 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect, answer }: StageProps
       onChange={(_event, key: string | null) => key && chooseSuspect(key)}
       aria-label="Suspect"
       orientation="vertical"
-      aria-busy={!answer.isFresh}
-      sx={{ width: '100%', opacity: answer.isFresh ? 1 : 0.6 }}
+      sx={{ width: '100%' }}
     >
       {diagnosis.suspects.slice(0, MOST_SUSPECTS).map((each, i) => (
         <ToggleButton

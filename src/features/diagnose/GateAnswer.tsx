@@ -10,11 +10,11 @@ import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
 import type { Gate } from '@/core/diagnosis/proof/gates'
 import { keptGate } from '@/core/diagnosis/proof/standing'
 import {
-  decide,
+  decideAll,
   decided,
   decisionOn,
   setOverride,
-  takeBack,
+  takeAllBack,
   unnamedNotes,
 } from '@/core/record/edits/decisionEdits'
 import { observe } from '@/core/record/edits/readingEdits'
@@ -31,19 +31,12 @@ type DecisionProps = Pick<StageProps, 'job' | 'change' | 'suspect' | 'answer'> &
 /** The faults of a suspect: one, or both of a pair. */
 const faultsOf = ({ fault, also }: StageProps['suspect']) => [fault, ...(also ? [also] : [])]
 
-/** Decides a suspect, with each gate as it is judged now; several may be decided on one job. */
-function decideAll(change: StageProps['change'], suspect: StageProps['suspect'], gates: readonly Gate[]) {
-  const edits = faultsOf(suspect).map((fault) => {
+/** What decides a suspect: its faults, each with its gate as it is judged now. */
+const decisionsOf = (suspect: StageProps['suspect'], gates: readonly Gate[]) =>
+  faultsOf(suspect).map((fault) => {
     const gate = gates.find((each) => each.gate === gateIdOf(fault))
-    return decide(fault, gate && keptGate(gate, BUILD))
+    return { fault, gate: gate && keptGate(gate, BUILD) }
   })
-  return change((job, stamp) => edits.reduce((current, each) => each(current, stamp), job))
-}
-
-function takeAllBack(change: StageProps['change'], suspect: StageProps['suspect']) {
-  const edits = faultsOf(suspect).map(takeBack)
-  return change((job, stamp) => edits.reduce((current, each) => each(current, stamp), job))
-}
 
 function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
   const noted = decisionOn(job, suspect.fault) ?? unnamedNotes(job)
@@ -73,7 +66,9 @@ function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
       <Button
         variant={isDecided ? 'outlined' : 'contained'}
         disabled={!isDecided && (!answer.isFresh || (!open && !noted?.override?.trim()))}
-        onClick={() => void (isDecided ? takeAllBack(change, suspect) : decideAll(change, suspect, gates))}
+        onClick={() =>
+          void change(isDecided ? takeAllBack(faultsOf(suspect)) : decideAll(decisionsOf(suspect, gates)))
+        }
       >
         {isDecided ? '● Decided. Take back' : 'Repair this'}
       </Button>
@@ -109,7 +104,7 @@ export function GateAnswer({ diagnosis, job, change, set, setId, suspect, answer
       each !== suspect && familyOf(each.fault) === familyOf(suspect.fault) && each.probability >= 0.05,
   )
   return (
-    <Box sx={{ p: 2, display: 'grid', gap: 2 }} aria-busy={!answer.isFresh}>
+    <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       <section aria-labelledby="gate-title">
         <Typography id="gate-title" variant="h2" gutterBottom>
           Before it is condemned

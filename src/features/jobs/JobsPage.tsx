@@ -10,7 +10,6 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
 import { database } from '@/data/database'
 import { isoNow } from '@/core/base/units/instants'
-import type { Stage } from '@/core/record/job/stages'
 import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
 import { addJob, blankJob, listJobs } from '@/data/jobs'
@@ -101,7 +100,7 @@ function JobLine({ job: { id, summary, progress, updatedAt } }: { job: JobIndexR
           </Typography>
         </span>
         <Typography component="span" sx={{ color: 'primary.main', fontWeight: 650 }}>
-          {STAGE_LABELS[progress as Stage]}
+          {STAGE_LABELS[progress]}
         </Typography>
         <Typography component="span" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
           {formatDistanceToNow(new Date(updatedAt), { addSuffix: true })}

@@ -1,4 +1,5 @@
 'use client'
+import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -28,7 +29,7 @@ export function ComparePane({ job, display, setId }: Props) {
   ])
   const [first, second] = [Math.min(ends[0], sets.length - 1), Math.min(ends[1], sets.length - 1)]
   const valid = [first, second] as const
-  const comparison = useComparison(job, display.temperature, sets[first]?.id, sets[second]?.id)
+  const { comparison, problem } = useComparison(job, display.temperature, sets[first]?.id, sets[second]?.id)
   if (sets.length < 2)
     return (
       <Typography sx={{ p: 3, color: 'text.secondary' }}>
@@ -58,6 +59,7 @@ export function ComparePane({ job, display, setId }: Props) {
           </TextField>
         ))}
       </Box>
+      {problem && <Alert severity="error">{problem}</Alert>}
       {comparison && (
         <>
           <LadderPair job={job} display={display} ends={valid} pictures={comparison.pictures} />

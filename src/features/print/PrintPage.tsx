@@ -80,8 +80,8 @@ function Report({ job }: { job: StoredJob }) {
   const { temperature } = useDisplay()
   const [found] = job.readingSets
   const { answer, problem } = useAnswer(job, found?.id, temperature)
-  const comparison = useComparison(job, temperature)
-  if (!answer || !comparison) return <p>{problem ?? 'Computing the report'}</p>
+  const { comparison, problem: notCompared } = useComparison(job, temperature)
+  if (!answer || !comparison) return <p>{problem ?? notCompared ?? 'Computing the report'}</p>
   const { plan, standings } = answer
   const leader = found && answer.ranking.suspects[0]
   return (

@@ -1,4 +1,5 @@
 'use client'
+import { TEMPERATURE_UNITS } from '@/core/record/settings/settings'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
@@ -38,7 +39,6 @@ const INITIAL: Input = {
   elevation: { value: 0, unit: 'm' },
 }
 
-const TEMPERATURE_UNITS = ['F', 'C', 'K'] as const
 const PRESSURE_UNITS = unitsOf('pressure') as PressureUnit[]
 
 /** [practice] the range of ordinary work, every 5 F or 2 C. */

@@ -11,39 +11,24 @@ const MOST_SUSPECTS = 6
 const LEAST_SHARE = 0.01
 
 /** The answer so far: suspects, what to check next, and what looks wrong with the readings. */
-export function Answer({ diagnosis, set, answer }: StageProps) {
+export function Answer({ diagnosis, set }: StageProps) {
   const { suspects, nextChecks, flags } = diagnosis
   const shown = suspects
     .filter(({ probability }, i) => i === 0 || probability >= LEAST_SHARE)
     .slice(0, MOST_SUSPECTS)
   const untouched = Object.keys(set.readings).length === 0
   return (
-    <Box sx={{ p: 2, display: 'grid', gap: 2 }} aria-busy={!answer.isFresh}>
+    <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       <section aria-labelledby="answer-suspects">
         <Typography id="answer-suspects" variant="h2" gutterBottom>
           Suspects
-          {!answer.isFresh && (
-            <Typography component="span" sx={{ ml: 1, fontSize: '0.85rem', color: 'text.secondary' }}>
-              before the last change
-            </Typography>
-          )}
         </Typography>
         {untouched && (
           <p style={{ margin: '0 0 8px' }}>
             Before any reading: how often each is found. Every reading moves this list.
           </p>
         )}
-        <Box
-          component="ol"
-          sx={{
-            listStyle: 'none',
-            m: 0,
-            p: 0,
-            display: 'grid',
-            gap: 1.25,
-            opacity: answer.isFresh ? 1 : 0.6,
-          }}
-        >
+        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1.25 }}>
           {shown.map((suspect, i) => (
             <li key={suspectKey(suspect)} data-suspect={suspect.fault}>
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, mb: 0.25 }}>

@@ -11,7 +11,7 @@ import Link from 'next/link'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { summaryOf } from '@/core/record/job/summary'
 import { titleOf, unitLine } from '../shared/jobText'
-import { DisplayButton, TEMPERATURE_UNITS } from '../shared/display/DisplayButton'
+import { DisplayButton, TEMPERATURE_CHOICES } from '../shared/display/DisplayButton'
 import type { StageProps } from '../shared/stageProps'
 import type { Steps } from '../shared/record/useJob'
 
@@ -72,7 +72,7 @@ export function JobHeader({ job, display, setTemperature, steps }: Props) {
         aria-label="Temperature unit"
         onChange={(_event, unit: TemperatureUnit | null) => unit && setTemperature(unit)}
       >
-        {TEMPERATURE_UNITS.map(([unit, name]) => (
+        {TEMPERATURE_CHOICES.map(([unit, name]) => (
           <ToggleButton key={unit} value={unit} aria-label={name}>
             {unit === 'K' ? 'K' : `°${unit}`}
           </ToggleButton>

@@ -13,6 +13,7 @@ import type { StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
 import { percent } from '@/ui/percent'
 import { IS_WIDE } from '@/ui/theme/theme'
+import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useLook } from '../shared/display/DisplayProvider'
 import { type DisplayUnits, useDisplay } from '../shared/display/useDisplay'
@@ -100,11 +101,19 @@ function Bench({ job, steps, stage, props }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, steps)
   useScreenOn(useLook().screenOn)
-  const { Work, Side } = STAGE_VIEWS[stage]
+  const { Work, Side, computed = false } = STAGE_VIEWS[stage]
+  const { isFresh } = props.answer
   // the first reading makes the first set: the open tap must live through that, so the place counts, not the id
   const place = Math.max(
     job.readingSets.findIndex(({ id }) => id === props.setId),
     0,
+  )
+  const work = <Work key={place} {...props} />
+  const main = computed ? <Freshness fresh={isFresh}>{work}</Freshness> : work
+  const side = (
+    <Freshness fresh={isFresh}>
+      <Side {...props} />
+    </Freshness>
   )
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
   const header = <JobHeader {...props} steps={steps} />
@@ -113,11 +122,11 @@ function Bench({ job, steps, stage, props }: BenchProps) {
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
         {header}
         <Box component="main" sx={{ flex: 1, pb: '136px', minWidth: 0 }}>
-          <Work key={place} {...props} />
+          {main}
         </Box>
         <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
-          <PhoneSheet {...peekOf(stage, props)}>
-            <Side {...props} />
+          <PhoneSheet {...peekOf(stage, props)} fresh={isFresh}>
+            {side}
           </PhoneSheet>
           {rail}
         </Box>
@@ -130,7 +139,7 @@ function Bench({ job, steps, stage, props }: BenchProps) {
       <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
         {rail}
         <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
-          <Work key={place} {...props} />
+          {main}
         </Box>
         <Box
           component="aside"
@@ -139,7 +148,7 @@ function Bench({ job, steps, stage, props }: BenchProps) {
           tabIndex={0}
           sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
         >
-          <Side {...props} />
+          {side}
         </Box>
       </Box>
       {keys}

@@ -9,10 +9,13 @@ import { INK } from '@/ui/theme/tokens'
 export function PhoneSheet({
   label,
   value,
+  fresh,
   children,
 }: {
   label: string
   value: string
+  /** whether it answers the state on the screen */
+  fresh: boolean
   children: ReactNode
 }) {
   const [open, setOpen] = useState(false)
@@ -37,7 +40,9 @@ export function PhoneSheet({
           <span aria-hidden>▴ </span>
           {label}
         </span>
-        <strong style={{ fontSize: '1.2rem' }}>{value}</strong>
+        <strong style={{ fontSize: '1.2rem', opacity: fresh ? 1 : 0.6 }} aria-busy={!fresh}>
+          {value}
+        </strong>
       </ButtonBase>
       <Drawer
         anchor="bottom"

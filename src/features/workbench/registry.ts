@@ -6,8 +6,15 @@ import { Answer } from './Answer'
 
 type View = ComponentType<StageProps>
 
+type StageView = {
+  readonly Work: View
+  readonly Side: View
+  /** what fills the page is computed from the whole job: it is marked while it answers an older state */
+  readonly computed?: true
+}
+
 /** The stages: what fills the page, and what stands beside it. Each is fetched when it is opened. */
-export const STAGE_VIEWS: Readonly<Record<Stage, { readonly Work: View; readonly Side: View }>> = {
+export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
   arrive: {
     Work: dynamic(() => import('../arrive/ArriveStage').then(({ ArriveStage }) => ArriveStage)),
     Side: Answer,
@@ -19,10 +26,12 @@ export const STAGE_VIEWS: Readonly<Record<Stage, { readonly Work: View; readonly
   diagnose: {
     Work: dynamic(() => import('../diagnose/DiagnoseStage').then(({ DiagnoseStage }) => DiagnoseStage)),
     Side: dynamic(() => import('../diagnose/GateAnswer').then(({ GateAnswer }) => GateAnswer)),
+    computed: true,
   },
   plan: {
     Work: dynamic(() => import('../plan/PlanStage').then(({ PlanStage }) => PlanStage)),
     Side: dynamic(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
+    computed: true,
   },
   close: {
     Work: dynamic(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),

@@ -1,5 +1,6 @@
 import { temperatureColour } from '../ladder/temperatureColour'
-import { THEME_NAMES, TOKENS } from './tokens'
+import { THEMES } from '@/core/record/settings/settings'
+import { TOKENS } from './tokens'
 
 type Rgb = readonly [number, number, number]
 const fromHex = (hex: string): Rgb =>
@@ -19,7 +20,7 @@ function contrast(a: Rgb, b: Rgb): number {
   return (light + 0.05) / (dark + 0.05)
 }
 
-describe.each(THEME_NAMES)('%s', (name) => {
+describe.each(THEMES)('%s', (name) => {
   const tokens = TOKENS[name]
   test.each(['paper', 'raised', 'copperWash'] as const)('words and readings on %s', (ground) => {
     const on = fromHex(tokens[ground])

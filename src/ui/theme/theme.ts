@@ -1,4 +1,5 @@
 'use client'
+import type { TEXT_SIZE_NAMES } from '@/core/record/settings/settings'
 import { createTheme } from '@mui/material/styles'
 import { cssVariables, INK, type ThemeName, TOKENS } from './tokens'
 
@@ -6,8 +7,8 @@ const FAMILY = '"Atkinson Hyperlegible Next Variable", sans-serif'
 const TOUCH = 48
 
 /** Text sizes that can be chosen, as a share of the browser's. */
-export const TEXT_SIZES = { usual: 1, large: 1.15, largest: 1.3 } as const
-export type TextSize = keyof typeof TEXT_SIZES
+export type TextSize = (typeof TEXT_SIZE_NAMES)[number]
+export const TEXT_SIZES: Readonly<Record<TextSize, number>> = { usual: 1, large: 1.15, largest: 1.3 }
 
 /** From this width on the screen stands in columns. */
 export const IS_WIDE = '(min-width:900px)'

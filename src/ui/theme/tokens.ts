@@ -1,6 +1,7 @@
+import type { THEMES } from '@/core/record/settings/settings'
+
 /** The two grounds that Orzo is read on. */
-export const THEME_NAMES = ['sunlight', 'cellar'] as const
-export type ThemeName = (typeof THEME_NAMES)[number]
+export type ThemeName = (typeof THEMES)[number]
 
 type Tokens = {
   readonly paper: string

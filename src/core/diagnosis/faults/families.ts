@@ -34,6 +34,31 @@ const FAMILIES = {
   'path-to-ground': ['compressor-grounded', 'wire-rubbed-to-ground'],
 } as const satisfies Record<string, readonly FaultId[]>
 
+/** Faults of which each leads to a next action of its own. */
+export const STANDING_ALONE: readonly FaultId[] = [
+  'overcharge',
+  'non-condensables',
+  'fixed-orifice-plugged',
+  'fixed-orifice-oversized',
+  'capillary-plugged',
+  'high-load',
+  'condenser-fouled',
+  'condenser-water-low-flow',
+  'suction-line-restriction',
+  'wrong-or-mixed-refrigerant',
+  'liquid-solenoid-leaking',
+  'phase-reversed',
+  'compressor-overload-open',
+  'start-gear-failed',
+  'contactor-failed',
+  'supply-fault',
+  'control-open',
+  'crankcase-heater-open',
+  'rv-coil-failed',
+  'rv-control-voltage-fault',
+  'intermittent-start',
+]
+
 export type FamilyId = keyof typeof FAMILIES | SuspectId
 
 const BY_FAULT = new Map<SuspectId, FamilyId>(

@@ -1,25 +1,10 @@
 import type { ObservationKey } from '../readings/observations'
 import type { ReadingSet } from '../readings/schema'
-import type { ReadingKey } from '../readings/vocabulary'
+import { LASTING_READINGS } from '../readings/standing'
 import type { Job } from '../job/job'
 import { isDecided } from '../job/stages'
 
-/** What stays true from one set to the next while nothing was repaired: settings, windings, what was looked at once. */
-const LASTING_READINGS: readonly ReadingKey[] = [
-  'lowCutIn',
-  'lowCutOut',
-  'ohmsCR',
-  'ohmsCS',
-  'ohmsRS',
-  'ohmsT1T2',
-  'ohmsT2T3',
-  'ohmsT3T1',
-  'ohmsToGround',
-  'runCapacitance',
-  'startCapacitance',
-  'crankcaseHeaterOhms',
-  'solenoidOhms',
-]
+/** What was looked at once and stays true while nothing was repaired. */
 const LASTING_WORDS: readonly ObservationKey[] = [
   'oilStain',
   'wiring',

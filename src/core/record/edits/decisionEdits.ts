@@ -63,6 +63,18 @@ export const takeBack = (fault: string): Edit =>
     delete decision.gate
   })
 
+const oneAfterAnother =
+  (edits: readonly Edit[]): Edit =>
+  (job, stamp) =>
+    edits.reduce((current, each) => each(current, stamp), job)
+
+/** Decides several faults at once, as both of a pair. */
+export const decideAll = (faults: readonly { fault: string; gate: JudgedGate | undefined }[]): Edit =>
+  oneAfterAnother(faults.map(({ fault, gate }) => decide(fault, gate)))
+
+/** Takes several decisions back at once. */
+export const takeAllBack = (faults: readonly string[]): Edit => oneAfterAnother(faults.map(takeBack))
+
 /** The cause that stands for "not known". */
 export const UNKNOWN_CAUSE = 'unknown'
 

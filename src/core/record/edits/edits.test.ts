@@ -204,6 +204,12 @@ describe('decisions', () => {
     ])
     expect(decisions.setOverride('undercharge', '')(job, stamp).decisions).toEqual([])
   })
+  test('both of a pair are decided and taken back in one change', () => {
+    const pair = ['condenser-fouled', 'undercharge']
+    const job = after(decisions.decideAll(pair.map((fault) => ({ fault, gate: undefined }))))
+    expect(decisions.decided(job).map(({ fault }) => fault)).toEqual(pair)
+    expect(decisions.takeAllBack(pair)(job, stamp).decisions).toEqual([])
+  })
   test('notes from before faults had names go along with the first decision', () => {
     const noted: Job = {
       ...start,

@@ -1,7 +1,6 @@
 import type { Metering, UnitKind } from '../equipment/unit'
 import type { Quantity } from '../../base/units/units'
 import type { Job } from './job'
-import { progressOf, type Stage } from './stages'
 
 /** What a list of jobs shows, so that no job is opened for it. */
 export type JobSummary = {
@@ -14,7 +13,6 @@ export type JobSummary = {
   readonly metering: Metering
   readonly tons?: number
   readonly elevation?: Quantity
-  readonly progress: Stage
   readonly createdAt?: string
 }
 
@@ -33,6 +31,5 @@ export const summaryOf = (job: Job): JobSummary =>
     metering: job.unit.metering,
     tons: job.unit.nominalTons,
     elevation: job.unit.site?.elevation,
-    progress: progressOf(job),
     createdAt: job.createdAt,
   }) as JobSummary

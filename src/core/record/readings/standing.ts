@@ -1,18 +1,9 @@
 import type { ReadingKey } from './vocabulary'
 
-/**
- * Readings that say the same whether the unit runs or stands, in whatever mode: settings, windings, supply, parts on the
- * meter, one start. All others belong to the mode in which they were read.
- */
-const STANDING_READINGS: ReadonlySet<ReadingKey> = new Set<ReadingKey>([
-  'standingPressure',
+/** Settings, windings and parts on the meter: they stay true until something is repaired. */
+export const LASTING_READINGS: readonly ReadingKey[] = [
   'lowCutIn',
   'lowCutOut',
-  'voltageL1L2',
-  'voltageL2L3',
-  'voltageL3L1',
-  'voltageRunning',
-  'inrushAmps',
   'ohmsCR',
   'ohmsCS',
   'ohmsRS',
@@ -23,9 +14,21 @@ const STANDING_READINGS: ReadonlySet<ReadingKey> = new Set<ReadingKey>([
   'runCapacitance',
   'startCapacitance',
   'crankcaseHeaterOhms',
-  'crankcaseHeaterAmps',
   'solenoidOhms',
-])
+]
 
-/** Whether a reading holds in every mode. */
-export const isStanding = (key: string): boolean => STANDING_READINGS.has(key as ReadingKey)
+/** Of one moment, but of no mode: the circuit at rest, the supply, one start, a heater. */
+const MODELESS_READINGS: readonly ReadingKey[] = [
+  'standingPressure',
+  'voltageL1L2',
+  'voltageL2L3',
+  'voltageL3L1',
+  'voltageRunning',
+  'inrushAmps',
+  'crankcaseHeaterAmps',
+]
+
+const STANDING: ReadonlySet<string> = new Set([...LASTING_READINGS, ...MODELESS_READINGS])
+
+/** Whether a reading says the same in every mode; all others belong to the mode in which they were read. */
+export const isStanding = (key: string): boolean => STANDING.has(key)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { instantSchema } from '../../base/units/quantitySchema'
+import { slugOf } from '../../base/units/slug'
 import { idSchema } from './fields'
 import { defineKind } from './kind'
 
@@ -21,12 +22,7 @@ export function keyOfOldTick(id: string): string {
 }
 
 const LONGEST_SLUG = 70
-const slug = (label: string) =>
-  label
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, LONGEST_SLUG)
+const slug = (label: string) => slugOf(label, LONGEST_SLUG)
 
 /** Keys by what they tick. */
 export const taskKey = (id: string): string => `task:${id}`

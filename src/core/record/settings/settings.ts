@@ -75,10 +75,8 @@ const SETTING_SHAPE = {
 } as const
 
 /** What this browser remembers beside the jobs: every field may be missing. */
-export const settingsSchema = z.object(SETTING_SHAPE).partial()
-export type Settings = z.infer<typeof settingsSchema>
+export type Settings = Partial<z.infer<z.ZodObject<typeof SETTING_SHAPE>>>
 export type SettingKey = keyof Settings
-export const SETTING_KEYS = Object.keys(SETTING_SHAPE) as SettingKey[]
 
 /** Reads stored rows; a damaged value chooses nothing, what Orzo does not know is left alone. */
 export function readSettingRows(

@@ -65,7 +65,7 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
           </TableCell>
           {leaders.map(({ label, probability }, i) => (
             <TableCell key={i} align="right" sx={{ fontWeight: 650 }}>
-              {label} {percent(probability)}
+              {label} <span style={{ whiteSpace: 'nowrap' }}>{percent(probability)}</span>
             </TableCell>
           ))}
           <TableCell colSpan={headings.length > 1 ? 2 : 1} />

@@ -13,7 +13,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { database } from '@/data/database'
-import { type SettingKey, writeSetting } from '@/data/settings'
+import { type SettingKey, writeChoice } from '@/data/settings'
 import { useDisplay } from './useDisplay'
 import { useLook } from './DisplayProvider'
 
@@ -24,7 +24,7 @@ type Choice = {
   readonly values: readonly (readonly [value: string, label: string])[]
 }
 
-export const TEMPERATURE_UNITS = [
+export const TEMPERATURE_CHOICES = [
   ['F', 'Fahrenheit'],
   ['C', 'Celsius'],
   ['K', 'Kelvin'],
@@ -35,7 +35,7 @@ const CHOICES: readonly Choice[] = [
     setting: 'temperatureUnit',
     label: 'Temperatures',
     help: 'Of ladder, sentences and tables. A tap keeps the unit in which it was read.',
-    values: TEMPERATURE_UNITS,
+    values: TEMPERATURE_CHOICES,
   },
   {
     setting: 'theme',
@@ -88,8 +88,7 @@ export function DisplayButton() {
   }
   const choose = (setting: SettingKey, value: string) => {
     if (setting === 'temperatureUnit') setTemperature(value as TemperatureUnit)
-    else if (setting === 'screenOn') void writeSetting(database(), setting, value === 'yes')
-    else void writeSetting(database(), setting as 'theme', value as 'sunlight')
+    else void writeChoice(database(), setting, value)
   }
   return (
     <>

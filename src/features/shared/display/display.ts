@@ -1,8 +1,9 @@
 import type { Settings } from '@/data/settings'
+import type { HANDS } from '@/core/record/settings/settings'
 import type { TextSize } from '@/ui/theme/theme'
 import type { ThemeName } from '@/ui/theme/tokens'
 
-export type Hand = 'right' | 'left'
+export type Hand = (typeof HANDS)[number]
 
 /** How this browser shows Orzo. */
 export type Look = {

@@ -1,3 +1,4 @@
+import { slugOf } from '@/core/base/units/slug'
 import { writeJobText } from '@/core/record/job/readJob'
 import { summaryOf } from '@/core/record/job/summary'
 import type { StoredJob } from '@/core/record/job/job'
@@ -5,12 +6,7 @@ import { saveBlob } from '@/ui/saveBlob'
 import { titleOf } from '../jobText'
 
 /** The job's name without anything that a file system dislikes. */
-export const fileStem = (job: StoredJob): string =>
-  titleOf(summaryOf(job))
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'job'
+export const fileStem = (job: StoredJob): string => slugOf(titleOf(summaryOf(job)), 60) || 'job'
 
 /** Name of the job's file. */
 export const fileName = (job: StoredJob): string => `${fileStem(job)}.orzo.json`

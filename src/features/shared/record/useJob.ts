@@ -23,12 +23,10 @@ const NO_STEPS: Undoable = { undo: false, redo: false }
 /** Makes an edit and stores it. @returns whether it is stored; where not, the page says why and what was typed stays */
 export type ChangeJob = (edit: Edit) => Promise<boolean>
 
-const FULL = 'Free some space on this device, then enter it again: it still stands in its field.'
-
 /** What a failed store means, in a sentence. */
 const storeProblem = (error: Error): string =>
   error.name === 'QuotaExceededError' || /quota/i.test(error.message)
-    ? `Not saved: the browser has no room left. ${FULL}`
+    ? 'Not saved: the browser has no room left. Free some space on this device, then enter it again.'
     : `Not saved: ${error.message}`
 
 /** One job, kept up to date across tabs; changes are saved at once. */
@@ -40,16 +38,9 @@ export function useJob(
   const [problem, setProblem] = useState<string>()
   const change = useCallback<ChangeJob>(
     (edit) => {
-      let before: StoredJob | undefined
-      const seen: Edit = (job, stamp) => {
-        before = job as StoredJob
-        return edit(job, stamp)
-      }
-      return changeJob(database(), jobId, seen, systemClock).then(
+      return changeJob(database(), jobId, edit, systemClock).then(
         ({ changes }) => {
-          recordStep(jobId, changes, systemClock.now(), ({ kind, id }) =>
-            kind === 'set' ? (before?.readingSets.findIndex((set) => set.id === id) ?? 0) : 0,
-          )
+          recordStep(jobId, changes, systemClock.now())
           setProblem(undefined)
           return true
         },
