@@ -8,27 +8,44 @@ const UNSEEN = 150
 
 type Props = { fresh: boolean; children: ReactNode }
 
-/** What answers an older state of the job is dimmed and says so, wherever it stands; nothing moves. */
+/**
+ * What answers an older state of the job says so, wherever it stands and however far it is scrolled; nothing moves, and
+ * nothing fades: a caution stays as strong as it is.
+ */
 export function Freshness({ fresh, children }: Props) {
   return (
-    <Box aria-busy={!fresh} data-fresh={fresh} sx={{ position: 'relative' }}>
+    <Box aria-busy={!fresh} data-fresh={fresh}>
       {!fresh && (
-        <Typography
+        <Box
           sx={{
-            position: 'absolute',
-            zIndex: 1,
-            top: 2,
-            right: 8,
-            fontSize: '0.8rem',
-            bgcolor: 'background.paper',
+            position: 'sticky',
+            zIndex: 2,
+            top: 0,
+            height: 0,
+            display: 'flex',
+            justifyContent: 'flex-end',
+            pointerEvents: 'none',
             '@keyframes mark': { from: { visibility: 'hidden' }, to: { visibility: 'visible' } },
             animation: `mark 0s ${UNSEEN}ms both`,
           }}
         >
-          before the last change
-        </Typography>
+          <Typography
+            sx={{
+              height: 'max-content',
+              px: 1,
+              fontSize: '0.85rem',
+              fontWeight: 650,
+              color: 'primary.main',
+              bgcolor: 'background.paper',
+              border: 1,
+              borderColor: 'primary.main',
+            }}
+          >
+            △ before the last change
+          </Typography>
+        </Box>
       )}
-      <Box sx={fresh ? {} : { opacity: 0.6, transition: `opacity 0s ${UNSEEN}ms` }}>{children}</Box>
+      {children}
     </Box>
   )
 }
