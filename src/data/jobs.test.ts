@@ -8,7 +8,7 @@ import type { Edit } from '@/core/record/edits/edit'
 import type { StoredJob } from '@/core/record/job/job'
 import { progressOf } from '@/core/record/job/stages'
 import { readSettingRows } from '@/core/record/settings/settings'
-import { addJob, blankJob, importJobText, listJobs, removeJob } from './jobs'
+import { addIfAbsent, addJob, blankJob, importJobText, listJobs, removeJob } from './jobs'
 import { newJobId } from './newId'
 import { changeJob as change, getJob } from './records'
 import { displayUnits, readSettings, writeSetting } from './settings'
@@ -163,6 +163,20 @@ describe('demo jobs', () => {
   ])('%s, set %i: %s leads', (id, index, fault) => {
     const job = jobs.find((each) => each.id === id)!
     expect(diagnoseJob(job, index).suspects[0]!.fault).toBe(fault)
+  })
+  test('come all or none: a page that goes away in between leaves no half of them', async () => {
+    const [first, second] = buildDemoJobs(new Date(NOW)) as [StoredJob, StoredJob]
+    await expect(addIfAbsent(db, [first, { ...second, title: 'x'.repeat(3000) }])).rejects.toThrow('title')
+    expect(await listJobs(db)).toEqual([])
+    const adding = addDemoJobs(db, new Date(NOW))
+    const seen = new Set<number>()
+    for (let more = true; more;) {
+      seen.add(await db.jobIndex.count())
+      more =
+        (await Promise.race([adding.then(() => 'done'), new Promise((next) => setTimeout(next))])) !== 'done'
+    }
+    expect([...seen].every((count) => count === 0 || count === 4)).toBe(true)
+    expect(await listJobs(db)).toHaveLength(4)
   })
   test('come and go without touching other jobs', async () => {
     const own = await addJob(db, blankJob(NOW))

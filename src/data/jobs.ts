@@ -1,3 +1,4 @@
+import type { Table } from 'dexie'
 import { emptyJob, type Job, type StoredJob } from '@/core/record/job/job'
 import { type JobProblem, readJobText } from '@/core/record/job/readJob'
 import type { Policy } from '@/core/record/policy/policy'
@@ -20,13 +21,23 @@ export async function addJob(db: OrzoDatabase, job: StoredJob): Promise<StoredJo
   return job
 }
 
-/** Stores a job unless one of its id is there, in one transaction. @returns the one that is there */
-export async function addIfAbsent(db: OrzoDatabase, job: StoredJob): Promise<StoredJob | undefined> {
+/**
+ * Stores jobs of whose id none is there, all in one transaction: a page that goes away leaves all of them or none.
+ * @returns for each the one that was there already
+ */
+export async function addIfAbsent(
+  db: OrzoDatabase,
+  jobs: readonly StoredJob[],
+): Promise<(StoredJob | undefined)[]> {
   const device = await deviceOf(db)
   return db.transaction('rw', db.records, db.jobIndex, async () => {
-    const present = await getJob(db, job.id)
-    if (!present) await writeNewJob(db, job, device)
-    return present
+    const found: (StoredJob | undefined)[] = []
+    for (const job of jobs) {
+      const present = await getJob(db, job.id)
+      if (!present) await writeNewJob(db, job, device)
+      found.push(present)
+    }
+    return found
   })
 }
 
@@ -34,17 +45,19 @@ export async function addIfAbsent(db: OrzoDatabase, job: StoredJob): Promise<Sto
 export const listJobs = (db: OrzoDatabase): Promise<JobIndexRow[]> =>
   db.jobIndex.orderBy('updatedAt').reverse().toArray()
 
-/** Removes a job with everything that belongs to it: records, samples of logs, photos. */
-export async function removeJob(db: OrzoDatabase, id: string): Promise<void> {
-  await db.transaction('rw', [db.records, db.jobIndex, db.logChunks, db.blobs], async () => {
-    await Promise.all([
-      db.records.where('jobId').equals(id).delete(),
-      db.logChunks.where('jobId').equals(id).delete(),
-      db.blobs.where('jobId').equals(id).delete(),
-      db.jobIndex.delete(id),
-    ])
-  })
+/** Removes jobs with everything that belongs to them: records, samples of logs, photos; all in one transaction. */
+export async function removeJobs(db: OrzoDatabase, ids: readonly string[]): Promise<void> {
+  await db.transaction('rw', [db.records, db.jobIndex, db.logChunks, db.blobs], () =>
+    Promise.all([
+      ...[db.records, db.logChunks, db.blobs].map((store) =>
+        (store as Table).where('jobId').anyOf(ids).delete(),
+      ),
+      db.jobIndex.bulkDelete([...ids]),
+    ]),
+  )
 }
+
+export const removeJob = (db: OrzoDatabase, id: string): Promise<void> => removeJobs(db, [id])
 
 export type ImportOutcome =
   | { readonly outcome: 'added' | 'already-here' | 'added-beside'; readonly id: string }
@@ -63,7 +76,7 @@ const completed = (job: Job, now: string): StoredJob => ({
  */
 async function importJob(db: OrzoDatabase, read: Job, now: string): Promise<ImportOutcome> {
   const job = completed(read, now)
-  const present = await addIfAbsent(db, job)
+  const [present] = await addIfAbsent(db, [job])
   if (!present) return { outcome: 'added', id: job.id }
   if (isSame(present, job)) return { outcome: 'already-here', id: job.id }
   const copy = { ...job, id: newJobId() }

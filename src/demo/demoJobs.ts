@@ -5,7 +5,7 @@ import { emptyJob, type StoredJob } from '@/core/record/job/job'
 import type { JobSet } from '@/core/record/records/set'
 import { simulateSet } from '@/core/simulate/simulateSet'
 import type { OrzoDatabase } from '@/data/database'
-import { addIfAbsent, removeJob } from '@/data/jobs'
+import { addIfAbsent, removeJobs } from '@/data/jobs'
 import { DEMO_JOBS, type DemoSet } from './observatory'
 
 const HOUR = 3_600_000
@@ -47,10 +47,10 @@ export function buildDemoJobs(now: Date): StoredJob[] {
 /** Adds the demo jobs that are not there; jobs of the same id that were changed stay as they are. */
 export async function addDemoJobs(db: OrzoDatabase, now: Date): Promise<void> {
   await loadRefrigerants(DEMO_JOBS.map(({ unit }) => unit.refrigerant))
-  for (const job of buildDemoJobs(now)) await addIfAbsent(db, job)
+  await addIfAbsent(db, buildDemoJobs(now))
 }
 
 /** Removes the demo jobs and only them. */
 export async function removeDemoJobs(db: OrzoDatabase): Promise<void> {
-  for (const id of await db.jobIndex.where('demo').equals(1).primaryKeys()) await removeJob(db, id)
+  await removeJobs(db, await db.jobIndex.where('demo').equals(1).primaryKeys())
 }
