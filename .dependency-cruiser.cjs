@@ -25,6 +25,7 @@ const CORE_MAY_USE = {
   'record/settings': [...BASE, 'record/readings', 'record/equipment', 'record/policy'],
   'record/records': [...BASE, 'record/readings', 'record/equipment', 'record/policy'],
   'record/job': [...BASE, 'record/readings', 'record/equipment', 'record/policy', 'record/records'],
+  'record/archive': [...BASE, 'record/job', 'record/logs', 'record/records'],
   'record/edits': [...BASE, 'record/readings', 'record/equipment', 'record/records', 'record/job'],
   safety: [],
   'diagnosis/targets': [...BASE, 'physics/refrigerants', 'physics/air', ...RECORD],

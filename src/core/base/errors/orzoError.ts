@@ -2,6 +2,7 @@
 export type ErrorCode =
   | 'bad-number'
   | 'bad-log'
+  | 'bad-archive'
   | 'unknown-unit'
   | 'wrong-unit'
   | 'unknown-refrigerant'

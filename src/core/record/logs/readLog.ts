@@ -2,6 +2,7 @@ import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { parseTyped } from '../../base/units/parseTyped'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
+import type { Samples } from './samples'
 
 /** A table as it was read from a file: headings and cells, nothing judged yet. */
 export type LogTable = { readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] }
@@ -97,6 +98,8 @@ export type LogSeries = {
 }
 export type Log = {
   readonly series: readonly LogSeries[]
+  /** every row that has a time, a column a series */
+  readonly samples: Samples
   /** ms since the epoch of the first row; undefined where the log tells no date */
   readonly beganAt: number | undefined
   readonly minutes: number
@@ -105,52 +108,81 @@ export type Log = {
 }
 
 const MINUTE = 60_000
+const DAY = 24 * 60 * MINUTE
+
+type RowTime = { readonly ms: number; readonly dated: boolean; readonly clock?: true }
 
 /** Time of a row in ms: a date and time, a clock "hh:mm:ss", or seconds as a plain number. */
-function timeOf(cell: string | undefined): { ms: number; dated: boolean } | undefined {
+function timeOf(cell: string | undefined): RowTime | undefined {
   const text = (cell ?? '').trim()
   const seconds = numberOf(text)
   if (seconds !== undefined) return { ms: seconds * 1000, dated: false }
   const clock = /^(\d{1,3}):(\d{2})(?::(\d{2}(?:\.\d+)?))?$/.exec(text)
   if (clock) {
     const [hours, minutes, rest] = [Number(clock[1]), Number(clock[2]), Number(clock[3] ?? 0)]
-    return { ms: ((hours * 60 + minutes) * 60 + rest) * 1000, dated: false }
+    return { ms: ((hours * 60 + minutes) * 60 + rest) * 1000, dated: false, clock: true }
   }
   const date = Date.parse(text)
   return Number.isNaN(date) ? undefined : { ms: date, dated: true }
 }
 
-/**
- * The series of a log as its columns were mapped.
- * @throws OrzoError bad-log where no column is the time or no reading is mapped, or where no row can be read
- */
-export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
+type TimedRow = { readonly row: readonly string[]; readonly ms: number }
+
+/** Rows in order of time; a clock that falls by more than half a day went past midnight. */
+function inOrder(rows: readonly { row: readonly string[]; time: RowTime }[]): TimedRow[] {
+  let [days, previous] = [0, -Infinity]
+  return rows
+    .map(({ row, time: { ms, clock } }): TimedRow => {
+      if (clock && ms < previous - DAY / 2) days += 1
+      previous = ms
+      return { row, ms: ms + days * DAY }
+    })
+    .sort((a, b) => a.ms - b.ms)
+}
+
+type Wanted = { readonly key: ReadingKey; readonly unit: Unit; readonly index: number }
+
+const seriesOf = ({ key, unit }: Wanted, time: Float64Array, values: Float64Array): LogSeries => ({
+  key,
+  unit,
+  points: Array.from(values).flatMap((value, i) =>
+    Number.isNaN(value) ? [] : [{ minute: (time[i] as number) / 60, value }],
+  ),
+})
+
+/** @throws OrzoError bad-log where no column is the time or no reading is mapped, or one twice */
+function wantedColumns(columns: readonly ColumnUse[]): { clock: number; wanted: Wanted[] } {
   const clock = columns.findIndex(({ use }) => use === 'time')
   if (clock === -1) throw new OrzoError('bad-log', 'Say which column is the time.')
   const wanted = columns.flatMap((column, index) => (column.use === 'reading' ? [{ ...column, index }] : []))
   if (wanted.length === 0) throw new OrzoError('bad-log', 'Say for one column at least which reading it is.')
   const twice = wanted.find(({ key }, i) => wanted.findIndex((other) => other.key === key) !== i)
   if (twice) throw new OrzoError('bad-log', `Two columns are ${readingRow(twice.key).label}: keep one.`)
+  return { clock, wanted }
+}
+
+/**
+ * The series of a log as its columns were mapped.
+ * @throws OrzoError bad-log where the mapping does not do, or where no row can be read
+ */
+export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
+  const { clock, wanted } = wantedColumns(columns)
   const timed = table.rows.flatMap((row) => {
     const time = timeOf(row[clock])
     return time ? [{ row, time }] : []
   })
-  const [first, last] = [timed[0]?.time, timed.at(-1)?.time]
+  const rows = inOrder(timed)
+  const [first, last] = [rows[0], rows.at(-1)]
   if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${table.headings[clock]}".`)
-  let skipped = table.rows.length - timed.length
-  const series = wanted.map(({ key, unit, index }): LogSeries => {
-    const points = timed.flatMap(({ row, time }) => {
-      const value = numberOf(row[index])
-      if (value === undefined) skipped += 1
-      return value === undefined ? [] : [{ minute: (time.ms - first.ms) / MINUTE, value }]
-    })
-    return { key, unit, points }
-  })
+  const time = Float64Array.from(rows, ({ ms }) => (ms - first.ms) / 1000)
+  const values = wanted.map(({ index }) => Float64Array.from(rows, ({ row }) => numberOf(row[index]) ?? NaN))
+  const silent = values.reduce((sum, channel) => sum + channel.filter(Number.isNaN).length, 0)
   return {
-    series,
-    beganAt: first.dated ? first.ms : undefined,
+    series: wanted.map((each, i) => seriesOf(each, time, values[i] as Float64Array)),
+    samples: { time, values },
+    beganAt: timed[0]?.time.dated ? first.ms : undefined,
     minutes: (last.ms - first.ms) / MINUTE,
-    skipped,
+    skipped: table.rows.length - rows.length + silent,
   }
 }
 

@@ -20,6 +20,8 @@ export const logSchema = z.strictObject({
   name: textSchema,
   /** moment of time zero of its samples */
   startedAt: instantSchema,
+  /** its file told no date: time zero was put so that it ends when it was imported */
+  undated: z.literal(true).optional(),
   source: z.enum(['file', 'instruments'], { error: 'is neither file nor instruments' }),
   channels: z.array(channelSchema).min(1, 'holds no channel').max(MOST_CHANNELS),
   /** how many samples it holds; written when it is sealed, missing while it is recorded */

@@ -1,0 +1,112 @@
+import { strToU8 } from 'fflate'
+import { z } from 'zod'
+import { attempt, OrzoError } from '../../base/errors/orzoError'
+import { instantSchema } from '../../base/units/quantitySchema'
+import { slugOf } from '../../base/units/slug'
+import type { Job } from '../job/job'
+import { envelopeSchema } from '../records/envelope'
+import { problemsOf } from '../records/kind'
+import {
+  type ArchivedJob,
+  jobEntries,
+  type JobFiles,
+  jobMembers,
+  type MemberProblem,
+  readArchivedJob,
+} from './jobArchive'
+import { openZip, packZip, readText, type ZipEntry, type ZipMember } from './zip'
+
+const BACKUP_FORMAT = 'orzo.backup'
+const BACKUP_VERSION = 1
+const BACKUP_MEMBER = 'backup.json'
+/** Larger lists are not unpacked, bytes. */
+const LARGEST_LIST = 100_000_000
+
+/** What a backup holds beside the jobs. */
+const contentsSchema = z.object({
+  format: z.literal(BACKUP_FORMAT, { error: `is not "${BACKUP_FORMAT}"` }),
+  version: z.number({ error: 'is not a number' }).int(),
+  at: instantSchema,
+  /** what the browser remembers */
+  settings: z.array(z.object({ key: z.string(), value: z.unknown() })),
+  /** rows of an earlier Orzo that could not be read */
+  aside: z.array(z.object({ id: z.string(), at: z.string(), reason: z.string(), row: z.unknown() })),
+  /** records that this Orzo cannot read, as stored */
+  unread: z.array(envelopeSchema),
+})
+export type BackupContents = Omit<z.infer<typeof contentsSchema>, 'format' | 'version'>
+
+/** One job of a backup. */
+export type BackupJob = { readonly job: Job; readonly files: JobFiles }
+
+/** The folder of a job in a backup. */
+export const folderOf = (name: string, i: number): string =>
+  `jobs/${[String(i + 1).padStart(3, '0'), slugOf(name, 40)].filter((part) => part !== '').join('-')}/`
+
+/** The member that tells what the archive is, and holds what belongs to no job. */
+export const backupMember = (contents: BackupContents): ZipMember => ({
+  path: BACKUP_MEMBER,
+  bytes: strToU8(
+    `${JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, ...contents }, null, 2)}\n`,
+  ),
+})
+
+/** Everything as one file: a folder a job, and what belongs to none. @param at moment of the backup, ms */
+export const writeBackup = (jobs: readonly BackupJob[], contents: BackupContents, at: number): Uint8Array =>
+  packZip(
+    [
+      backupMember(contents),
+      ...jobs.flatMap(({ job, files }, i) =>
+        jobMembers(job, files, folderOf(job.title ?? job.unit.name ?? '', i)),
+      ),
+    ],
+    at,
+  )
+
+function readContents(entry: ZipEntry): BackupContents {
+  if (entry.size > LARGEST_LIST) throw new OrzoError('bad-archive', 'is larger than Orzo writes')
+  const text = readText(entry)
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    throw new OrzoError('bad-archive', 'is not JSON: it is damaged or cut off')
+  }
+  const result = contentsSchema.safeParse(value)
+  if (!result.success) {
+    const [first] = problemsOf(result.error)
+    throw new OrzoError('bad-archive', `cannot be read: ${first?.path} ${first?.message}`)
+  }
+  if (result.data.version > BACKUP_VERSION)
+    throw new OrzoError(
+      'bad-archive',
+      `is of version ${result.data.version}, newer than this Orzo reads: update Orzo`,
+    )
+  const { at, settings, aside, unread } = result.data
+  return { at, settings, aside, unread }
+}
+
+/** What an archive holds beside jobs, and what of the whole could not be read. */
+export type ArchiveEnd = {
+  readonly contents: BackupContents | undefined
+  readonly jobs: number
+  readonly problems: readonly MemberProblem[]
+}
+
+/**
+ * Reads an archive of one job or of everything, job by job; what is damaged is named and the rest is given.
+ * @throws OrzoError bad-archive for bytes that are no zip file, or hold no job and are no backup
+ */
+export function* readArchive(bytes: Uint8Array): Generator<ArchivedJob, ArchiveEnd> {
+  const { entries, cutOff } = openZip(bytes)
+  const problems: MemberProblem[] = cutOff ? [{ path: 'the end of the file', message: 'is cut off' }] : []
+  const byPath = new Map(entries.map((entry) => [entry.path, entry]))
+  const jobs = jobEntries(entries)
+  const listEntry = byPath.get(BACKUP_MEMBER)
+  if (jobs.length === 0 && !listEntry)
+    throw new OrzoError('bad-archive', 'holds no Orzo job: choose a file that Orzo exported')
+  for (const entry of jobs) yield readArchivedJob(entry, byPath)
+  const contents = listEntry && attempt(() => readContents(listEntry))
+  if (contents && !contents.ok) problems.push({ path: BACKUP_MEMBER, message: contents.error.message })
+  return { contents: contents?.ok ? contents.value : undefined, jobs: jobs.length, problems }
+}

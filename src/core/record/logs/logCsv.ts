@@ -1,0 +1,59 @@
+import Papa from 'papaparse'
+import { OrzoError } from '../../base/errors/orzoError'
+import { instantOf } from '../../base/units/instants'
+import type { Unit } from '../../base/units/units'
+import type { ReadingKey } from '../readings/vocabulary'
+import type { Samples } from './samples'
+
+type Channel = { readonly key: ReadingKey; readonly unit: Unit }
+type Head = { readonly startedAt: string; readonly channels: readonly Channel[] }
+
+/** Columns before those of the channels: the moment for people, the seconds that are read back. */
+const TIME = 'time'
+const SECONDS = 'seconds'
+
+/** Heading of a channel, as "suctionPressure (psig)": Orzo and others find reading and unit in it. */
+const headingOf = ({ key, unit }: Channel) => `${key} (${unit})`
+
+/** A number as shortest text that reads back the same; an empty cell where an instrument was silent. */
+const cellOf = (value: number | undefined) =>
+  value === undefined || Number.isNaN(value) ? '' : String(value)
+
+/** A log as a table that any program reads: moment, seconds after the start, a column a channel. */
+export function writeLogCsv({ startedAt, channels }: Head, { time, values }: Samples): string {
+  const start = instantOf(startedAt) ?? 0
+  const rows = Array.from(time, (seconds, i) => [
+    new Date(start + Math.round(seconds * 1000)).toISOString(),
+    cellOf(seconds),
+    ...values.map((channel) => cellOf(channel[i])),
+  ])
+  return `${Papa.unparse([[TIME, SECONDS, ...channels.map(headingOf)], ...rows])}\r\n`
+}
+
+function numberOf(cell: string | undefined, row: number): number {
+  const value = cell === undefined || cell === '' ? NaN : Number(cell)
+  if (Number.isNaN(value) && cell)
+    throw new OrzoError('bad-log', `row ${row + FIRST_ROW} holds "${cell}", which is no number`)
+  return value
+}
+/** Rows as a table program counts them: from 1, the headings first. */
+const FIRST_ROW = 2
+
+/**
+ * Reads a log back that `writeLogCsv` wrote.
+ * @throws OrzoError bad-log naming the column or the row that is not as the log's head says
+ */
+export function readLogCsv({ channels }: Head, text: string): Samples {
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: true })
+  const [headings = [], ...rows] = data
+  const column = (heading: string) => {
+    const at = headings.indexOf(heading)
+    if (at === -1) throw new OrzoError('bad-log', `has no column "${heading}"`)
+    return Float64Array.from(rows, (row, i) => numberOf(row[at], i))
+  }
+  const time = column(SECONDS)
+  const broken = time.findIndex((each, i) => !Number.isFinite(each) || each < (time[i - 1] ?? -Infinity))
+  if (broken !== -1)
+    throw new OrzoError('bad-log', `row ${broken + FIRST_ROW} has no time after the one before it`)
+  return { time, values: channels.map((channel) => column(headingOf(channel))) }
+}

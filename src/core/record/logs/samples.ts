@@ -1,0 +1,132 @@
+/**
+ * Samples of a log in columns: one time and one value of each channel a sample. NaN where an instrument was silent.
+ * `time` is in seconds after the start of the log and never falls.
+ */
+export type Samples = {
+  readonly time: Float64Array
+  readonly values: readonly Float64Array[]
+}
+
+/** A stretch of a log as it is stored: its place, its samples, and whether more may come into it. */
+export type Chunk = Samples & { readonly index: number; readonly count: number; readonly sealed: boolean }
+
+/** Samples of a full chunk: a quarter of an hour at one a second. Small, because an open one is rewritten each second. */
+export const CHUNK_SAMPLES = 1024
+
+/** @returns how many samples there are */
+export const countOf = ({ time }: Pick<Samples, 'time'>): number => time.length
+
+/** Samples of no time yet. @param channels how many values a sample has */
+export const noSamples = (channels: number): Samples => ({
+  time: new Float64Array(0),
+  values: Array.from({ length: channels }, () => new Float64Array(0)),
+})
+
+/** A stretch of samples; typed arrays of its own, so that what is stored holds no more than that. */
+export const sliceSamples = ({ time, values }: Samples, from: number, to: number): Samples => ({
+  time: time.slice(from, to),
+  values: values.map((channel) => channel.slice(from, to)),
+})
+
+function joined(arrays: readonly Float64Array[]): Float64Array {
+  const whole = new Float64Array(arrays.reduce((sum, { length }) => sum + length, 0))
+  let at = 0
+  for (const each of arrays) {
+    whole.set(each, at)
+    at += each.length
+  }
+  return whole
+}
+
+/** Stretches one after another as one. @param channels how many values a sample has */
+export const joinSamples = (stretches: readonly Samples[], channels: number): Samples => ({
+  time: joined(stretches.map(({ time }) => time)),
+  values: Array.from({ length: channels }, (_channel, i) =>
+    joined(stretches.map(({ values }) => values[i] ?? new Float64Array(0))),
+  ),
+})
+
+/** Cuts a whole log into chunks; the last one is sealed too, nothing comes after it. */
+export function chunksOf(samples: Samples, most = CHUNK_SAMPLES): Chunk[] {
+  return Array.from({ length: Math.ceil(countOf(samples) / most) }, (_chunk, index): Chunk => {
+    const part = sliceSamples(samples, index * most, (index + 1) * most)
+    return { ...part, index, count: countOf(part), sealed: true }
+  })
+}
+
+/**
+ * The open end of a log while it is recorded: takes samples one by one, gives the chunks to write. What an append costs does
+ * not depend on how long the log is.
+ */
+export class LogTail {
+  readonly #channels: number
+  readonly #most: number
+  #index: number
+  #count = 0
+  #written = 0
+  #time: Float64Array
+  #values: Float64Array[]
+  #full: Chunk[] = []
+
+  /** @param last the chunk that stands last in the store, to go on with a log that was broken off */
+  constructor(channels: number, last?: Chunk, most = CHUNK_SAMPLES) {
+    this.#channels = channels
+    this.#most = most
+    this.#index = last ? last.index + (last.sealed ? 1 : 0) : 0
+    this.#time = new Float64Array(most)
+    this.#values = Array.from({ length: channels }, () => new Float64Array(most))
+    if (last && !last.sealed) this.#resume(last)
+  }
+
+  /** Samples taken so far, stored or not. */
+  get samples(): number {
+    return this.#index * this.#most + this.#count
+  }
+
+  /** Time of the newest sample in the open chunk, s; undefined where it is empty. */
+  get latest(): number | undefined {
+    return this.#count === 0 ? undefined : this.#time[this.#count - 1]
+  }
+
+  /** Takes one sample. @param values one a channel; NaN where nothing was shown */
+  append(seconds: number, values: readonly number[]): void {
+    this.#time[this.#count] = seconds
+    for (let i = 0; i < this.#channels; i += 1)
+      (this.#values[i] as Float64Array)[this.#count] = values[i] ?? NaN
+    this.#count += 1
+    if (this.#count < this.#most) return
+    this.#full.push(this.#chunk(true))
+    this.#index += 1
+    this.#count = 0
+    this.#written = 0
+  }
+
+  /** Chunks that were not yet given: those that came full, and the open one where it grew. @param end seals the open one */
+  take(end = false): Chunk[] {
+    const out = this.#full
+    this.#full = []
+    if (this.#count > 0 && (end || this.#count > this.#written)) {
+      out.push(this.#chunk(end))
+      this.#written = this.#count
+    }
+    return out
+  }
+
+  /** Gives chunks back that could not be stored: they come again with the next take. */
+  giveBack(chunks: readonly Chunk[]): void {
+    this.#full = [...chunks.filter(({ index }) => index < this.#index), ...this.#full]
+    this.#written = 0
+  }
+
+  #chunk(sealed: boolean): Chunk {
+    const part = sliceSamples({ time: this.#time, values: this.#values }, 0, this.#count)
+    return { ...part, index: this.#index, count: this.#count, sealed }
+  }
+
+  #resume({ time, values, count }: Chunk): void {
+    this.#time.set(time.subarray(0, count))
+    values.forEach((channel, i) => this.#values[i]?.set(channel.subarray(0, count)))
+    this.#count = count
+    this.#written = count
+  }
+}
