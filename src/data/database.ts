@@ -41,6 +41,9 @@ export type AsideRow = { id: string; at: string; reason: string; row: unknown }
 /** Small facts about this browser. */
 export type SettingRow = { key: string; value: unknown }
 
+/** Version of the stores; a newer one in the browser means that a newer Orzo was here. */
+export const DATABASE_VERSION = 2
+
 /**
  * The browser's database. Version 2 keeps records; the rows of version 1 stay in `jobs` until each was copied
  * (legacy.ts): code of version 1 that is still open may write there, so its name is never used for anything else.
@@ -59,7 +62,7 @@ export class OrzoDatabase extends Dexie {
     super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ jobs: '&id, updatedAt, demo', settings: '&key' })
     // stores only: an upgrade that waits for anything else ends the version change with nothing copied
-    this.version(2).stores({
+    this.version(DATABASE_VERSION).stores({
       records: '&key, jobId, [jobId+kind], [jobId+clock]',
       jobIndex: '&id, updatedAt, demo, progress',
       logChunks: '[jobId+logId+index], jobId, [jobId+logId]',
@@ -67,12 +70,4 @@ export class OrzoDatabase extends Dexie {
       aside: '&id',
     })
   }
-}
-
-let shared: OrzoDatabase | undefined
-
-/** The database of this tab, opened once. */
-export function database(): OrzoDatabase {
-  shared ??= new OrzoDatabase()
-  return shared
 }

@@ -1,8 +1,6 @@
 import type { Table } from 'dexie'
-import { emptyJob, type Job, type StoredJob } from '@/core/record/job/job'
-import { type JobProblem, readJobText } from '@/core/record/job/readJob'
+import { emptyJob, type StoredJob } from '@/core/record/job/job'
 import type { Policy } from '@/core/record/policy/policy'
-import { isSame } from '@/core/record/records/patches'
 import type { JobIndexRow, OrzoDatabase } from './database'
 import { newJobId } from './newId'
 import { getJob, writeNewJob } from './records'
@@ -58,35 +56,3 @@ export async function removeJobs(db: OrzoDatabase, ids: readonly string[]): Prom
 }
 
 export const removeJob = (db: OrzoDatabase, id: string): Promise<void> => removeJobs(db, [id])
-
-export type ImportOutcome =
-  | { readonly outcome: 'added' | 'already-here' | 'added-beside'; readonly id: string }
-  | { readonly outcome: 'refused'; readonly problems: readonly JobProblem[] }
-
-const completed = (job: Job, now: string): StoredJob => ({
-  ...job,
-  id: job.id ?? newJobId(),
-  createdAt: job.createdAt ?? now,
-  updatedAt: job.updatedAt ?? now,
-})
-
-/**
- * Stores a job that was read. One that is already here in another state is kept beside it under a new id: nothing is
- * overwritten.
- */
-async function importJob(db: OrzoDatabase, read: Job, now: string): Promise<ImportOutcome> {
-  const job = completed(read, now)
-  const [present] = await addIfAbsent(db, [job])
-  if (!present) return { outcome: 'added', id: job.id }
-  if (isSame(present, job)) return { outcome: 'already-here', id: job.id }
-  const copy = { ...job, id: newJobId() }
-  await addJob(db, copy)
-  return { outcome: 'added-beside', id: copy.id }
-}
-
-/** Reads a file's text and stores the job. A refused file changes nothing. */
-export async function importJobText(db: OrzoDatabase, text: string, now: string): Promise<ImportOutcome> {
-  const reading = readJobText(text)
-  if (!reading.ok) return { outcome: 'refused', problems: reading.problems }
-  return importJob(db, reading.job, now)
-}

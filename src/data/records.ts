@@ -1,3 +1,4 @@
+import type { Table } from 'dexie'
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { type Clock, isoNow } from '@/core/base/units/instants'
 import type { Edit } from '@/core/record/edits/edit'
@@ -164,17 +165,29 @@ export type Changed = { readonly changes: readonly PartChange[]; readonly job: S
 
 const GONE = 'this job is no longer here: it was removed in another window.'
 
+/** What is written in the same transaction as an edit: samples of a log, bytes of a photo. */
+export type Beside = { readonly stores: readonly Table[]; readonly write: () => Promise<unknown> }
+
 /**
  * Makes one edit in one transaction, so that two tabs or two quick edits never overwrite each other. Only records that the
  * edit changed are validated and written, beside one row of the index.
+ * @param beside what stands or falls with the edit
  * @throws OrzoError when the edit would make a record invalid or its place is gone; nothing is written then
  */
-export async function changeJob(db: OrzoDatabase, jobId: string, edit: Edit, clock: Clock): Promise<Changed> {
+export async function changeJob(
+  db: OrzoDatabase,
+  jobId: string,
+  edit: Edit,
+  clock: Clock,
+  beside?: Beside,
+): Promise<Changed> {
   const device = await deviceOf(db)
   const now = isoNow(clock)
-  const { state, changes } = await db.transaction('rw', db.records, db.jobIndex, async () => {
+  const stores = [db.records, db.jobIndex, ...(beside?.stores ?? [])] as Table[]
+  const { state, changes } = await db.transaction('rw', stores, async () => {
     const before = await current(db, jobId)
     if (!before?.job) throw new OrzoError('bad-document', GONE)
+    await beside?.write()
     const after = edit(before.job, { now, newId: randomWord })
     const made = diffJobs(before.job, after)
     if (made.length === 0) return { state: before, changes: made }

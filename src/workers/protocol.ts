@@ -14,7 +14,7 @@ type Reply = { readonly id: number } & (
 
 /** The end of a line of messages: a worker, its scope, or a port in tests. */
 export type Port = {
-  postMessage: (message: unknown) => void
+  postMessage: (message: unknown, options?: { transfer?: Transferable[] }) => void
   addEventListener: (type: 'message', listener: (event: MessageEvent) => void) => void
 }
 
@@ -77,7 +77,12 @@ export class Superseded extends Error {
   override name = 'Superseded'
 }
 
-export type Asking = { readonly channel?: string; readonly onStep?: (value: never) => void }
+export type Asking = {
+  readonly channel?: string
+  readonly onStep?: (value: never) => void
+  /** buffers that go over to the worker instead of being copied */
+  readonly transfer?: readonly ArrayBufferLike[]
+}
 export type Door = { readonly ask: <R>(name: string, input: unknown, asking?: Asking) => Promise<R> }
 
 const received = ({ name, message, code }: Sent): Error =>
@@ -114,7 +119,7 @@ export function doorTo(start: () => Port & { terminate?: () => void }): Door {
     return port
   }
   return {
-    ask: <R>(name: string, input: unknown, { channel, onStep }: Asking = {}) =>
+    ask: <R>(name: string, input: unknown, { channel, onStep, transfer = [] }: Asking = {}) =>
       new Promise<R>((resolve, reject) => {
         count += 1
         waiting.set(count, {
@@ -123,7 +128,26 @@ export function doorTo(start: () => Port & { terminate?: () => void }): Door {
           reject,
         })
         const call: Call = { id: count, name, input, ...(channel === undefined ? {} : { channel }) }
-        opened().postMessage(call)
+        opened().postMessage(call, { transfer: [...transfer] as Transferable[] })
       }),
+  }
+}
+
+/**
+ * The same questions answered in place, where there are no workers (tests, old browsers).
+ * @param load fetches the code when it is first needed
+ */
+export function doorInPlace(load: () => Promise<Handlers>): Door {
+  let loaded: Promise<Handlers> | undefined
+  return {
+    ask: async <R>(name: string, input: unknown, { onStep }: Asking = {}) => {
+      loaded ??= load()
+      const steps = (await loaded)[name]!(input as never)
+      for (;;) {
+        const step = await steps.next()
+        if (step.done) return step.value as R
+        onStep?.(step.value as never)
+      }
+    },
   }
 }

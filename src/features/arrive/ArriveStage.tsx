@@ -60,10 +60,7 @@ function Equipment({ unit, change }: PlatePart) {
       <AutosaveField
         label="Unit name or number"
         value={unit.name ?? ''}
-        onSave={(text) => {
-          void change(setPlate({ name: text || undefined }))
-          return undefined
-        }}
+        onSave={(text) => change(setPlate({ name: text || undefined }))}
       />
       {!covered.covered && <Typography sx={{ color: 'text.secondary' }}>△ {covered.reason}</Typography>}
     </Section>
@@ -88,10 +85,7 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
         value={arrival?.workUntil ?? ''}
         helperText="Rain, closing time, dark"
         slotProps={{ inputLabel: { shrink: true } }}
-        onSave={(workUntil) => {
-          void change(setArrival({ workUntil: workUntil || undefined }))
-          return undefined
-        }}
+        onSave={(workUntil) => change(setArrival({ workUntil: workUntil || undefined }))}
       />
     </>
   )
@@ -99,20 +93,11 @@ function WorkWindow({ job: { arrival }, change }: CallProps) {
 
 function Complaint({ job, change }: CallProps) {
   const { arrival } = job
-  const save = (key: 'complaint' | 'since' | 'doneBefore' | 'access') => (text: string) => {
-    void change(setArrival({ [key]: text || undefined }))
-    return undefined
-  }
+  const save = (key: 'complaint' | 'since' | 'doneBefore' | 'access') => (text: string) =>
+    change(setArrival({ [key]: text || undefined }))
   return (
     <Section title="Call and site">
-      <AutosaveField
-        label="Job name"
-        value={job.title ?? ''}
-        onSave={(text) => {
-          void change(setTitle(text))
-          return undefined
-        }}
-      />
+      <AutosaveField label="Job name" value={job.title ?? ''} onSave={(text) => change(setTitle(text))} />
       <AutosaveField
         label="Complaint"
         value={arrival?.complaint ?? ''}
@@ -135,10 +120,7 @@ function Complaint({ job, change }: CallProps) {
       <AutosaveField
         label="Site"
         value={job.unit.site?.name ?? ''}
-        onSave={(text) => {
-          void change(setPlatePart('site', { name: text || undefined }))
-          return undefined
-        }}
+        onSave={(text) => change(setPlatePart('site', { name: text || undefined }))}
       />
       <QuantityField
         label="Site elevation"

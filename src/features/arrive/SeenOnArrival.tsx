@@ -90,10 +90,7 @@ export function SeenOnArrival(props: StageProps) {
       <AutosaveField
         label="Anything else seen"
         value={job.arrival?.seen ?? ''}
-        onSave={(text) => {
-          void change(setArrival({ seen: text || undefined }))
-          return undefined
-        }}
+        onSave={(text) => change(setArrival({ seen: text || undefined }))}
         multiline
       />
       {asking && <OnDrawing {...props} asking={asking} onClose={() => setAsking(undefined)} />}

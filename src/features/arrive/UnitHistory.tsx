@@ -4,10 +4,9 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import { useLiveQuery } from 'dexie-react-hooks'
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { listJobs } from '@/data/jobs'
 import { getJob } from '@/data/records'
 import { copyPlate } from '@/core/record/edits/headEdits'
@@ -17,16 +16,17 @@ import { summaryOf } from '@/core/record/job/summary'
 import { answerDoor } from '@/workers/answerDoor'
 import { decidedText } from '../shared/decided'
 import { titleOf } from '../shared/jobText'
+import { useLive } from '../shared/storage/useLive'
 import { jobsOfUnit, platesToCopy } from './history'
 import { type PlatePart, Section } from './parts'
 
 /** What was done to this unit before: the jobs, and what was decided in each. */
 function useHistory(job: StoredJob) {
-  const all = useLiveQuery(() => listJobs(database()), [])
+  const all = useLive(() => listJobs(database()), [])
   const self = useMemo(() => ({ id: job.id, summary: summaryOf(job) }), [job])
   const ids = jobsOfUnit(self, all ?? []).map(({ id }) => id)
   const wanted = ids.join(' ')
-  const before = useLiveQuery(
+  const before = useLive(
     async () =>
       (await Promise.all(wanted.split(' ').map((id) => getJob(database(), id)))).filter(
         (each) => each !== undefined,

@@ -95,10 +95,7 @@ export function Causes({ job, change, answer, dead }: StageProps & { dead: Suspe
             helperText="Unknown stands only with the checks made listed; they go into the report."
             value={noted?.causesChecked ?? ''}
             multiline
-            onSave={(text) => {
-              void change(setCausesChecked(about, text))
-              return undefined
-            }}
+            onSave={(text) => change(setCausesChecked(about, text))}
           />
         )}
       </Box>

@@ -57,10 +57,7 @@ function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
           helperText="Goes into the report."
           value={noted?.override ?? ''}
           multiline
-          onSave={(text) => {
-            void change(setOverride(noted?.id ?? suspect.fault, text))
-            return undefined
-          }}
+          onSave={(text) => change(setOverride(noted?.id ?? suspect.fault, text))}
         />
       )}
       <Button

@@ -4,11 +4,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { formatDistanceToNow } from 'date-fns'
-import { useLiveQuery } from 'dexie-react-hooks'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
@@ -18,9 +18,16 @@ import { policyOf } from '@/core/record/policy/policy'
 import { readSettings, writeSetting } from '@/data/settings'
 import { ImportButton } from '../shared/files/ImportButton'
 import type { ImportMessage } from '../shared/files/importFile'
+import { ImportMessages } from '../shared/files/ImportMessages'
+import { storeSentence } from '../shared/storage/storeSentence'
+import { useLive } from '../shared/storage/useLive'
 import { DisplayButton } from '../shared/display/DisplayButton'
 import { STAGE_LABELS } from '../shared/stageNames'
 import { titleOf, unitLine } from '../shared/jobText'
+
+const StorageDialog = dynamic(() => import('./StorageDialog').then((file) => file.StorageDialog), {
+  ssr: false,
+})
 
 const never = () => () => undefined
 
@@ -110,26 +117,53 @@ function JobLine({ job: { id, summary, progress, updatedAt } }: { job: JobIndexR
   )
 }
 
+type HeaderProps = {
+  live: boolean
+  onNew: () => void
+  onMessages: (messages: readonly ImportMessage[]) => void
+}
+
+function Header({ live, onNew, onMessages }: HeaderProps) {
+  const [backing, setBacking] = useState(false)
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+      <Box sx={{ flex: 1, minWidth: 220 }}>
+        <Typography variant="h1" sx={{ fontSize: '2rem' }}>
+          Orzo
+        </Typography>
+        <Typography sx={{ color: 'text.secondary' }}>
+          One broken circuit at a time: readings, proof, repair, record.
+        </Typography>
+      </Box>
+      <Button component={Link} href="/tables/saturation" color="inherit">
+        Tables
+      </Button>
+      <Button variant="contained" disabled={!live} onClick={onNew}>
+        New job
+      </Button>
+      <ImportButton label="Import" onMessages={onMessages} />
+      <Button color="inherit" disabled={!live} onClick={() => setBacking(true)}>
+        Backup
+      </Button>
+      <DisplayButton />
+      {backing && <StorageDialog onClose={() => setBacking(false)} />}
+    </Box>
+  )
+}
+
 /** All jobs of this browser. */
 export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   const router = useRouter()
   const { swept, problem } = useSwept()
-  const jobs = useLiveQuery(() => (swept ? listJobs(database()) : undefined), [swept])
-  const [message, setMessage] = useState<ImportMessage>()
+  const jobs = useLive(() => (swept ? listJobs(database()) : undefined), [swept])
+  const [messages, setMessages] = useState<readonly ImportMessage[]>([])
   const storing = useCallback((work: Promise<unknown>) => {
-    work.catch((error: Error) =>
-      setMessage({
-        good: false,
-        text: `Not stored: ${error.message}. Free some space or allow storage, then try again.`,
-      }),
-    )
+    work.catch((error: Error) => setMessages([{ good: false, text: `Not stored: ${storeSentence(error)}` }]))
   }, [])
   useDemoOffer(offerDemo, storing)
   const hasDemo = jobs?.some(({ demo }) => demo === 1) ?? false
   const live = useIsLive()
   const start = async () => {
-    // Asks the browser not to clear the jobs when space runs short; it may say no.
-    void navigator.storage?.persist?.()
     const job = await addJob(
       database(),
       blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy)),
@@ -138,34 +172,9 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   }
   return (
     <Box component="main" sx={{ maxWidth: 1080, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 2 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-        <Box sx={{ flex: 1, minWidth: 220 }}>
-          <Typography variant="h1" sx={{ fontSize: '2rem' }}>
-            Orzo
-          </Typography>
-          <Typography sx={{ color: 'text.secondary' }}>
-            One broken circuit at a time: readings, proof, repair, record.
-          </Typography>
-        </Box>
-        <Button component={Link} href="/tables/saturation" color="inherit">
-          Tables
-        </Button>
-        <Button variant="contained" disabled={!live} onClick={() => storing(start())}>
-          New job
-        </Button>
-        <ImportButton label="Import job" onMessage={setMessage} />
-        <DisplayButton />
-      </Box>
+      <Header live={live} onNew={() => storing(start())} onMessages={setMessages} />
       {problem && <Alert severity="warning">{problem}</Alert>}
-      {message && (
-        <Alert
-          severity={message.good ? 'success' : 'error'}
-          onClose={() => setMessage(undefined)}
-          sx={{ whiteSpace: 'pre-line' }}
-        >
-          {message.text}
-        </Alert>
-      )}
+      <ImportMessages messages={messages} onClose={() => setMessages([])} />
       <Box
         component="ul"
         aria-label="Jobs"

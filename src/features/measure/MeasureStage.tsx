@@ -137,7 +137,7 @@ function Pad({ props, measure }: PaneProps) {
       hand={hand}
       reading={entry.draft && set.readings[entry.draft.key]}
       onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
-      onNote={(key, note) => void change(noteReading(setId, key, note))}
+      onNote={(key, note) => change(noteReading(setId, key, note))}
     />
   )
 }

@@ -18,7 +18,7 @@ type Props = {
   order: readonly ReadingKey[]
   reading: Reading | undefined
   onDoubt: (key: ReadingKey, doubtful: boolean) => void
-  onNote: (key: ReadingKey, note: string) => void
+  onNote: (key: ReadingKey, note: string) => Promise<boolean>
   /** the thumb that presses Next */
   hand: 'right' | 'left'
 }
@@ -51,7 +51,7 @@ function History({ reading }: { reading: Reading }) {
 type MarksProps = {
   reading: Reading | undefined
   onDoubt: (doubtful: boolean) => void
-  onNote: (note: string) => void
+  onNote: (note: string) => Promise<boolean>
   onClose: () => void
 }
 
@@ -100,14 +100,7 @@ function Marks({ reading, onDoubt, onNote, onClose }: MarksProps) {
         </ButtonBase>
       </Box>
       {reading && open === 'note' && (
-        <AutosaveField
-          label="Note on this reading"
-          value={reading.note ?? ''}
-          onSave={(text) => {
-            onNote(text)
-            return undefined
-          }}
-        />
+        <AutosaveField label="Note on this reading" value={reading.note ?? ''} onSave={onNote} />
       )}
       {reading && open === 'history' && <History reading={reading} />}
     </Box>

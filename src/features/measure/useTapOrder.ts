@@ -1,10 +1,10 @@
 'use client'
-import { useLiveQuery } from 'dexie-react-hooks'
 import { useMemo } from 'react'
 import { tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { database } from '@/data/database'
+import { useLive } from '../shared/storage/useLive'
+import { database } from '@/data/shared'
 import { changeSetting, readSettings } from '@/data/settings'
 
 /** Taps in one's own order; those that the order does not name keep their place behind the one before them. */
@@ -25,7 +25,7 @@ export function useTapOrder(unit: UnitPlate): {
   reset: () => void
   isOwn: boolean
 } {
-  const orders = useLiveQuery(async () => (await readSettings(database())).tapOrder, [])
+  const orders = useLive(() => readSettings(database()), [])?.tapOrder
   const own = useMemo(() => orders?.[unit.kind] ?? [], [orders, unit.kind])
   const usual = useMemo(() => ordered(tapsOf(unit), own), [unit, own])
   const write = (keys: ReadingKey[]) =>

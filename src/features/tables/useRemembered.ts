@@ -1,6 +1,6 @@
 'use client'
 import { useCallback, useEffect, useState } from 'react'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { changeSetting, readSettings } from '@/data/settings'
 
 type Stored = Readonly<Record<string, unknown>>

@@ -189,7 +189,15 @@ export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
       {found.problem && (
         <Alert
           severity="error"
-          onClose={found.dismiss}
+          {...(found.retry
+            ? {
+                action: (
+                  <Button color="inherit" onClick={() => void found.retry?.()}>
+                    Try again
+                  </Button>
+                ),
+              }
+            : { onClose: found.dismiss })}
           sx={{ position: 'fixed', zIndex: 10, top: 8, left: 8, right: 8 }}
         >
           {found.problem}

@@ -3,6 +3,7 @@ export type ErrorCode =
   | 'bad-number'
   | 'bad-log'
   | 'bad-archive'
+  | 'bad-photo'
   | 'unknown-unit'
   | 'wrong-unit'
   | 'unknown-refrigerant'

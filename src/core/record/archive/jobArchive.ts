@@ -43,10 +43,6 @@ const numbered = (i: number, name: string) =>
 const logPath = ({ name }: { name: string }, i: number) => `logs/${numbered(i, name)}.csv`
 const photoPath = ({ name, type }: Attachment, i: number) => `photos/${numbered(i, name)}.${ENDINGS[type]}`
 
-/** Whether a job needs an archive: its document alone would leave something out. */
-export const needsArchive = ({ logs, attachments }: Pick<Job, 'logs' | 'attachments'>): boolean =>
-  logs.length + attachments.length > 0
-
 /**
  * A job as files: its document, each log as a table, each photo as it is; each readable without Orzo.
  * @param folder put before every path, as "jobs/01-lodge/"

@@ -52,6 +52,10 @@ export type Job = z.infer<typeof jobSchema>
 /** A stored job always has an id and its times. */
 export type StoredJob = Job & { id: string; createdAt: string; updatedAt: string }
 
+/** Whether logs or photos belong to a job: its document alone would leave something out. */
+export const hasFiles = ({ logs, attachments }: Pick<Job, 'logs' | 'attachments'>): boolean =>
+  logs.length + attachments.length > 0
+
 /** A job of a unit in which nothing is known yet. */
 export const emptyJob = (unit: UnitPlate, policy?: Policy): Job => ({
   format: JOB_FORMAT,

@@ -61,10 +61,11 @@ export function readJobValue(value: unknown): JobReading {
   return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
 }
 
+export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
+
 /** Reads the text of a file as a job. */
 export function readJobText(text: string): JobReading {
-  if (text.length > LARGEST_JOB_TEXT)
-    return refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
+  if (text.length > LARGEST_JOB_TEXT) return tooLarge()
   let value: unknown
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''))

@@ -8,13 +8,18 @@ import Switch from '@mui/material/Switch'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import { useSyncExternalStore } from 'react'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { type LiveSession, type ProbeState, SETTLE_CHOICES, type SessionState } from '@/instruments/session'
 import { SimulatedSource } from '@/instruments/simulatedSource'
 import { INK } from '@/ui/theme/tokens'
 import { LogImportButton } from '../log/LogImportButton'
+import { LogList } from '../../shared/logs/LogList'
 import type { StageProps } from '../../shared/stageProps'
+import { RecordButton } from './RecordButton'
 import { DEMO_SPEED, type Live } from './useLive'
+
+const never = () => () => undefined
 
 const STATE_WORDS: Readonly<Record<ProbeState['state'], string>> = {
   silent: '○ silent',
@@ -154,7 +159,7 @@ function NotConnected({ session, state }: { session: LiveSession; state: Session
 
 /** The instruments of this visit, and logs of others. */
 export function LivePanel({
-  live: { session, state, taps: liveTaps },
+  live: { session, recorder, state, taps: liveTaps },
   stage,
   taps,
   held,
@@ -164,6 +169,11 @@ export function LivePanel({
   onAuto,
 }: Props) {
   const connected = state.status === 'connected'
+  const recording = useSyncExternalStore(
+    recorder?.watch ?? never,
+    () => recorder?.get().log?.id,
+    () => undefined,
+  )
   const settled = [...liveTaps].filter(([, tap]) => tap.state === 'settled').map(([key]) => key)
   const streaming = [...liveTaps].filter(([, tap]) => tap.state !== 'lost').map(([key]) => key)
   return (
@@ -202,6 +212,7 @@ export function LivePanel({
             label="Take each one by itself when it has settled"
           />
           <Settle state={state} session={session} />
+          {recorder && <RecordButton recorder={recorder} taps={liveTaps.size} />}
           <Box component="ul" aria-label="Instruments" sx={{ listStyle: 'none', m: 0, p: 0, mx: -1.5 }}>
             {state.probes.map((probe) => (
               <Probe
@@ -217,6 +228,7 @@ export function LivePanel({
         </>
       )}
       <LogImportButton stage={stage} />
+      <LogList jobId={stage.job.id} logs={stage.job.logs} recording={recording} />
     </Box>
   )
 }

@@ -14,11 +14,10 @@ import { useMemo, useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
 import { type ColumnUse, type Log, type LogTable, meansBetween, readLog } from '@/core/record/logs/readLog'
 import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import { type QuantityKind, type Unit, unitsOf } from '@/core/base/units/units'
-import { CurveChart, LINE_LOOKS } from '@/ui/CurveChart'
-import type { StageProps } from '../../shared/stageProps'
-import { captureReadings } from '@/core/record/edits/readingEdits'
+import { type Unit, unitsOf } from '@/core/base/units/units'
+import type { Reading } from '@/core/record/readings/schema'
 import { systemClock } from '@/data/clock'
+import { LogPlots } from '../../shared/logs/LogPlots'
 import { rememberColumns } from './columnsMemory'
 
 type ColumnProps = {
@@ -88,57 +87,6 @@ function Column({ heading, sample, column, onChange }: ColumnProps) {
   )
 }
 
-const KIND_TITLES: { readonly [K in QuantityKind]?: string } = {
-  pressure: 'Pressure',
-  temperature: 'Temperature',
-  current: 'Amps',
-  voltage: 'Volts',
-}
-
-/** A long log is drawn with every nth value. */
-const MOST_POINTS = 600
-const thinned = <T,>(points: readonly T[]) => {
-  const step = Math.ceil(points.length / MOST_POINTS)
-  return points.filter((_point, i) => i % step === 0)
-}
-
-/** The log over time, one chart a kind of quantity. */
-function Plots({ log, from, to }: { log: Log; from: number; to: number }) {
-  const kinds = [...new Set(log.series.map(({ key }) => readingRow(key).kind))]
-  return kinds.map((kind) => {
-    const series = log.series.filter(({ key }) => readingRow(key).kind === kind)
-    const values = series.flatMap(({ points }) => points.map(({ value }) => value))
-    const [least, most] = [
-      values.reduce((a, b) => Math.min(a, b), Infinity),
-      values.reduce((a, b) => Math.max(a, b), -Infinity),
-    ]
-    // a flat line still needs edges that are seen
-    const ends = least === most ? [least - 1, most + 1] : [least, most]
-    const edge = (minute: number, label: string) => ({
-      label,
-      look: 'dotted' as const,
-      points: ends.map((y) => ({ x: minute, y })),
-    })
-    return (
-      <CurveChart
-        key={kind}
-        label={`${KIND_TITLES[kind] ?? kind} of the log over time`}
-        xTitle="minutes"
-        yTitle={`${KIND_TITLES[kind] ?? kind}, ${[...new Set(series.map(({ unit }) => unit))].join(' and ')}`}
-        curves={[
-          ...series.map(({ key, points }, i) => ({
-            label: readingRow(key).short,
-            look: LINE_LOOKS[i % LINE_LOOKS.length] ?? 'solid',
-            points: thinned(points).map(({ minute, value }) => ({ x: minute, y: value })),
-          })),
-          edge(from, 'from'),
-          edge(to, 'to'),
-        ]}
-      />
-    )
-  })
-}
-
 type StretchProps = { log: Log; from: number; to: number; onChange: (stretch: [number, number]) => void }
 
 /** Which minutes of the log the readings are the mean of. */
@@ -163,10 +111,18 @@ function Stretch({ log, from, to, onChange }: StretchProps) {
   )
 }
 
-type Props = { name: string; table: LogTable; columns: ColumnUse[]; stage: StageProps; onClose: () => void }
+export type TakenReading = readonly [ReadingKey, Reading]
+type Props = {
+  name: string
+  table: LogTable
+  columns: ColumnUse[]
+  /** the log is kept with the job, and these readings are taken from it */
+  onTake: (log: Log, readings: readonly TakenReading[]) => void
+  onClose: () => void
+}
 
 /** Columns, plot, stretch: then the means of the stretch become readings. */
-export function LogDialog({ name, table, columns: guessed, stage: { setId, change }, onClose }: Props) {
+export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Props) {
   const [columns, setColumns] = useState(guessed)
   const read = useMemo(() => attempt(() => readLog(table, columns)), [table, columns])
   const log = read.ok ? read.value : undefined
@@ -174,17 +130,15 @@ export function LogDialog({ name, table, columns: guessed, stage: { setId, chang
   const end = log?.minutes ?? 0
   const [from, to] = stretch ?? [Math.max(end - 2, 0), end]
   const means = log ? meansBetween(log, from, to) : []
-  const take = () => {
+  const take = (taken: typeof means) => {
     if (!log) return
     const at = new Date(
       log.beganAt === undefined ? systemClock.now() : log.beganAt + to * 60_000,
     ).toISOString()
     const instrument = name.slice(0, 200)
-    void change(
-      captureReadings(
-        setId,
-        means.map(({ key, value, unit }) => [key, { value, unit, at, source: 'log', instrument }]),
-      ),
+    onTake(
+      log,
+      taken.map(({ key, value, unit }) => [key, { value, unit, at, source: 'log', instrument }]),
     )
     void rememberColumns(table.headings, columns)
     onClose()
@@ -195,7 +149,7 @@ export function LogDialog({ name, table, columns: guessed, stage: { setId, chang
       <DialogContent>
         <Typography sx={{ color: 'text.secondary' }}>
           {table.rows.length} rows. Look over what each column is; the mapping is kept for the next file with
-          these headings.
+          these headings. The whole log is kept with the job.
         </Typography>
         {table.headings.map((heading, i) => (
           <Column
@@ -209,7 +163,14 @@ export function LogDialog({ name, table, columns: guessed, stage: { setId, chang
         {!read.ok && <Alert severity="warning">{read.error.message}</Alert>}
         {log && (
           <>
-            <Plots log={log} from={from} to={to} />
+            <LogPlots
+              channels={log.series}
+              samples={log.samples}
+              marks={[
+                { minute: from, label: 'from' },
+                { minute: to, label: 'to' },
+              ]}
+            />
             <Stretch log={log} from={from} to={to} onChange={setStretch} />
             <Typography>
               {means.map(({ key, value, unit }) => `${readingRow(key).short} ${value} ${unit}`).join(' · ') ||
@@ -222,7 +183,10 @@ export function LogDialog({ name, table, columns: guessed, stage: { setId, chang
         <Button color="inherit" onClick={onClose}>
           Leave it
         </Button>
-        <Button variant="contained" disabled={means.length === 0} onClick={take}>
+        <Button variant="outlined" disabled={!log} onClick={() => take([])}>
+          Keep the log alone
+        </Button>
+        <Button variant="contained" disabled={means.length === 0} onClick={() => take(means)}>
           Take {means.length} readings
         </Button>
       </DialogActions>

@@ -3,10 +3,13 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type ChangeEvent, useRef, useState } from 'react'
-import { type ColumnUse, guessColumns, type LogTable } from '@/core/record/logs/readLog'
+import { captureReadings } from '@/core/record/edits/readingEdits'
+import { type ColumnUse, guessColumns, type Log, type LogTable } from '@/core/record/logs/readLog'
 import type { StageProps } from '../../shared/stageProps'
 import { rememberedColumns } from './columnsMemory'
-import { LogDialog } from './LogDialog'
+import { storeSentence } from '../../shared/storage/storeSentence'
+import { keepLog } from './keepLog'
+import { LogDialog, type TakenReading } from './LogDialog'
 import { parseLog } from './parseLog'
 
 type Opened = { readonly name: string; readonly table: LogTable; readonly columns: ColumnUse[] }
@@ -29,6 +32,12 @@ export function LogImportButton({ stage }: { stage: StageProps }) {
       setProblem(error instanceof Error ? error.message : String(error))
     }
   }
+  const take = (name: string, log: Log, readings: readonly TakenReading[]) => {
+    if (readings.length > 0) void stage.change(captureReadings(stage.setId, readings))
+    keepLog(stage.job, name, log).catch((error: Error) =>
+      setProblem(`The log ${name} was not kept: ${storeSentence(error)}`),
+    )
+  }
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
       <Button variant="outlined" onClick={() => input.current?.click()}>
@@ -47,7 +56,13 @@ export function LogImportButton({ stage }: { stage: StageProps }) {
           {problem}
         </Alert>
       )}
-      {opened && <LogDialog {...opened} stage={stage} onClose={() => setOpened(undefined)} />}
+      {opened && (
+        <LogDialog
+          {...opened}
+          onTake={(log, readings) => take(opened.name, log, readings)}
+          onClose={() => setOpened(undefined)}
+        />
+      )}
     </Box>
   )
 }

@@ -1,5 +1,5 @@
 import { checkColumns, type ColumnUse } from '@/core/record/logs/readLog'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { changeSetting, readSettings } from '@/data/settings'
 
 const MOST_KEPT = 30

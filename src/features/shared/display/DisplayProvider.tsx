@@ -1,9 +1,10 @@
 'use client'
-import { useLiveQuery } from 'dexie-react-hooks'
 import { createContext, type ReactNode, useContext } from 'react'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { readSettings } from '@/data/settings'
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry'
+import { StorageHealth } from '../storage/StorageHealth'
+import { useLive } from '../storage/useLive'
 import { type Look, lookOf } from './display'
 
 const LookContext = createContext<Look>(lookOf({}))
@@ -13,10 +14,11 @@ export const useLook = (): Look => useContext(LookContext)
 
 /** Brings the chosen theme, text size and hand to every page. */
 export function DisplayProvider({ children }: { children: ReactNode }) {
-  const look = lookOf(useLiveQuery(() => readSettings(database()), [], {}))
+  const look = lookOf(useLive(() => readSettings(database()), [], {}))
   return (
     <LookContext value={look}>
       <ThemeRegistry name={look.theme} textSize={look.textSize}>
+        <StorageHealth />
         {children}
       </ThemeRegistry>
     </LookContext>

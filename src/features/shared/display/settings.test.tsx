@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { readSettings } from '@/data/settings'
 import { readSettingRows } from '@/core/record/settings/settings'
 import { lookOf } from './display'

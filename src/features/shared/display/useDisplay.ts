@@ -1,8 +1,8 @@
 'use client'
-import { useLiveQuery } from 'dexie-react-hooks'
 import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
-import { database } from '@/data/database'
+import { database } from '@/data/shared'
 import { type DisplayUnits, displayUnits, readSettings, writeSetting, changeSetting } from '@/data/settings'
+import { useLive } from '../storage/useLive'
 
 export type { DisplayUnits }
 
@@ -11,7 +11,7 @@ export function useDisplay(): DisplayUnits & {
   setTemperature: (unit: TemperatureUnit) => void
   rememberUnit: (kind: QuantityKind, unit: Unit) => void
 } {
-  const settings = useLiveQuery(() => readSettings(database()), [], {})
+  const settings = useLive(() => readSettings(database()), [], {})
   const units = displayUnits(settings)
   const choose = (kind: QuantityKind, unit: Unit) =>
     void changeSetting(database(), 'unitsChosen', (now) => ({ ...now, [kind]: unit }))

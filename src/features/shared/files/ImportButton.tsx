@@ -1,28 +1,37 @@
 'use client'
 import Button from '@mui/material/Button'
-import { useRef } from 'react'
-import { importFile, type ImportMessage } from './importFile'
+import { useRef, useState } from 'react'
+import type { ImportMessage } from './importFile'
 
-type Props = { label: string; onMessage: (message: ImportMessage) => void }
+type Props = { label: string; onMessages: (messages: readonly ImportMessage[]) => void }
 
-/** A button that takes a job file; the outcome is told by the page around it. */
-export function ImportButton({ label, onMessage }: Props) {
-  const file = useRef<HTMLInputElement>(null)
+/** A button that takes job files and backups, many at once; the outcome is told by the page around it. */
+export function ImportButton({ label, onMessages }: Props) {
+  const input = useRef<HTMLInputElement>(null)
+  const [busy, setBusy] = useState(false)
+  const take = async (files: readonly File[]) => {
+    setBusy(true)
+    // what reads files is fetched when there is one
+    const { importFiles } = await import('./importFile')
+    onMessages(await importFiles(files))
+    setBusy(false)
+  }
   return (
     <>
-      <Button variant="outlined" onClick={() => file.current?.click()}>
-        {label}
+      <Button variant="outlined" disabled={busy} onClick={() => input.current?.click()}>
+        {busy ? 'Reading' : label}
       </Button>
       <input
-        ref={file}
+        ref={input}
         type="file"
-        accept=".json,application/json"
+        multiple
+        accept=".json,.zip,application/json,application/zip"
         hidden
         data-testid="import-file"
         onChange={(event) => {
-          const [chosen] = event.target.files ?? []
+          const chosen = [...(event.target.files ?? [])]
           event.target.value = ''
-          if (chosen) void importFile(chosen).then(onMessage)
+          if (chosen.length > 0) void take(chosen)
         }}
       />
     </>

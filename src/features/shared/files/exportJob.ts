@@ -1,16 +1,40 @@
-import { slugOf } from '@/core/base/units/slug'
 import { writeJobText } from '@/core/record/job/readJob'
+import { slugOf } from '@/core/base/units/slug'
 import { summaryOf } from '@/core/record/job/summary'
-import type { StoredJob } from '@/core/record/job/job'
+import { hasFiles, type StoredJob } from '@/core/record/job/job'
+import { readWholeJob, type WholeJob } from '@/data/archive'
+import { systemClock } from '@/data/clock'
+import { database } from '@/data/shared'
 import { saveBlob } from '@/ui/saveBlob'
+import { filesDoor } from '@/workers/filesDoor'
 import { titleOf } from '../jobText'
 
 /** The job's name without anything that a file system dislikes. */
 export const fileStem = (job: StoredJob): string => slugOf(titleOf(summaryOf(job)), 60) || 'job'
 
-/** Name of the job's file. */
-export const fileName = (job: StoredJob): string => `${fileStem(job)}.orzo.json`
+/** Buffers of a job's logs and photos: they go over to the worker instead of being copied. */
+export const buffersOf = ({ files }: Pick<WholeJob, 'files'>): ArrayBufferLike[] => [
+  ...Object.values(files.logs).flatMap(({ time, values }) => [
+    time.buffer,
+    ...values.map(({ buffer }) => buffer),
+  ]),
+  ...Object.values(files.photos).map(({ buffer }) => buffer),
+]
 
-/** Hands the job to the browser as a download. */
-export const downloadJob = (job: StoredJob): void =>
-  saveBlob(new Blob([writeJobText(job)], { type: 'application/json' }), fileName(job))
+async function archiveOf(jobId: string): Promise<Blob> {
+  const whole = await readWholeJob(database(), jobId)
+  if (!whole) throw new Error('this job is no longer here')
+  const question = { ...whole, at: systemClock.now() }
+  return filesDoor().ask<Blob>('pack', question, { transfer: buffersOf(whole) })
+}
+
+/** Name of the job's file. */
+export const fileName = (job: StoredJob): string => `${fileStem(job)}.orzo.${hasFiles(job) ? 'zip' : 'json'}`
+
+/** Hands the job to the browser as a download: its document, or with logs or photos all of it in one zip file. */
+export async function downloadJob(job: StoredJob): Promise<void> {
+  const blob = hasFiles(job)
+    ? await archiveOf(job.id)
+    : new Blob([writeJobText(job)], { type: 'application/json' })
+  saveBlob(blob, fileName(job))
+}

@@ -1,14 +1,18 @@
 'use client'
-import { useLiveQuery } from 'dexie-react-hooks'
-import { useCallback, useMemo, useState, useSyncExternalStore } from 'react'
-import type { Edit } from '@/core/record/edits/edit'
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredJob } from '@/core/record/job/job'
 import { systemClock } from '@/data/clock'
-import { database } from '@/data/database'
-import { changeJob, loadJob } from '@/data/records'
+import { loadJob } from '@/data/records'
+import { database } from '@/data/shared'
+import { redo, undo, type Undoable, undoable, watchUndo } from '@/data/undo'
+import { storeSentence } from '../storage/storeSentence'
+import { useLive } from '../storage/useLive'
+import { type ChangeJob, changesOf, type Unstored } from './changes'
+import { withHeld } from './held'
 import { useSwept } from './useSwept'
-import { recordStep, redo, undo, type Undoable, undoable, watchUndo } from '@/data/undo'
+
+export type { ChangeJob }
 
 export type JobState =
   | { readonly state: 'loading' }
@@ -19,68 +23,72 @@ export type JobState =
 export type Steps = Undoable & { readonly back: () => void; readonly forth: () => void }
 
 const NO_STEPS: Undoable = { undo: false, redo: false }
+const STORED: Unstored = { held: [], problem: undefined }
 
-/** Makes an edit and stores it. @returns whether it is stored; where not, the page says why and what was typed stays */
-export type ChangeJob = (edit: Edit) => Promise<boolean>
+/** What waits to be stored is tried again when the page is looked at again. */
+function useRetryOnReturn(retry: () => Promise<void>) {
+  useEffect(() => {
+    const again = () => {
+      if (document.visibilityState === 'visible') void retry()
+    }
+    document.addEventListener('visibilitychange', again)
+    return () => document.removeEventListener('visibilitychange', again)
+  }, [retry])
+}
 
-/** What a failed store means, in a sentence. */
-const storeProblem = (error: Error): string =>
-  error.name === 'QuotaExceededError' || /quota/i.test(error.message)
-    ? 'Not saved: the browser has no room left. Free some space on this device, then enter it again.'
-    : `Not saved: ${error.message}`
-
-/** One job, kept up to date across tabs; changes are saved at once. */
-export function useJob(
-  jobId: string,
-): JobState & { change: ChangeJob; steps: Steps; problem: string | undefined; dismiss: () => void } {
-  const { swept } = useSwept()
-  const found = useLiveQuery(() => (swept ? loadJob(database(), jobId) : undefined), [jobId, swept])
-  const [problem, setProblem] = useState<string>()
-  const change = useCallback<ChangeJob>(
-    (edit) => {
-      return changeJob(database(), jobId, edit, systemClock).then(
-        ({ changes }) => {
-          recordStep(jobId, changes, systemClock.now())
-          setProblem(undefined)
-          return true
-        },
-        (error: Error) => {
-          setProblem(storeProblem(error))
-          return false
-        },
-      )
-    },
-    [jobId],
-  )
+function useSteps(jobId: string, tell: (problem: string | undefined) => void): Steps {
   const step = useCallback(
     (move: typeof undo) => {
       move(database(), jobId, systemClock).then(
         (kept) =>
-          setProblem(
+          tell(
             kept.length === 0
               ? undefined
               : `Kept as it is, because another window changed it since: ${kept.join(', ')}.`,
           ),
-        (error: Error) => setProblem(`Not changed: ${error.message}`),
+        (error: Error) => tell(`Not changed: ${storeSentence(error)}`),
       )
     },
-    [jobId],
+    [jobId, tell],
   )
   const can = useSyncExternalStore(
     watchUndo,
     () => undoable(jobId),
     () => NO_STEPS,
   )
-  const steps = useMemo<Steps>(
-    () => ({ ...can, back: () => step(undo), forth: () => step(redo) }),
-    [can, step],
-  )
-  const dismiss = useCallback(() => setProblem(undefined), [])
+  return useMemo<Steps>(() => ({ ...can, back: () => step(undo), forth: () => step(redo) }), [can, step])
+}
+
+/** One job, kept up to date across tabs; changes are saved at once, and stay on screen until they are. */
+export function useJob(jobId: string): JobState & {
+  change: ChangeJob
+  steps: Steps
+  problem: string | undefined
+  dismiss: () => void
+  /** stores what waits; undefined where nothing does */
+  retry: (() => Promise<void>) | undefined
+} {
+  const { swept } = useSwept()
+  const found = useLive(() => (swept ? loadJob(database(), jobId) : undefined), [jobId, swept])
+  const changes = changesOf(jobId)
+  const { held, problem } = useSyncExternalStore(changes.watch, changes.get, () => STORED)
+  useRetryOnReturn(changes.retry)
+  const steps = useSteps(jobId, changes.tell)
+  const dismiss = useCallback(() => changes.tell(undefined), [changes])
+  const stored = found?.job
+  const job = useMemo(() => stored && withHeld(stored, held), [stored, held])
   const state: JobState =
     found === undefined
       ? { state: 'loading' }
-      : found.job
-        ? { state: 'ready', job: found.job, unread: found.problems }
+      : job
+        ? { state: 'ready', job, unread: found.problems }
         : { state: 'missing' }
-  return { ...state, change, steps, problem, dismiss }
+  return {
+    ...state,
+    change: changes.change,
+    steps,
+    problem,
+    dismiss,
+    retry: held.length > 0 ? changes.retry : undefined,
+  }
 }

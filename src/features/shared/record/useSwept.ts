@@ -2,7 +2,8 @@
 import { useEffect, useState } from 'react'
 import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
-import { database } from '@/data/database'
+import { whenOpen } from '@/data/health'
+import { database } from '@/data/shared'
 import { whenSwept } from '@/data/legacy'
 
 /**
@@ -19,7 +20,12 @@ export function useSwept(): { readonly swept: boolean; readonly problem: string 
     const done = (problem?: string) => {
       if (current) setState({ swept: true, problem })
     }
-    whenSwept(database(), () => isoNow(systemClock)).then(
+    const sweep = async () => {
+      // a store that does not open is told above the page
+      if (await whenOpen(database())) return whenSwept(database(), () => isoNow(systemClock))
+      return new Promise<never>(() => undefined)
+    }
+    sweep().then(
       ({ aside }) =>
         done(
           aside === 0

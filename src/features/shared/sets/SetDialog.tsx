@@ -24,10 +24,7 @@ export function SetDialog({
   change,
   onClose,
 }: StageProps & { onClose: () => void }) {
-  const save = (make: typeof setLabel) => (text: string) => {
-    void change(make(setId, text))
-    return undefined
-  }
+  const save = (make: typeof setLabel) => (text: string) => change(make(setId, text))
   const remove = () => {
     const at = job.readingSets.findIndex(({ id }) => id === setId)
     if (setId !== undefined) void change(removeSet(setId))

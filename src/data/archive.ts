@@ -1,0 +1,85 @@
+import type { Table } from 'dexie'
+import type { JobFiles } from '@/core/record/archive/jobArchive'
+import type { BackupContents } from '@/core/record/archive/backup'
+import type { StoredJob } from '@/core/record/job/job'
+import { readRecord } from '@/core/record/job/assemble'
+import { joinSamples, type Samples } from '@/core/record/logs/samples'
+import { envelopeSchema, type StoredRecord } from '@/core/record/records/envelope'
+import type { LogChunkRow, OrzoDatabase } from './database'
+import { getJob } from './records'
+
+/** A job with everything that belongs to it. */
+export type WholeJob = { readonly job: StoredJob; readonly files: JobFiles }
+
+const samplesById = (job: StoredJob, chunks: readonly LogChunkRow[]): Record<string, Samples> =>
+  Object.fromEntries(
+    job.logs.map(({ id, channels }) => [
+      id,
+      joinSamples(
+        chunks.filter(({ logId }) => logId === id),
+        channels.length,
+      ),
+    ]),
+  )
+
+/** Reads a job, the samples of its logs and the bytes of its photos as they stand together. */
+export function readWholeJob(db: OrzoDatabase, jobId: string): Promise<WholeJob | undefined> {
+  const stores = [db.records, db.jobIndex, db.logChunks, db.blobs] as Table[]
+  return db.transaction('r', stores, async () => {
+    const job = await getJob(db, jobId)
+    if (!job) return undefined
+    const chunks = await db.logChunks.where('jobId').equals(jobId).sortBy('index')
+    const blobs = await db.blobs.where('jobId').equals(jobId).toArray()
+    const photos = Object.fromEntries(blobs.map(({ id, bytes }) => [id, bytes]))
+    return { job, files: { logs: samplesById(job, chunks), photos } }
+  })
+}
+
+/** What a browser remembers that another one must not take over. */
+const OWN_SETTINGS: readonly string[] = ['device', 'persistAsked', 'demoOffered']
+
+/** What belongs to no job: settings, rows kept aside, records that this Orzo cannot read. */
+export async function readBeside(db: OrzoDatabase, at: string): Promise<BackupContents> {
+  const [settings, aside, records] = await Promise.all([
+    db.settings.toArray(),
+    db.aside.toArray(),
+    db.records.toArray(),
+  ])
+  return {
+    at,
+    settings: settings
+      .filter(({ key }) => !OWN_SETTINGS.includes(key))
+      .map(({ key, value }) => ({ key, value })),
+    aside: aside.map(({ id, at: when, reason, row }) => ({ id, at: when, reason, row })),
+    unread: records.filter((row) => 'problems' in readRecord(row)),
+  }
+}
+
+/** What came back beside the jobs. */
+export type Restored = { readonly settings: number; readonly aside: number; readonly unread: number }
+
+async function addMissing<T, K extends string>(table: Table<T, K>, rows: readonly T[], keyOf: (row: T) => K) {
+  const present = await table.bulkGet(rows.map(keyOf))
+  const missing = rows.filter((_row, i) => present[i] === undefined)
+  await table.bulkAdd(missing)
+  return missing.length
+}
+
+/** Puts back what a backup holds beside jobs, where nothing stands yet: nothing is written over. */
+export function restoreBeside(db: OrzoDatabase, contents: BackupContents): Promise<Restored> {
+  const settings = contents.settings.filter(({ key }) => !OWN_SETTINGS.includes(key))
+  const unread = contents.unread.filter((row) => envelopeSchema.safeParse(row).success) as StoredRecord[]
+  return db.transaction('rw', db.settings, db.aside, db.records, db.jobIndex, async () => {
+    const known = await db.jobIndex.bulkGet(unread.map(({ jobId }) => jobId))
+    return {
+      settings: await addMissing(db.settings as Table, settings, ({ key }) => key),
+      aside: await addMissing(db.aside as Table, contents.aside, ({ id }) => id),
+      // a record waits with its job; one whose job did not come in has no place
+      unread: await addMissing(
+        db.records as Table,
+        unread.filter((_row, i) => known[i] !== undefined),
+        ({ key }) => key,
+      ),
+    }
+  })
+}

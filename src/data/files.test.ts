@@ -1,0 +1,196 @@
+import type { JobFiles } from '@/core/record/archive/jobArchive'
+import type { Samples } from '@/core/record/logs/samples'
+import type { Attachment } from '@/core/record/records/attachment'
+import type { LogHead } from '@/core/record/records/log'
+import { readBeside, readWholeJob, restoreBeside } from './archive'
+import { OrzoDatabase } from './database'
+import { importJob } from './importing'
+import { addJob, blankJob, listJobs, removeJob } from './jobs'
+import { extentOf, LogWriter, readSamples, removeStoredLog, storeLog } from './logs'
+import { readPhoto, removeStoredPhoto, storePhoto } from './photos'
+import { getJob } from './records'
+import { deviceOf, readSettings, writeSetting } from './settings'
+import { undoable } from './undo'
+
+const NOW = '2026-05-04T09:30:00.000Z'
+const CLOCK = { now: () => Date.parse(NOW), zone: () => 'UTC' }
+const HEAD: LogHead = {
+  id: 'log-1',
+  name: 'Evacuation',
+  startedAt: NOW,
+  source: 'instruments',
+  channels: [
+    { key: 'suctionPressure', unit: 'psig' },
+    { key: 'suctionLineTemp', unit: 'F' },
+  ],
+}
+const PHOTO: Attachment = { id: 'photo-1', name: 'Plate', type: 'image/jpeg', size: 5 }
+const BYTES = Uint8Array.of(255, 216, 255, 1, 2)
+const samplesOf = (count: number): Samples => ({
+  time: Float64Array.from({ length: count }, (_s, i) => i),
+  values: [new Float64Array(count).fill(118), Float64Array.from({ length: count }, (_s, i) => i / 3)],
+})
+const plain = ({ time, values }: Samples) => [time, ...values].map((column) => Array.from(column))
+
+let db: OrzoDatabase
+let jobId: string
+let count = 0
+beforeEach(async () => {
+  count += 1
+  db = new OrzoDatabase(`files-${count}`)
+  jobId = (await addJob(db, blankJob(NOW))).id
+})
+afterEach(() => db.delete())
+
+const stored = async (table: 'logChunks' | 'blobs') => db[table].count()
+
+describe('logs', () => {
+  test('a recorded log is stored sample by sample, read back whole, and told in the job when it ends', async () => {
+    const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
+    for (let i = 0; i < 2500; i += 1) {
+      writer.append(i, [118, i / 3])
+      if (i % 100 === 7) await writer.flush()
+    }
+    expect(await extentOf(db, jobId, HEAD.id)).toEqual({ samples: 2408, seconds: 2407 })
+    expect((await getJob(db, jobId))!.logs).toEqual([HEAD])
+    await writer.end(CLOCK)
+    expect((await getJob(db, jobId))!.logs).toEqual([{ ...HEAD, samples: 2500 }])
+    expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(2500)))
+    expect((await db.logChunks.toArray()).map((row) => [row.index, row.count, row.sealed])).toEqual([
+      [0, 1024, 1],
+      [1, 1024, 1],
+      [2, 452, 1],
+    ])
+    expect(undoable(jobId)).toEqual({ undo: false, redo: false })
+  })
+  test('a flush writes the open chunk and nothing else, whatever stands before it', async () => {
+    const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
+    for (let i = 0; i < 3000; i += 1) writer.append(i, [1, 2])
+    await writer.flush()
+    const put = jest.spyOn(db.logChunks, 'bulkPut')
+    writer.append(3000, [1, 2])
+    await writer.flush()
+    await writer.flush()
+    expect(put).toHaveBeenCalledTimes(1)
+    expect(put.mock.calls[0]![0]).toHaveLength(1)
+  })
+  test('a store that refuses loses nothing: the next flush writes it', async () => {
+    const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
+    const put = jest.spyOn(db.logChunks, 'bulkPut').mockRejectedValueOnce(new Error('full'))
+    for (let i = 0; i < 1500; i += 1) writer.append(i, [118, i / 3])
+    await expect(writer.flush()).rejects.toThrow('full')
+    expect(await stored('logChunks')).toBe(0)
+    put.mockRestore()
+    await writer.flush()
+    expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(1500)))
+  })
+  test('a recording that broke off is gone on with', async () => {
+    const first = await LogWriter.begin(db, jobId, HEAD, CLOCK)
+    for (let i = 0; i < 1030; i += 1) first.append(i, [118, i / 3])
+    await first.flush()
+    const second = await LogWriter.resume(db, jobId, HEAD)
+    expect(second.samples).toBe(1030)
+    for (let i = 1030; i < 1040; i += 1) second.append(i, [118, i / 3])
+    await second.end(CLOCK)
+    expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(1040)))
+  })
+  test('a log that was removed in another window is given no orphans', async () => {
+    const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
+    writer.append(0, [1, 2])
+    await removeStoredLog(db, jobId, HEAD.id, CLOCK)
+    await expect(writer.flush()).rejects.toThrow('no longer here')
+    expect(await stored('logChunks')).toBe(0)
+  })
+  test('removing a log takes its samples, those of another stay; removing the job takes all', async () => {
+    await storeLog(db, jobId, HEAD, samplesOf(2000), CLOCK)
+    await storeLog(db, jobId, { ...HEAD, id: 'log-2' }, samplesOf(3), CLOCK)
+    await removeStoredLog(db, jobId, HEAD.id, CLOCK)
+    expect((await getJob(db, jobId))!.logs.map(({ id, samples }) => [id, samples])).toEqual([['log-2', 3]])
+    expect(await stored('logChunks')).toBe(1)
+    await storePhoto(db, jobId, PHOTO, BYTES, CLOCK)
+    await removeJob(db, jobId)
+    expect([await stored('logChunks'), await stored('blobs'), await db.records.count()]).toEqual([0, 0, 0])
+  })
+  test('a head that is refused leaves no samples', async () => {
+    await expect(storeLog(db, jobId, { ...HEAD, channels: [] }, samplesOf(5), CLOCK)).rejects.toThrow(
+      'channel',
+    )
+    expect(await stored('logChunks')).toBe(0)
+  })
+})
+
+describe('photos', () => {
+  test('stand and fall with their bytes', async () => {
+    await storePhoto(db, jobId, PHOTO, BYTES, CLOCK)
+    expect((await getJob(db, jobId))!.attachments).toEqual([PHOTO])
+    expect(Array.from((await readPhoto(db, jobId, PHOTO.id))!.bytes)).toEqual(Array.from(BYTES))
+    await removeStoredPhoto(db, jobId, PHOTO.id, CLOCK)
+    expect((await getJob(db, jobId))!.attachments).toEqual([])
+    expect(await stored('blobs')).toBe(0)
+  })
+})
+
+describe('a whole job', () => {
+  const filled = async () => {
+    await storeLog(db, jobId, HEAD, samplesOf(1500), CLOCK)
+    await storePhoto(db, jobId, PHOTO, BYTES, CLOCK)
+    return (await readWholeJob(db, jobId))!
+  }
+  test('is read with samples and bytes, and comes into an empty browser the same', async () => {
+    const { job, files } = await filled()
+    const other = new OrzoDatabase(`files-other-${count}`)
+    expect(await importJob(other, job, NOW, files)).toEqual({ outcome: 'added', id: jobId })
+    const again = (await readWholeJob(other, jobId))!
+    expect(again.job).toEqual(job)
+    expect(plain(again.files.logs[HEAD.id]!)).toEqual(plain(samplesOf(1500)))
+    expect(Array.from(again.files.photos[PHOTO.id]!)).toEqual(Array.from(BYTES))
+    await other.delete()
+  })
+  test('that is here without its samples and photos is completed; a second time adds nothing', async () => {
+    const { job, files } = await filled()
+    await removeJob(db, jobId)
+    expect(await importJob(db, job, NOW)).toMatchObject({ outcome: 'added' })
+    expect(await importJob(db, job, NOW, files)).toMatchObject({ outcome: 'completed' })
+    expect(await importJob(db, job, NOW, files)).toMatchObject({ outcome: 'already-here' })
+    expect([await stored('logChunks'), await stored('blobs')]).toEqual([2, 1])
+  })
+  test('in another state comes beside, with samples of its own', async () => {
+    const { job, files } = await filled()
+    const result = await importJob(db, { ...job, title: 'elsewhere' }, NOW, files)
+    expect(result.outcome).toBe('added-beside')
+    expect([await stored('logChunks'), await stored('blobs')]).toEqual([4, 2])
+    expect(await listJobs(db)).toHaveLength(2)
+  })
+})
+
+describe('what belongs to no job', () => {
+  const unreadRow = {
+    kind: 'later',
+    id: 'x',
+    order: 1,
+    version: 1,
+    rev: 1,
+    clock: 9,
+    device: 'd',
+    at: NOW,
+    data: 1,
+  }
+  test('comes back where nothing stands yet: settings, rows kept aside, records of a newer Orzo', async () => {
+    await writeSetting(db, 'theme', 'cellar')
+    await deviceOf(db)
+    await db.aside.put({ id: 'old', at: NOW, reason: 'x', row: { id: 'old' } })
+    await db.records.put({ ...unreadRow, key: `${jobId}/later/x`, jobId })
+    const { job, files } = (await readWholeJob(db, jobId)) as { job: never; files: JobFiles }
+    const contents = JSON.parse(JSON.stringify(await readBeside(db, NOW))) as never
+    const other = new OrzoDatabase(`files-restore-${count}`)
+    await writeSetting(other, 'textSize', 'large')
+    await importJob(other, job, NOW, files)
+    expect(await restoreBeside(other, contents)).toEqual({ settings: 1, aside: 1, unread: 1 })
+    expect(await readSettings(other)).toMatchObject({ theme: 'cellar', textSize: 'large' })
+    expect((await readSettings(other)).device).not.toBe((await readSettings(db)).device)
+    await writeSetting(other, 'theme', 'sunlight')
+    expect(await restoreBeside(other, contents)).toEqual({ settings: 0, aside: 0, unread: 0 })
+    expect((await readSettings(other)).theme).toBe('sunlight')
+    await other.delete()
+  })
+})

@@ -1,0 +1,75 @@
+import type { Table } from 'dexie'
+import type { JobFiles } from '@/core/record/archive/jobArchive'
+import type { Job, StoredJob } from '@/core/record/job/job'
+import { type JobProblem, readJobText } from '@/core/record/job/readJob'
+import { isSame } from '@/core/record/records/patches'
+import type { OrzoDatabase } from './database'
+import { chunkRows, chunksOfLog } from './logs'
+import { newJobId } from './newId'
+import { photoRows } from './photos'
+import { getJob, writeNewJob } from './records'
+import { deviceOf } from './settings'
+
+export type ImportOutcome =
+  | { readonly outcome: 'added' | 'already-here' | 'completed' | 'added-beside'; readonly id: string }
+  | { readonly outcome: 'refused'; readonly problems: readonly JobProblem[] }
+
+const NO_FILES: JobFiles = { logs: {}, photos: {} }
+
+const completed = (job: Job, now: string): StoredJob => ({
+  ...job,
+  id: job.id ?? newJobId(),
+  createdAt: job.createdAt ?? now,
+  updatedAt: job.updatedAt ?? now,
+})
+
+/** Writes the samples and photos of a job that are not here yet. @returns whether there were any */
+async function writeMissing(
+  db: OrzoDatabase,
+  { id, attachments }: StoredJob,
+  { logs, photos }: JobFiles,
+): Promise<boolean> {
+  let wrote = false
+  for (const [logId, samples] of Object.entries(logs)) {
+    if ((await chunksOfLog(db, id, logId).count()) > 0) continue
+    const rows = chunkRows(id, { [logId]: samples })
+    await db.logChunks.bulkPut(rows)
+    wrote ||= rows.length > 0
+  }
+  const rows = photoRows(id, attachments, photos)
+  const present = await db.blobs.bulkGet(rows.map((row) => [row.jobId, row.id]))
+  const missing = rows.filter((_row, i) => present[i] === undefined)
+  await db.blobs.bulkPut(missing)
+  return wrote || missing.length > 0
+}
+
+/**
+ * Stores a job that was read, with what belongs to it, in one transaction. One that is already here in another state is kept
+ * beside it under a new id: nothing is written over. One that is here without its samples or photos is completed.
+ */
+export async function importJob(
+  db: OrzoDatabase,
+  read: Job,
+  now: string,
+  files: JobFiles = NO_FILES,
+): Promise<ImportOutcome> {
+  const job = completed(read, now)
+  const device = await deviceOf(db)
+  const stores = [db.records, db.jobIndex, db.logChunks, db.blobs] as Table[]
+  return db.transaction('rw', stores, async (): Promise<ImportOutcome> => {
+    const present = await getJob(db, job.id)
+    if (present && isSame(present, job))
+      return { outcome: (await writeMissing(db, job, files)) ? 'completed' : 'already-here', id: job.id }
+    const stored = present ? { ...job, id: newJobId() } : job
+    await writeNewJob(db, stored, device)
+    await writeMissing(db, stored, files)
+    return { outcome: present ? 'added-beside' : 'added', id: stored.id }
+  })
+}
+
+/** Reads a file's text and stores the job. A refused file changes nothing. */
+export async function importJobText(db: OrzoDatabase, text: string, now: string): Promise<ImportOutcome> {
+  const reading = readJobText(text)
+  if (!reading.ok) return { outcome: 'refused', problems: reading.problems }
+  return importJob(db, reading.job, now)
+}

@@ -1,0 +1,168 @@
+import Dexie from 'dexie'
+import { OrzoError } from '@/core/base/errors/orzoError'
+import type { Clock } from '@/core/base/units/instants'
+import { addLog, removeLog, sealLog } from '@/core/record/edits/listEdits'
+import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } from '@/core/record/logs/samples'
+import { recordKey } from '@/core/record/records/envelope'
+import type { LogHead } from '@/core/record/records/log'
+import type { LogChunkRow, OrzoDatabase } from './database'
+import { changeJob } from './records'
+
+const GONE = 'this log is no longer here: it was removed, perhaps in another window.'
+
+const rowOf = (jobId: string, logId: string, { sealed, ...chunk }: Chunk): LogChunkRow => ({
+  jobId,
+  logId,
+  ...chunk,
+  values: [...chunk.values],
+  sealed: sealed ? 1 : 0,
+})
+const chunkOf = ({ index, count, time, values, sealed }: LogChunkRow): Chunk => ({
+  index,
+  count,
+  time,
+  values,
+  sealed: sealed === 1,
+})
+
+/** The chunks of one log, first to last. */
+export const chunksOfLog = (db: OrzoDatabase, jobId: string, logId: string) =>
+  db.logChunks
+    .where('[jobId+logId+index]')
+    .between([jobId, logId, Dexie.minKey], [jobId, logId, Dexie.maxKey])
+
+/** All samples of a log. @param channels how many it has */
+export async function readSamples(
+  db: OrzoDatabase,
+  jobId: string,
+  { id, channels }: Pick<LogHead, 'id' | 'channels'>,
+): Promise<Samples> {
+  return joinSamples(await chunksOfLog(db, jobId, id).toArray(), channels.length)
+}
+
+/** How many samples of a log are stored, and until which second; read from its last chunk alone. */
+export async function extentOf(
+  db: OrzoDatabase,
+  jobId: string,
+  logId: string,
+): Promise<{ readonly samples: number; readonly seconds: number }> {
+  const last = await chunksOfLog(db, jobId, logId).last()
+  if (!last) return { samples: 0, seconds: 0 }
+  const first = last.index === 0 ? last : await db.logChunks.get([jobId, logId, 0])
+  // all chunks before the last one are full
+  return {
+    samples: last.index * (first?.count ?? 0) + last.count,
+    seconds: last.time[last.count - 1] ?? 0,
+  }
+}
+
+/** Chunks of whole logs as rows, to be written where their job is. */
+export const chunkRows = (jobId: string, logs: Readonly<Record<string, Samples>>): LogChunkRow[] =>
+  Object.entries(logs).flatMap(([logId, samples]) =>
+    chunksOf(samples).map((chunk) => rowOf(jobId, logId, chunk)),
+  )
+
+/** Stores a whole log, its head and its samples, in one transaction. Not a step of undo. */
+export async function storeLog(
+  db: OrzoDatabase,
+  jobId: string,
+  head: LogHead,
+  samples: Samples,
+  clock: Clock,
+): Promise<void> {
+  const rows = chunkRows(jobId, { [head.id]: samples })
+  await changeJob(db, jobId, addLog({ ...head, samples: countOf(samples) }), clock, {
+    stores: [db.logChunks],
+    write: () => db.logChunks.bulkPut(rows),
+  })
+}
+
+/** Removes a log with its samples. Not a step of undo. */
+export async function removeStoredLog(
+  db: OrzoDatabase,
+  jobId: string,
+  logId: string,
+  clock: Clock,
+): Promise<void> {
+  await changeJob(db, jobId, removeLog(logId), clock, {
+    stores: [db.logChunks],
+    write: () => chunksOfLog(db, jobId, logId).delete(),
+  })
+}
+
+/**
+ * Writes a log while it is recorded: samples are taken at once, stored with each `flush` (about once a second), the open chunk
+ * rewritten until it is full. What an append costs does not grow with the log.
+ */
+export class LogWriter {
+  readonly #db: OrzoDatabase
+  readonly #jobId: string
+  readonly #head: LogHead
+  readonly #tail: LogTail
+  #writing: Promise<void> = Promise.resolve()
+  #latest: number
+
+  private constructor(db: OrzoDatabase, jobId: string, head: LogHead, tail: LogTail) {
+    this.#db = db
+    this.#jobId = jobId
+    this.#head = head
+    this.#tail = tail
+    this.#latest = tail.latest ?? 0
+  }
+
+  /** Begins a log: its head enters the job. */
+  static async begin(db: OrzoDatabase, jobId: string, head: LogHead, clock: Clock): Promise<LogWriter> {
+    await changeJob(db, jobId, addLog(head), clock)
+    return new LogWriter(db, jobId, head, new LogTail(head.channels.length))
+  }
+
+  /** Goes on with a log that was broken off. */
+  static async resume(db: OrzoDatabase, jobId: string, head: LogHead): Promise<LogWriter> {
+    const last = await chunksOfLog(db, jobId, head.id).last()
+    return new LogWriter(db, jobId, head, new LogTail(head.channels.length, last && chunkOf(last)))
+  }
+
+  /** Samples taken so far, stored or not. */
+  get samples(): number {
+    return this.#tail.samples
+  }
+
+  /** Time of the newest sample, s: the next one is not before it. */
+  get latest(): number {
+    return this.#latest
+  }
+
+  append(seconds: number, values: readonly number[]): void {
+    this.#latest = seconds
+    this.#tail.append(seconds, values)
+  }
+
+  /** Stores what was taken since; one after another. @throws what the store says; nothing is lost, the next flush tries again */
+  flush(end = false): Promise<void> {
+    this.#writing = this.#writing.catch(() => undefined).then(() => this.#write(end))
+    return this.#writing
+  }
+
+  /** Stores the rest and seals the log. */
+  async end(clock: Clock): Promise<void> {
+    await this.flush(true)
+    await changeJob(this.#db, this.#jobId, sealLog(this.#head.id, this.#tail.samples), clock)
+  }
+
+  async #write(end: boolean): Promise<void> {
+    const chunks = this.#tail.take(end)
+    if (chunks.length === 0) return
+    try {
+      const rows = chunks.map((chunk) => rowOf(this.#jobId, this.#head.id, chunk))
+      await this.#db.transaction('rw', this.#db.records, this.#db.logChunks, async () => {
+        // what was removed in another window is given no orphans
+        const head = await this.#db.records.get(recordKey(this.#jobId, 'log', this.#head.id))
+        if (!head || head.deleted) throw new OrzoError('bad-document', GONE)
+        await this.#db.logChunks.bulkPut(rows)
+      })
+    } catch (error) {
+      this.#tail.giveBack(chunks)
+      throw error
+    }
+  }
+}

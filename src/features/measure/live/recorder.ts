@@ -1,0 +1,121 @@
+import { isoNow } from '@/core/base/units/instants'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import type { LogHead } from '@/core/record/records/log'
+import { systemClock } from '@/data/clock'
+import { LogWriter } from '@/data/logs'
+import { randomWord } from '@/data/newId'
+import { database } from '@/data/shared'
+import type { LiveSession, LiveTap } from '@/instruments/session'
+import { storeSentence } from '../../shared/storage/storeSentence'
+
+export type Recording = {
+  /** the log that is being written; undefined while nothing is recorded */
+  readonly log: LogHead | undefined
+  readonly samples: number
+  /** why nothing is recorded any more, or why samples wait to be stored */
+  readonly problem: string | undefined
+}
+
+/** Nothing is recorded. */
+export const NOT_RECORDING: Recording = { log: undefined, samples: 0, problem: undefined }
+
+/** A sample a second: what settles in a circuit is slower. [practice] */
+const EVERY = 1000
+
+/** What an instrument shows in the unit that its channel was begun in; NaN where it is lost or shows something else. */
+const shown = (live: LiveTap | undefined, unit: string): number =>
+  live && live.state !== 'lost' && live.unit === unit ? live.value : NaN
+
+/** The head of a log of what is on the taps now. */
+const headOf = (taps: ReadonlyMap<ReadingKey, LiveTap>): LogHead => ({
+  id: randomWord(),
+  name: 'Recorded from instruments',
+  startedAt: isoNow(systemClock),
+  source: 'instruments',
+  channels: [...taps].map(([key, { unit, name }]) => ({ key, unit, name })),
+})
+
+/** Writes what the instruments of a job show, a sample a second, into a log of the job. A store that a screen can watch. */
+export class Recorder {
+  readonly #jobId: string
+  readonly #session: LiveSession
+  #state: Recording = NOT_RECORDING
+  #writer: LogWriter | undefined
+  #timer: ReturnType<typeof setInterval> | undefined
+  readonly #watchers = new Set<() => void>()
+
+  constructor(jobId: string, session: LiveSession) {
+    this.#jobId = jobId
+    this.#session = session
+  }
+
+  readonly get = (): Recording => this.#state
+
+  readonly watch = (watcher: () => void): (() => void) => {
+    this.#watchers.add(watcher)
+    return () => this.#watchers.delete(watcher)
+  }
+
+  /** Begins a log of what is on the taps now. Never throws: a failure is told in the state. */
+  async start(): Promise<void> {
+    const taps = this.#session.taps()
+    if (this.#state.log || taps.size === 0) return
+    const log = headOf(taps)
+    this.#set({ log, samples: 0, problem: undefined })
+    try {
+      this.#writer = await LogWriter.begin(database(), this.#jobId, log, systemClock)
+      this.#sample()
+      this.#timer = setInterval(() => this.#sample(), EVERY)
+    } catch (error) {
+      this.#fail(error as Error)
+    }
+  }
+
+  /** Stores the rest and ends the log. */
+  async stop(): Promise<void> {
+    clearInterval(this.#timer)
+    const writer = this.#writer
+    this.#writer = undefined
+    try {
+      await writer?.end(systemClock)
+      this.#set(NOT_RECORDING)
+    } catch (error) {
+      this.#fail(error as Error)
+    }
+  }
+
+  #sample() {
+    const { log } = this.#state
+    if (!log || !this.#writer) return
+    if (this.#session.get().status !== 'connected') return void this.stop()
+    const taps = this.#session.taps()
+    const seconds = (systemClock.now() - Date.parse(log.startedAt)) / 1000
+    this.#writer.append(
+      Math.max(seconds, this.#writer.latest),
+      log.channels.map(({ key, unit }) => shown(taps.get(key), unit)),
+    )
+    this.#set({ ...this.#state, samples: this.#writer.samples })
+    this.#writer.flush().then(
+      () => {
+        if (this.#state.problem) this.#set({ ...this.#state, problem: undefined })
+      },
+      (error: Error) => {
+        // what was taken waits in memory and is tried again with the next sample; a log that is gone ends
+        const problem = `The last samples are not stored yet: ${storeSentence(error)}`
+        if (error.name === 'OrzoError') this.#fail(error)
+        else this.#set({ ...this.#state, problem })
+      },
+    )
+  }
+
+  #fail(error: Error) {
+    clearInterval(this.#timer)
+    this.#writer = undefined
+    this.#set({ ...NOT_RECORDING, problem: `Not recorded: ${storeSentence(error)}` })
+  }
+
+  #set(state: Recording) {
+    this.#state = state
+    this.#watchers.forEach((watcher) => watcher())
+  }
+}

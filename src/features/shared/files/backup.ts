@@ -1,0 +1,56 @@
+import type { BackupContents, BackupJob } from '@/core/record/archive/backup'
+import { rescue } from '@/core/record/archive/rescue'
+import { dayIn, isoNow } from '@/core/base/units/instants'
+import { readBeside, readWholeJob } from '@/data/archive'
+import { systemClock } from '@/data/clock'
+import { listJobs } from '@/data/jobs'
+import { readRawStores } from '@/data/rawStores'
+import { database } from '@/data/shared'
+import { saveBlob } from '@/ui/saveBlob'
+import { filesDoor } from '@/workers/filesDoor'
+import { buffersOf } from './exportJob'
+
+let count = 0
+
+/** Packs a backup job by job: only one at a time stands in the memory of this thread. */
+async function packBackup(jobs: AsyncIterable<BackupJob> | Iterable<BackupJob>, contents: BackupContents) {
+  count += 1
+  const backup = `backup-${count}`
+  for await (const whole of jobs)
+    await filesDoor().ask('backup', { backup, ...whole }, { transfer: buffersOf(whole) })
+  return filesDoor().ask<Blob>('backup', { backup, contents, at: systemClock.now() })
+}
+
+const stamp = () => dayIn(systemClock.now(), systemClock.zone())
+
+/** Hands everything that this browser holds to the user as one file. @returns how many jobs are in it */
+export async function downloadBackup(): Promise<number> {
+  const db = database()
+  const index = await listJobs(db)
+  async function* jobs() {
+    for (const { id } of index) {
+      const whole = await readWholeJob(db, id)
+      if (whole) yield whole
+    }
+  }
+  const blob = await packBackup(jobs(), await readBeside(db, isoNow(systemClock)))
+  saveBlob(blob, `orzo-backup-${stamp()}.zip`)
+  return index.length
+}
+
+/** Hands over what can be read of a store that cannot be opened as usual; the file is restored like any backup. */
+export async function downloadRescue(): Promise<number> {
+  const { jobs, contents } = rescue(await readRawStores(database().name), isoNow(systemClock))
+  saveBlob(await packBackup(jobs, contents), `orzo-rescue-${stamp()}.zip`)
+  return jobs.length
+}
+
+/** Hands rows that could not be read to the user as they are. */
+export async function downloadAside(): Promise<number> {
+  const rows = await database().aside.toArray()
+  saveBlob(
+    new Blob([`${JSON.stringify(rows, null, 2)}\n`], { type: 'application/json' }),
+    `orzo-aside-${stamp()}.json`,
+  )
+  return rows.length
+}

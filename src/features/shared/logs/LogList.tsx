@@ -1,0 +1,121 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { format } from 'date-fns'
+import dynamic from 'next/dynamic'
+import { useState } from 'react'
+import { readingRow } from '@/core/record/readings/vocabulary'
+import type { LogHead } from '@/core/record/records/log'
+import { systemClock } from '@/data/clock'
+import { extentOf, readSamples, removeStoredLog } from '@/data/logs'
+import { database } from '@/data/shared'
+import { ConfirmDialog } from '@/ui/ConfirmDialog'
+import { saveBlob } from '@/ui/saveBlob'
+import { slugOf } from '@/core/base/units/slug'
+import { duration } from '../planText'
+import { storeSentence } from '../storage/storeSentence'
+import { useLive } from '../storage/useLive'
+
+const LogDialog = dynamic(() => import('./LogView').then(({ LogView }) => LogView), { ssr: false })
+
+type LineProps = { jobId: string; log: LogHead; recording: boolean; onProblem: (text: string) => void }
+
+/** "4 May 09:30 · 12 min · 720 samples" */
+function extentText(log: LogHead, extent: { samples: number; seconds: number }, recording: boolean): string {
+  if (extent.samples === 0)
+    return recording
+      ? 'being recorded'
+      : 'its samples are not in this browser: import the .orzo.zip file of this job'
+  const state = recording ? ', being recorded' : log.samples === undefined ? ', broken off' : ''
+  return [
+    log.undated ? 'its file told no date' : format(new Date(log.startedAt), 'd MMM HH:mm'),
+    extent.seconds < 60 ? `${Math.round(extent.seconds)} s` : duration(extent.seconds / 60),
+    `${extent.samples} samples${state}`,
+  ].join(' · ')
+}
+
+async function saveCsv(jobId: string, log: LogHead): Promise<void> {
+  const [{ writeLogCsv }, samples] = await Promise.all([
+    import('@/core/record/logs/logCsv'),
+    readSamples(database(), jobId, log),
+  ])
+  saveBlob(
+    new Blob([writeLogCsv(log, samples)], { type: 'text/csv' }),
+    `${slugOf(log.name, 60) || 'log'}.csv`,
+  )
+}
+
+function LogLine({ jobId, log, recording, onProblem }: LineProps) {
+  const extent = useLive(() => extentOf(database(), jobId, log.id), [jobId, log.id])
+  const [open, setOpen] = useState<'view' | 'remove'>()
+  const told = (work: Promise<void>) =>
+    work.catch((error: Error) => onProblem(`${log.name}: ${storeSentence(error)}`))
+  const isThere = extent !== undefined && extent.samples > 0
+  return (
+    <Box component="li" data-log={log.id} sx={{ borderBottom: 1, borderColor: 'divider', py: 1 }}>
+      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{log.name}</Typography>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+        {extent && extentText(log, extent, recording)}
+        <br />
+        {log.channels.map(({ key }) => readingRow(key).short).join(', ')}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 0.5 }}>
+        <Button variant="outlined" disabled={!isThere} onClick={() => setOpen('view')}>
+          Look
+        </Button>
+        <Button variant="outlined" disabled={!isThere} onClick={() => void told(saveCsv(jobId, log))}>
+          Save as CSV
+        </Button>
+        <Button color="error" disabled={recording} onClick={() => setOpen('remove')}>
+          Remove
+        </Button>
+      </Box>
+      {open === 'view' && <LogDialog jobId={jobId} log={log} onClose={() => setOpen(undefined)} />}
+      {open === 'remove' && (
+        <ConfirmDialog
+          title="Remove this log?"
+          doLabel="Remove"
+          onClose={() => setOpen(undefined)}
+          onDo={() => void told(removeStoredLog(database(), jobId, log.id, systemClock))}
+        >
+          “{log.name}” and its samples go; this cannot be undone. Readings that were taken from it stay.
+        </ConfirmDialog>
+      )}
+    </Box>
+  )
+}
+
+type Props = {
+  jobId: string
+  logs: readonly LogHead[]
+  /** id of the log that is being recorded in this tab */
+  recording?: string | undefined
+}
+
+/** The logs of a job: what each holds, a look at it, its samples as a table, and taking it out. */
+export function LogList({ jobId, logs, recording }: Props) {
+  const [problem, setProblem] = useState<string>()
+  if (logs.length === 0) return null
+  return (
+    <Box>
+      {problem && (
+        <Alert severity="error" onClose={() => setProblem(undefined)}>
+          {problem}
+        </Alert>
+      )}
+      <Box component="ul" aria-label="Logs" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {logs.map((log) => (
+          <LogLine
+            key={log.id}
+            jobId={jobId}
+            log={log}
+            recording={log.id === recording}
+            onProblem={setProblem}
+          />
+        ))}
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,66 @@
+'use client'
+import type { QuantityKind } from '@/core/base/units/units'
+import type { Samples } from '@/core/record/logs/samples'
+import { thinChannel } from '@/core/record/logs/thin'
+import { readingRow } from '@/core/record/readings/vocabulary'
+import type { LogChannel } from '@/core/record/records/log'
+import { type Curve, CurveChart, LINE_LOOKS } from '@/ui/CurveChart'
+
+const KIND_TITLES: { readonly [K in QuantityKind]?: string } = {
+  pressure: 'Pressure',
+  temperature: 'Temperature',
+  current: 'Amps',
+  voltage: 'Volts',
+}
+
+/** A long log is drawn by least and most of this many slices: no peak is lost. */
+const SLICES = 300
+const PER_MINUTE = 1 / 60
+
+type Props = {
+  channels: readonly Pick<LogChannel, 'key' | 'unit'>[]
+  samples: Samples
+  /** minutes that are marked with an upright line */
+  marks?: readonly { readonly minute: number; readonly label: string }[]
+}
+
+/** Least and most of curves; a flat line still needs edges that are seen. */
+function endsOf(curves: readonly Curve[]): readonly [number, number] {
+  const values = curves.flatMap(({ points }) => points.map(({ y }) => y))
+  const least = values.reduce((a, b) => Math.min(a, b), Infinity)
+  const most = values.reduce((a, b) => Math.max(a, b), -Infinity)
+  return least === most ? [least - 1, most + 1] : [least, most]
+}
+
+/** A log over time, one chart a kind of quantity. */
+export function LogPlots({ channels, samples, marks = [] }: Props) {
+  const kinds = [...new Set(channels.map(({ key }) => readingRow(key).kind))]
+  return kinds.map((kind) => {
+    const title = KIND_TITLES[kind] ?? kind
+    const own = channels.flatMap(({ key, unit }, i) =>
+      readingRow(key).kind === kind ? [{ key, unit, i }] : [],
+    )
+    const curves = own.map(({ key, i }, at): Curve => ({
+      label: readingRow(key).short,
+      look: LINE_LOOKS[at % LINE_LOOKS.length] ?? 'solid',
+      points: thinChannel(samples, i, SLICES, PER_MINUTE),
+    }))
+    const ends = endsOf(curves)
+    return (
+      <CurveChart
+        key={kind}
+        label={`${title} of the log over time`}
+        xTitle="minutes"
+        yTitle={`${title}, ${[...new Set(own.map(({ unit }) => unit))].join(' and ')}`}
+        curves={[
+          ...curves,
+          ...marks.map(({ minute, label }): Curve => ({
+            label,
+            look: 'dotted',
+            points: ends.map((y) => ({ x: minute, y })),
+          })),
+        ]}
+      />
+    )
+  })
+}

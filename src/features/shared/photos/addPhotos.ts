@@ -1,0 +1,36 @@
+import { isoNow } from '@/core/base/units/instants'
+import type { Attachment } from '@/core/record/records/attachment'
+import { systemClock } from '@/data/clock'
+import { randomWord } from '@/data/newId'
+import { storePhoto } from '@/data/photos'
+import { database } from '@/data/shared'
+import { filesDoor } from '@/workers/filesDoor'
+import type { ShrunkPhoto } from '@/workers/shrinkPhoto'
+import { storeSentence } from '../storage/storeSentence'
+
+const LONGEST_NAME = 200
+
+async function addPhoto(jobId: string, file: File): Promise<void> {
+  const { bytes, ...shrunk } = await filesDoor().ask<ShrunkPhoto>('photo', file)
+  const photo: Attachment = {
+    id: randomWord(),
+    name: file.name.replace(/\.[^.]*$/, '').slice(0, LONGEST_NAME) || 'Photo',
+    ...shrunk,
+    size: bytes.length,
+    at: isoNow(systemClock),
+  }
+  await storePhoto(database(), jobId, photo, bytes, systemClock)
+}
+
+/** Makes photos small and stores them with a job, one after another. @returns a sentence for each that could not be */
+export async function addPhotos(jobId: string, files: readonly File[]): Promise<string[]> {
+  const problems: string[] = []
+  for (const file of files) {
+    try {
+      await addPhoto(jobId, file)
+    } catch (error) {
+      problems.push(`${file.name}: ${storeSentence(error as Error)}`)
+    }
+  }
+  return problems
+}

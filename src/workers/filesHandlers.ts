@@ -1,0 +1,57 @@
+import { type BackupContents, backupMember, folderOf, readArchive } from '@/core/record/archive/backup'
+import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
+import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
+import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
+import type { Job } from '@/core/record/job/job'
+import { shrinkPhoto } from './shrinkPhoto'
+
+/** A job with what belongs to it, to be packed. */
+export type PackQuestion = { readonly job: Job; readonly files: JobFiles; readonly at: number }
+/** One more job of a backup, or its end. */
+export type BackupQuestion =
+  | { readonly backup: string; readonly job: Job; readonly files: JobFiles }
+  | { readonly backup: string; readonly contents: BackupContents; readonly at: number }
+
+const ZIP = 'application/zip'
+const zipped = (members: readonly ZipMember[], at: number) =>
+  new Blob([packZip(members, at) as Uint8Array<ArrayBuffer>], { type: ZIP })
+
+/** A file that is one document. */
+function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, number> {
+  const reading = bytes.length > LARGEST_JOB_TEXT ? tooLarge() : readJobText(new TextDecoder().decode(bytes))
+  yield { path: name, reading, logs: {}, photos: {}, problems: [] }
+  return 1
+}
+
+/** What the worker of files can be asked. Packing and reading are synchronous here: nobody waits on this thread. */
+export function filesHandlers() {
+  const backups = new Map<string, { members: ZipMember[]; jobs: number }>()
+  return {
+    async *pack({ job, files, at }: PackQuestion) {
+      return zipped(jobMembers(job, files), at)
+    },
+    /** Gathers a backup job by job, so that not everything is sent at once. */
+    async *backup(question: BackupQuestion) {
+      const held = backups.get(question.backup) ?? { members: [], jobs: 0 }
+      backups.set(question.backup, held)
+      if ('job' in question) {
+        const { job, files } = question
+        held.members.push(...jobMembers(job, files, folderOf(job.title ?? job.unit.name ?? '', held.jobs)))
+        held.jobs += 1
+        return undefined
+      }
+      backups.delete(question.backup)
+      return zipped([backupMember(question.contents), ...held.members], question.at)
+    },
+    async *photo(file: Blob) {
+      return shrinkPhoto(file)
+    },
+    /** Reads a file of one job or of many, job by job. */
+    async *read({ name, file }: { name: string; file: Blob }) {
+      const bytes = new Uint8Array(await file.arrayBuffer())
+      if (isZip(bytes)) return yield* readArchive(bytes)
+      const jobs = yield* readDocument(name, bytes)
+      return { contents: undefined, jobs, problems: [] }
+    },
+  }
+}
