@@ -74,6 +74,7 @@ export function StorageDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="storage-title">
       <DialogTitle id="storage-title">Backup</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
+        <ImportMessages messages={messages} onClose={() => setMessages([])} />
         <Typography>
           The jobs stand in this browser alone. A backup is one zip file with every job, its logs and photos,
           and the settings; other programs read what is in it.
@@ -113,7 +114,6 @@ export function StorageDialog({ onClose }: { onClose: () => void }) {
             {aside === 1 ? 'is' : 'are'} kept aside, unchanged.
           </Alert>
         )}
-        <ImportMessages messages={messages} onClose={() => setMessages([])} />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>

@@ -1,3 +1,4 @@
+import { OrzoError } from '@/core/base/errors/orzoError'
 import { isoNow } from '@/core/base/units/instants'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LogHead } from '@/core/record/records/log'
@@ -74,13 +75,13 @@ export class Recorder {
   /** Stores the rest and ends the log. */
   async stop(): Promise<void> {
     clearInterval(this.#timer)
-    const writer = this.#writer
-    this.#writer = undefined
     try {
-      await writer?.end(systemClock)
+      await this.#writer?.end(systemClock)
+      this.#writer = undefined
       this.#set(NOT_RECORDING)
     } catch (error) {
-      this.#fail(error as Error)
+      // what the store would not take waits in memory: stopping may be tried again
+      this.#tell(error as Error)
     }
   }
 
@@ -99,13 +100,16 @@ export class Recorder {
       () => {
         if (this.#state.problem) this.#set({ ...this.#state, problem: undefined })
       },
-      (error: Error) => {
-        // what was taken waits in memory and is tried again with the next sample; a log that is gone ends
-        const problem = `The last samples are not stored yet: ${storeSentence(error)}`
-        if (error.name === 'OrzoError') this.#fail(error)
-        else this.#set({ ...this.#state, problem })
-      },
+      // what was taken waits in memory and is tried again with the next sample
+      (error: Error) => this.#tell(error),
     )
+  }
+
+  /** A log that is gone ends; otherwise its samples wait. */
+  #tell(error: Error) {
+    if (error instanceof OrzoError) this.#fail(error)
+    else
+      this.#set({ ...this.#state, problem: `The last samples are not stored yet: ${storeSentence(error)}` })
   }
 
   #fail(error: Error) {

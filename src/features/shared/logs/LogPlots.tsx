@@ -32,14 +32,28 @@ function endsOf(curves: readonly Curve[]): readonly [number, number] {
   return least === most ? [least - 1, most + 1] : [least, most]
 }
 
-/** A log over time, one chart a kind of quantity. */
-export function LogPlots({ channels, samples, marks = [] }: Props) {
+type Shown = Pick<LogChannel, 'key' | 'unit'> & { readonly i: number }
+
+/** Channels by what they measure, no more together than lines can be told apart. */
+function groupsOf(channels: Props['channels']): { kind: QuantityKind; own: readonly Shown[] }[] {
   const kinds = [...new Set(channels.map(({ key }) => readingRow(key).kind))]
-  return kinds.map((kind) => {
-    const title = KIND_TITLES[kind] ?? kind
+  return kinds.flatMap((kind) => {
     const own = channels.flatMap(({ key, unit }, i) =>
       readingRow(key).kind === kind ? [{ key, unit, i }] : [],
     )
+    const charts = Math.ceil(own.length / LINE_LOOKS.length)
+    const each = Math.ceil(own.length / charts)
+    return Array.from({ length: charts }, (_chart, at) => ({
+      kind,
+      own: own.slice(at * each, (at + 1) * each),
+    }))
+  })
+}
+
+/** A log over time, one chart or more a kind of quantity. */
+export function LogPlots({ channels, samples, marks = [] }: Props) {
+  return groupsOf(channels).map(({ kind, own }, group) => {
+    const title = KIND_TITLES[kind] ?? kind
     const curves = own.map(({ key, i }, at): Curve => ({
       label: readingRow(key).short,
       look: LINE_LOOKS[at % LINE_LOOKS.length] ?? 'solid',
@@ -48,8 +62,8 @@ export function LogPlots({ channels, samples, marks = [] }: Props) {
     const ends = endsOf(curves)
     return (
       <CurveChart
-        key={kind}
-        label={`${title} of the log over time`}
+        key={group}
+        label={`${title} of the log over time: ${own.map(({ key }) => readingRow(key).short).join(', ')}`}
         xTitle="minutes"
         yTitle={`${title}, ${[...new Set(own.map(({ unit }) => unit))].join(' and ')}`}
         curves={[
