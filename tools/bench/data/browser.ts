@@ -1,0 +1,3 @@
+import { runData } from './workload'
+
+Object.assign(globalThis, { runData })
