@@ -3,7 +3,7 @@ import TextField, { type TextFieldProps } from '@mui/material/TextField'
 import { useRef, useState } from 'react'
 
 /** What became of a text: nothing to say, a message why it cannot be stored, or whether it will have been accepted. */
-export type SaveOutcome = string | undefined | Promise<boolean>
+type SaveOutcome = string | undefined | Promise<boolean>
 
 type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'onBlur'> & {
   value: string

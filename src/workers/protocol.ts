@@ -77,7 +77,7 @@ export class Superseded extends Error {
   override name = 'Superseded'
 }
 
-export type Asking = {
+type Asking = {
   readonly channel?: string
   readonly onStep?: (value: never) => void
   /** buffers that go over to the worker instead of being copied */

@@ -45,7 +45,7 @@ export type Answer = {
 }
 
 /** Before the first reading there is an empty set to look at. */
-export const emptySet = (unit: UnitPlate): ReadingSet => ({ mode: mainMode(unit), readings: {} })
+const emptySet = (unit: UnitPlate): ReadingSet => ({ mode: mainMode(unit), readings: {} })
 
 /** The set that is looked at. */
 export const lookedAt = (

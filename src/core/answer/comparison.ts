@@ -10,8 +10,8 @@ import { verdict, type Verdict } from '../diagnosis/evidence/sentence'
 import type { Job } from '../record/job/job'
 import { contextOf, type Diagnosis, diagnose } from './diagnose'
 
-export type Cell = { readonly text: string; readonly verdict: Verdict }
-export type ComparisonRow = {
+type Cell = { readonly text: string; readonly verdict: Verdict }
+type ComparisonRow = {
   readonly key: FeatureKey
   readonly label: string
   readonly target: string

@@ -7,7 +7,7 @@ import { decided } from '../record/edits/decisionEdits'
 import { contextOf, type Diagnosis, diagnose } from './diagnose'
 
 /** The set that speaks for the circuit now: the latest one with a reading or an observation. */
-export function latestSet(job: Pick<Job, 'readingSets'>): JobSet | undefined {
+function latestSet(job: Pick<Job, 'readingSets'>): JobSet | undefined {
   return job.readingSets.findLast(
     (set) => Object.keys(set.readings).length > 0 || Object.keys(set.observations ?? {}).length > 0,
   )

@@ -11,7 +11,7 @@ import { bubbleAtMeanCondensing, dewAtMeanEvaporating } from '../physics/refrige
 import { warmingPotential } from '../physics/refrigerants/warming'
 
 /** Whether a refrigerant may stand in for the original, and why not. */
-export type Suitability = {
+type Suitability = {
   readonly verdict: 'original' | 'possible' | 'refused'
   /** reasons for a refusal, or what must be done, in sentences */
   readonly reasons: readonly string[]

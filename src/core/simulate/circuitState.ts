@@ -1,14 +1,14 @@
-import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 import { saturationTemperature, temperatureRange } from '../physics/refrigerants/saturation'
-import { gasEnthalpy, gasOfEnthalpy, type Isobar, isobarAt } from '../physics/refrigerants/vapour'
+import { gasOfEnthalpy, isobarAt } from '../physics/refrigerants/vapour'
 import { compressorDuty, type CompressorDuty, type Discharge, leakFlow } from './compressor'
-import { condense, type CondenserDuty, coolLiquid, condenserConductances } from './condenser'
+import type { CondenserDuty } from './condenser'
 import { evaporate, type EvaporatorDuty } from './evaporator'
-import type { Circuit, Line, Surroundings } from './hardware'
-import { fullFlow, type Inlet, inletState, openingAt } from './metering'
+import type { Circuit, Surroundings } from './hardware'
+import { highSide, ramp } from './highSide'
+import { alongSuction, type LiquidPath, liquidPath, suctionPoint, type SuctionPoint } from './lines'
+import { fullFlow, openingAt } from './metering'
 import { type Corners, cornersAtBubble, cornersAtDew, qualityOf } from './saturations'
 import { type Stream, streamOf } from './stream'
-import { homogeneousDensity } from './twoPhase'
 
 /** The five numbers that fix a steady state. */
 export type Unknowns = {
@@ -22,22 +22,6 @@ export type Unknowns = {
   readonly enthalpy: number
   /** leaving the compressor, J/kg */
   readonly discharge: number
-}
-
-/** Gas in the suction line or before the compressor. */
-export type SuctionPoint = {
-  readonly pressure: number
-  readonly enthalpy: number
-  readonly temperature: number
-  readonly density: number
-  readonly isobar: Isobar
-}
-
-export type LiquidPath = {
-  readonly leaving: Inlet
-  readonly beforeDryer: Inlet
-  readonly afterDryer: Inlet
-  readonly atDevice: Inlet
 }
 
 /** Everything about the circuit at one guess of the unknowns. SI. */
@@ -69,145 +53,9 @@ export type CircuitState = {
 const GAS_CONSTANT = 8.314462618
 /** [memory] share of a condenser in which gas that does not condense can gather. */
 const GAS_SHARE_OF_CONDENSER = 0.6
-/** Surface share over which a receiver goes from empty to full, and quality range over which an accumulator fills. */
-const RECEIVER_RAMP = 0.04
+/** Quality range over which an accumulator fills. */
 const ACCUMULATOR_RAMP = 0.06
-const MOST_RECEIVER_LEVEL = 0.9
 const MOST_ACCUMULATOR_LEVEL = 0.7
-/** K each side of the floor over which head-pressure control floods, and the most it floods. */
-const FLOODING_BAND = 2.5
-const MOST_FLOODING = 0.92
-
-const lineDrop = (line: Line, massFlow: number, density: number) =>
-  (line.resistance * massFlow * massFlow) / density
-
-const LEAST_PRESSURE_SHARE = 0.15
-/** K: over which the heat capacity of suction gas is taken. */
-const CAPACITY_SPAN = 10
-
-function suctionPoint(isobar: Isobar, pressure: number, enthalpy: number): SuctionPoint {
-  const { temperature, density } = gasOfEnthalpy(isobar, enthalpy)
-  return { pressure, enthalpy, temperature, density, isobar }
-}
-
-/** Vapour in a line: pressure lost by friction, heat gained from the air around; wet vapour boils first. */
-function alongSuction(
-  name: RefrigerantName,
-  from: SuctionPoint,
-  at: Corners,
-  line: Line,
-  massFlow: number,
-  ambient: number,
-): SuctionPoint {
-  const quality = qualityOf(at, from.enthalpy)
-  const density =
-    quality >= 1 ? from.density : homogeneousDensity(at.liquidDensity, at.vapourDensity, quality)
-  const lowest = from.pressure * LEAST_PRESSURE_SHARE
-  const pressure = Math.max(from.pressure - lineDrop(line, massFlow, density), lowest)
-  const capacity = (gasEnthalpy(from.isobar, CAPACITY_SPAN) - from.isobar.dew.enthalpy) / CAPACITY_SPAN
-  const effect = -Math.expm1(-line.conductance / (massFlow * capacity))
-  const enthalpy = from.enthalpy + (ambient - from.temperature) * effect * capacity
-  return suctionPoint(isobarAt(name, saturationTemperature(name, 'dew', pressure)), pressure, enthalpy)
-}
-
-/** Liquid or flashing mixture in a line: friction, and heat to the air around. */
-function alongLiquid(
-  name: RefrigerantName,
-  from: Inlet,
-  line: Line,
-  massFlow: number,
-  ambient: number,
-  lowest: number,
-): Inlet {
-  const pressure = Math.max(from.pressure - lineDrop(line, massFlow, from.density), lowest)
-  const lost = (line.conductance * (from.temperature - ambient)) / massFlow
-  return inletState(name, pressure, from.enthalpy - lost)
-}
-
-/** Gas space that air shares: its pressure at a temperature, Pa. */
-export const gasPressure = (moles: number, kelvin: number, volume: number): number =>
-  moles === 0 ? 0 : (moles * GAS_CONSTANT * kelvin) / volume
-
-/** Flooding of the condenser that head-pressure control asks for at a condensing temperature, share of surface. */
-function askedFlooding(circuit: Circuit, condensing: number): number {
-  if (circuit.headFloor === undefined) return circuit.strayFlooding
-  const below = (circuit.headFloor + FLOODING_BAND - condensing) / (2 * FLOODING_BAND)
-  const asked = MOST_FLOODING * Math.min(Math.max(below, 0), 1) * circuit.floodingShare
-  return Math.min(asked + circuit.strayFlooding, MOST_FLOODING)
-}
-
-const ramp = (value: number, width: number) => Math.min(Math.max(value / width, 0), 1)
-
-type HighSide = {
-  readonly condenser: CondenserDuty
-  readonly leaving: Inlet
-  readonly receiverLevel: number
-}
-
-/** Condenser, receiver and the subcooler below it. */
-function highSide(
-  circuit: Circuit,
-  stream: Stream,
-  at: Corners,
-  pressure: number,
-  massFlow: number,
-  enthalpyIn: number,
-): HighSide {
-  const { refrigerant: name, condenser: coil, receiverVolume, subcoolerShare } = circuit
-  const hasReceiver = receiverVolume > 0
-  const held = hasReceiver ? subcoolerShare : 0
-  const condenser = condense(name, coil, stream, at, pressure, massFlow, enthalpyIn, held)
-  if (!hasReceiver && circuit.headFloor === undefined) {
-    return { condenser, leaving: leavingInlet(name, condenser, at, pressure), receiverLevel: 0 }
-  }
-  const commanded = askedFlooding(circuit, at.bubble)
-  const receiverLevel = MOST_RECEIVER_LEVEL * ramp(condenser.flooded - commanded, RECEIVER_RAMP)
-  if (condenser.flooded <= 0)
-    return { condenser, leaving: leavingInlet(name, condenser, at, pressure), receiverLevel: 0 }
-  // Liquid held back on command rejoins hot gas at the receiver: only what overfills the receiver subcools the liquid.
-  const overfull = Math.max(condenser.flooded - commanded - RECEIVER_RAMP, 0)
-  const conductance = condenserConductances(stream, coil.inside).liquid * (held + overfull)
-  const cooled = coolLiquid(name, at.bubble, pressure, massFlow, stream.temperature, conductance)
-  // Written out: copying by spread costs more here than all the physics of the coil.
-  const flooded: CondenserDuty = {
-    enthalpyOut: cooled.enthalpy,
-    temperatureOut: cooled.temperature,
-    qualityOut: condenser.qualityOut,
-    desuperheating: condenser.desuperheating,
-    condensing: condenser.condensing,
-    flooded: condenser.flooded,
-    heat: massFlow * (enthalpyIn - cooled.enthalpy),
-    mass: condenser.mass,
-  }
-  return { condenser: flooded, leaving: leavingInlet(name, flooded, at, pressure), receiverLevel }
-}
-
-function leavingInlet(name: RefrigerantName, duty: CondenserDuty, at: Corners, pressure: number): Inlet {
-  const { enthalpyOut, temperatureOut, qualityOut } = duty
-  if (qualityOut > 0) {
-    const density = homogeneousDensity(at.liquidDensity, at.vapourDensity, qualityOut)
-    return { pressure, enthalpy: enthalpyOut, temperature: temperatureOut, quality: qualityOut, density }
-  }
-  const { density } = inletState(name, pressure, enthalpyOut)
-  return { pressure, enthalpy: enthalpyOut, temperature: temperatureOut, quality: 0, density }
-}
-
-function liquidPath(
-  circuit: Circuit,
-  leaving: Inlet,
-  massFlow: number,
-  ambient: number,
-  behind: number,
-): LiquidPath {
-  const { refrigerant: name, liquidLine, dryer, screen } = circuit
-  // Nothing ahead of the device falls below the pressure behind it: the resistance then carries the whole drop.
-  const lowest = behind
-  const beforeDryer = alongLiquid(name, leaving, liquidLine, massFlow, ambient, lowest)
-  const afterDryer = alongLiquid(name, beforeDryer, dryer, massFlow, ambient, lowest)
-  const atDevice =
-    screen.resistance === 0 ? afterDryer : alongLiquid(name, afterDryer, screen, massFlow, ambient, lowest)
-  return { leaving, beforeDryer, afterDryer, atDevice }
-}
 
 /** Refrigerant in every part, kg. */
 function totalMass(circuit: Circuit, parts: Omit<CircuitState, 'mass'>): number {
@@ -231,6 +79,10 @@ function totalMass(circuit: Circuit, parts: Omit<CircuitState, 'mass'>): number 
     circuit.parked
   )
 }
+
+/** Gas space that air shares: its pressure at a temperature, Pa. */
+export const gasPressure = (moles: number, kelvin: number, volume: number): number =>
+  moles === 0 ? 0 : (moles * GAS_CONSTANT * kelvin) / volume
 
 /** Streams of both coils: they do not depend on the unknowns. */
 export const streamsOf = (circuit: Circuit, around: Surroundings): CircuitState['streams'] => ({

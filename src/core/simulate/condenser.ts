@@ -24,8 +24,8 @@ export type CondenserDuty = {
 }
 
 /** [memory] films of hot gas and of liquid against that of condensing refrigerant. */
-export const GAS_FILM_SHARE = 0.3
-export const LIQUID_FILM_SHARE = 0.4
+const GAS_FILM_SHARE = 0.3
+const LIQUID_FILM_SHARE = 0.4
 /** [physics] smallest temperature difference that still counts as driving heat, K. */
 const LEAST_DRIVE = 0.02
 

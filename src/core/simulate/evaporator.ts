@@ -24,7 +24,7 @@ export type EvaporatorDuty = {
 /** [physics] a blend enters partly flashed: its mean lies two thirds from bubble to dew (handbook 02). */
 const DEW_SHARE = 2 / 3
 /** [memory] film of dry vapour against that of boiling refrigerant. */
-export const VAPOUR_FILM_SHARE = 0.2
+const VAPOUR_FILM_SHARE = 0.2
 const SURFACE_STEPS = 30
 const SURFACE_TOLERANCE = 1e-5
 

@@ -8,8 +8,8 @@ import { SIMULATED_FAULTS, type SimulatedFault } from './circuitFaults'
 import type { Conditions } from './conditions'
 import type { SteadyQuestion } from './steady'
 
-export const SIMULATION_FORMAT = 'orzo.simulation'
-export const SIMULATION_VERSION = 1
+const SIMULATION_FORMAT = 'orzo.simulation'
+const SIMULATION_VERSION = 1
 
 const temperature = quantitySchema('temperature').optional()
 const humidity = quantitySchema('humidity').optional()
@@ -34,7 +34,7 @@ const faultSchema = z.strictObject({
 const MOST_FAULTS = 4
 
 /** A question to the simulator as a file: unit, conditions, faults, and a seed where instruments shall read it. */
-export const simulationSchema = z.strictObject({
+const simulationSchema = z.strictObject({
   format: z.literal(SIMULATION_FORMAT, { error: `is not "${SIMULATION_FORMAT}"` }),
   version: z.literal(SIMULATION_VERSION, { error: `is not ${SIMULATION_VERSION}` }),
   unit: unitSchema,

@@ -4,19 +4,13 @@ import { memo, useMemo } from 'react'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { temperatureInk } from '../ladder/temperatureColour'
 import { INK } from '../theme/tokens'
-import { type Chip, type CircuitLayout, layoutCircuit, type Pipe, ROOMY } from './layout'
+import { ROOMY } from './frame'
+import { layoutCircuit } from './layout'
+import type { Chip, CircuitLayout, Pipe } from './layoutTypes'
 import type { Loop } from './loop'
 import { PlaceButtons, type Seen } from './PlaceButtons'
-import {
-  BulbMark,
-  CoilMark,
-  CompressorMark,
-  MeteringMark,
-  meteringName,
-  PartMark,
-  PipeMark,
-  ReversingValveMark,
-} from './symbols'
+import { BulbMark, MeteringMark, meteringName, PartMark } from './partMarks'
+import { CoilMark, CompressorMark, PipeMark, ReversingValveMark } from './symbols'
 import { TapChip } from './TapChip'
 import type { TapView } from './tapView'
 

@@ -2,7 +2,7 @@
 import ButtonBase from '@mui/material/ButtonBase'
 import { INK } from '../theme/tokens'
 import type { Point } from './geometry'
-import type { CircuitLayout } from './layout'
+import type { CircuitLayout } from './layoutTypes'
 import type { PlaceId } from './seenPlaces'
 
 /** One question that is answered by tapping the place. */

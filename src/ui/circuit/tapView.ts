@@ -1,7 +1,7 @@
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** What a live probe says of itself. */
-export type LiveState = 'moving' | 'settled' | 'lost'
+type LiveState = 'moving' | 'settled' | 'lost'
 
 /** What a tap shows, ready to be written; the same on the drawing and in the list. */
 export type TapView = {

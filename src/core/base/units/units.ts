@@ -17,7 +17,7 @@ export type QuantityKind =
   | 'humidity'
   | 'time'
 
-export type PressureReference = 'absolute' | 'gauge' | 'vacuum'
+type PressureReference = 'absolute' | 'gauge' | 'vacuum'
 
 type UnitRow = {
   readonly kind: QuantityKind

@@ -13,7 +13,7 @@ import { featureOutcomes, type Outcome, type Predictor, predictorOf, wordOutcome
 import type { Ranked } from '../ranking/weigh'
 
 /** What a check may show, and who would then lead the list. */
-export type Split = {
+type Split = {
   readonly outcome: string
   readonly chance: number
   readonly leads: SuspectId

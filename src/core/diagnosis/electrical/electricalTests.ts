@@ -235,7 +235,7 @@ function coilVolts(_unit: UnitPlate, at: Snapshot): TestResult | undefined {
 }
 
 /** Electrical tests, in the order of the bench. */
-export const ELECTRICAL_TESTS = {
+const ELECTRICAL_TESTS = {
   supply: {
     label: 'Supply volts',
     words: ['good', 'no-volts', 'phase-lost', 'unbalanced', 'off-plate'],

@@ -1,20 +1,18 @@
 /** Fault ids of the electrical side (handbook 05). */
-export const ELECTRICAL_FAULTS = [
-  'compressor-grounded',
-  'compressor-open-winding',
-  'compressor-shorted-turns',
-  'compressor-locked-rotor',
-  'compressor-overload-open',
-  'start-gear-failed',
-  'contactor-failed',
-  'supply-fault',
-  'control-open',
-  'wire-rubbed-to-ground',
-  'crankcase-heater-open',
-  'rv-coil-failed',
-  'rv-control-voltage-fault',
-] as const
-export type ElectricalFault = (typeof ELECTRICAL_FAULTS)[number]
+type ElectricalFault =
+  | 'compressor-grounded'
+  | 'compressor-open-winding'
+  | 'compressor-shorted-turns'
+  | 'compressor-locked-rotor'
+  | 'compressor-overload-open'
+  | 'start-gear-failed'
+  | 'contactor-failed'
+  | 'supply-fault'
+  | 'control-open'
+  | 'wire-rubbed-to-ground'
+  | 'crankcase-heater-open'
+  | 'rv-coil-failed'
+  | 'rv-control-voltage-fault'
 
 /** What one electrical test says: a value for the screen, the ranking and the report. */
 export type Finding = {

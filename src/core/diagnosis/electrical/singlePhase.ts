@@ -3,8 +3,8 @@ import { type Finding, good, unclear } from './finding'
 /** The three unlabelled terminals and the three pairs, each pair named by its two terminals. */
 export const PAIRS = ['AB', 'BC', 'CA'] as const
 export type Pair = (typeof PAIRS)[number]
-export type Terminal = 'A' | 'B' | 'C'
-export type TerminalName = 'common' | 'run' | 'start'
+type Terminal = 'A' | 'B' | 'C'
+type TerminalName = 'common' | 'run' | 'start'
 
 /** Ohms of each pair; Infinity where the meter reads open. */
 export type PairOhms = Readonly<Record<Pair, number>>

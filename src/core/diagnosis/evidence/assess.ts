@@ -19,7 +19,7 @@ import type { Item } from './items'
 import { EVIDENT_OBSERVATIONS } from './commonWords'
 
 /** A feature that was taken, beside what it should be. */
-export type Judged = { readonly measured: Measured; readonly target: Target }
+type Judged = { readonly measured: Measured; readonly target: Target }
 export type JudgedFeatures = { readonly [K in FeatureKey]?: Judged }
 export type TestResults = { readonly [K in ElectricalTestKey]?: TestResult }
 

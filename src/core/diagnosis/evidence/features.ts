@@ -27,7 +27,7 @@ function ampsShare(unit: UnitPlate, at: Snapshot): Measured | undefined {
 }
 
 /** Continuous evidence, one row per target (handbook 04 columns, then the tells). */
-export const FEATURES = {
+const FEATURES = {
   evaporatingMean: {
     label: 'Evaporating',
     kind: 'temperature',

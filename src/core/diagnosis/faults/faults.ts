@@ -5,9 +5,9 @@ import { FURTHER_FAULTS } from './furtherFaults'
 import { TABLE_FAULTS } from './tableFaults'
 
 /** Faults of the refrigerant circuit and what surrounds it. */
-export const CIRCUIT_FAULTS = { ...TABLE_FAULTS, ...FURTHER_FAULTS } as const
+const CIRCUIT_FAULTS = { ...TABLE_FAULTS, ...FURTHER_FAULTS } as const
 /** Every fault of handbook 04 and 05. */
-export const FAULTS = { ...CIRCUIT_FAULTS, ...ELECTRICAL_FAULT_ROWS } as const
+const FAULTS = { ...CIRCUIT_FAULTS, ...ELECTRICAL_FAULT_ROWS } as const
 
 export type CircuitFaultId = keyof typeof CIRCUIT_FAULTS
 export type ElectricalFaultId = keyof typeof ELECTRICAL_FAULT_ROWS

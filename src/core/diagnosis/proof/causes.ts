@@ -6,7 +6,7 @@ import { recordOf, setsBefore } from './record'
 import { faultRow, type SuspectId } from '../faults/faults'
 
 /** What is on record when the cause of death is looked for. */
-export type CauseRecord = Assessment & {
+type CauseRecord = Assessment & {
   readonly seen: Observations
   readonly arrival: NonNullable<Job['arrival']>
 }
@@ -46,7 +46,7 @@ function hotDischarge({ snapshot }: CauseRecord): string | undefined {
 }
 
 /** Why compressors die (handbook 04), each with what speaks for it and what removes it. */
-export const CAUSES = {
+const CAUSES = {
   'flooded-start': {
     label: 'Flooded starts: crankcase heater open, long off periods in cold',
     evidence: (record) => [testFailed(record, 'heater')],

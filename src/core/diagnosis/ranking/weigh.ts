@@ -80,7 +80,7 @@ export const suspectsIn = (hypothesis: Hypothesis): readonly SuspectId[] => {
 }
 
 /** Chance of one word under every component. */
-export function wordFactors(
+function wordFactors(
   { key, word }: Pick<WordItem, 'key' | 'word'>,
   hypothesis: Hypothesis,
   components: Components,

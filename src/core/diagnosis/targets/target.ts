@@ -15,27 +15,26 @@ export type Target = {
 }
 
 /** The quantities for which targets are made, named as the derived values or readings they judge. */
-export const TARGET_KEYS = [
-  'evaporatingMean',
-  'condensingMean',
-  'superheat',
-  'evaporatorSuperheat',
-  'subcooling',
-  'temperatureSplit',
-  'ampsShare',
-  'dischargeLineTemp',
-  'liquidLineDrop',
-  'dryerDrop',
-  'reversingValveRise',
-  'standingOverAmbient',
-  'suctionDryerDrop',
-  'waterRise',
-  'temperatureRise',
-  'liquidApproach',
-  'suctionLineTemp',
-  'spaceTemp',
-] as const
-export type TargetKey = (typeof TARGET_KEYS)[number]
+export type TargetKey =
+  | 'evaporatingMean'
+  | 'condensingMean'
+  | 'superheat'
+  | 'evaporatorSuperheat'
+  | 'subcooling'
+  | 'temperatureSplit'
+  | 'ampsShare'
+  | 'dischargeLineTemp'
+  | 'liquidLineDrop'
+  | 'dryerDrop'
+  | 'reversingValveRise'
+  | 'standingOverAmbient'
+  | 'suctionDryerDrop'
+  | 'waterRise'
+  | 'temperatureRise'
+  | 'liquidApproach'
+  | 'suctionLineTemp'
+  | 'spaceTemp'
+
 export type Targets = { readonly [K in TargetKey]?: Target }
 
 /** A band given in Fahrenheit degrees of difference. */

@@ -108,7 +108,7 @@ export type Recovery = {
 }
 
 /** Pressure in a circuit that holds a mass: saturation while there is liquid, else by density. */
-export function systemPressure({ refrigerant, mass, volume, temperature }: Emptying): number {
+function systemPressure({ refrigerant, mass, volume, temperature }: Emptying): number {
   const { density } = saturatedState(refrigerant, 'dew', temperature)
   return saturationPressure(refrigerant, 'dew', temperature) * Math.min(mass / volume / density, 1)
 }

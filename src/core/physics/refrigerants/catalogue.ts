@@ -16,7 +16,7 @@ export type RefrigerantRow = {
   readonly highPressureClass: boolean
 }
 
-export const REFRIGERANTS = {
+const REFRIGERANTS = {
   'R-22': { safety: 'A1', oils: ['mineral', 'alkylbenzene'], blend: [], highPressureClass: false },
   'R-410A': {
     safety: 'A1',

@@ -25,7 +25,7 @@ export type ArchivedJob = JobFiles & {
 }
 
 /** Ends the name of a job's document; what stands before the name is the folder of its logs and photos. */
-export const JOB_ENDING = '.orzo.json'
+const JOB_ENDING = '.orzo.json'
 const JOB_MEMBER = `job${JOB_ENDING}`
 
 /** Larger members are not unpacked, bytes: no log or photo that Orzo wrote comes near. */

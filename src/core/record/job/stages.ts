@@ -3,8 +3,7 @@ import type { Job } from './job'
 export const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'close'] as const
 export type Stage = (typeof STAGES)[number]
 
-export const hasReadings = (job: Job): boolean =>
-  job.readingSets.some((set) => Object.keys(set.readings).length > 0)
+const hasReadings = (job: Job): boolean => job.readingSets.some((set) => Object.keys(set.readings).length > 0)
 export const isDecided = (job: Pick<Job, 'decisions'>): boolean =>
   job.decisions.some(({ state }) => state === 'decided')
 

@@ -90,7 +90,7 @@ export function guessColumns(table: LogTable): ColumnUse[] {
   })
 }
 
-export type LogSeries = {
+type LogSeries = {
   readonly key: ReadingKey
   readonly unit: Unit
   /** minutes since the log began */

@@ -11,7 +11,7 @@ export type Samples = {
 export type Chunk = Samples & { readonly index: number; readonly count: number; readonly sealed: boolean }
 
 /** Samples of a full chunk: a quarter of an hour at one a second. Small, because an open one is rewritten each second. */
-export const CHUNK_SAMPLES = 1024
+const CHUNK_SAMPLES = 1024
 
 /** @returns how many samples there are */
 export const countOf = ({ time }: Pick<Samples, 'time'>): number => time.length
@@ -23,7 +23,7 @@ export const noSamples = (channels: number): Samples => ({
 })
 
 /** A stretch of samples; typed arrays of its own, so that what is stored holds no more than that. */
-export const sliceSamples = ({ time, values }: Samples, from: number, to: number): Samples => ({
+const sliceSamples = ({ time, values }: Samples, from: number, to: number): Samples => ({
   time: time.slice(from, to),
   values: values.map((channel) => channel.slice(from, to)),
 })

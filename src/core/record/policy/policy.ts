@@ -4,7 +4,7 @@ import { z } from 'zod'
 type PolicyRow = { readonly question: string; readonly answers: Readonly<Record<string, string>> }
 
 /** Rows that something in Orzo reads today; the others join with what they decide. [practice] */
-export const POLICY_QUESTIONS = {
+const POLICY_QUESTIONS = {
   evacuation: {
     question: 'How is a circuit evacuated?',
     answers: {
@@ -36,10 +36,10 @@ export const POLICY_QUESTIONS = {
 } as const satisfies Record<string, PolicyRow>
 
 export type PolicyQuestion = keyof typeof POLICY_QUESTIONS
-export const POLICY_KEYS = Object.keys(POLICY_QUESTIONS) as PolicyQuestion[]
+const POLICY_KEYS = Object.keys(POLICY_QUESTIONS) as PolicyQuestion[]
 
 /** The row seen without its literal types. */
-export const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
+const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
 
 type Answers<K extends PolicyQuestion> = keyof (typeof POLICY_QUESTIONS)[K]['answers'] & string
 

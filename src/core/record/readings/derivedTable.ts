@@ -7,7 +7,7 @@ import type { Measured, Snapshot } from './snapshot'
 import type { ReadingKey } from './vocabulary'
 
 /** What a derived value is, so that it can be shown in the user's units. */
-export type DerivedKind = 'temperature' | 'temperatureDifference' | 'pressureDifference' | 'ratio' | 'share'
+type DerivedKind = 'temperature' | 'temperatureDifference' | 'pressureDifference' | 'ratio' | 'share'
 
 export type DerivedRow = {
   readonly label: string
@@ -95,7 +95,7 @@ const difference = (label: string, formula: string, compute: DerivedRow['compute
 })
 
 /** Derived quantities of handbook 02 [physics], each with the error that it inherits. */
-export const DERIVED = {
+const DERIVED = {
   evaporatingDew: temperature('Evaporating, dew', 'dew(suction pressure)', (at) =>
     saturated(at, at.values.suctionPressure, dew),
   ),

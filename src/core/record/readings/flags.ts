@@ -155,7 +155,7 @@ function pressureSlips(at: Snapshot): Flag[] {
 }
 
 /** [practice] handbook 02: readings of one set lie within about ten minutes. */
-export const SET_MINUTES = 10
+const SET_MINUTES = 10
 const MINUTE = 60_000
 /** Readings that the weather, the circuit's state or the load move; settings and windings stay. */
 const isMoving = (key: ReadingKey) =>

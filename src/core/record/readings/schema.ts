@@ -52,13 +52,13 @@ export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undef
 const entriesOf = <K extends string, S>(keys: readonly K[], make: (key: K) => S) =>
   Object.fromEntries(keys.map((key) => [key, make(key)])) as Record<K, S>
 
-export const readingsSchema = z.strictObject(
+const readingsSchema = z.strictObject(
   entriesOf(READING_KEYS, (key) => readingSchema(key).optional()),
 ) as unknown as z.ZodType<Readings>
 
 const MOST_HOURS_OPEN = 100_000
 
-export const observationsSchema = z.strictObject({
+const observationsSchema = z.strictObject({
   ...entriesOf(OBSERVATION_KEYS, (key) => {
     const { values } = observationRow(key)
     return z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }).optional()

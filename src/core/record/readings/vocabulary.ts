@@ -1,7 +1,7 @@
 import type { QuantityKind } from '../../base/units/units'
 
 /** Where on the machine a reading is taken; groups the list of taps. */
-export type Place = 'pressures' | 'refrigerant' | 'valve' | 'air' | 'water' | 'electrical'
+type Place = 'pressures' | 'refrigerant' | 'valve' | 'air' | 'water' | 'electrical'
 
 /** How an instrument errs; the figures stand in instrumentError.ts. */
 export type InstrumentKind =
@@ -34,7 +34,7 @@ const amps = (label: string, short: string) => row(label, short, 'current', 'ele
 const ohms = (label: string, short: string) => row(label, short, 'resistance', 'electrical', 'ohmmeter')
 
 /** The handbook's reading keys (02). The order is that of the list of taps. */
-export const READINGS = {
+const READINGS = {
   suctionPressure: pressure('Suction pressure', 'Suction'),
   liquidPressure: pressure('Liquid pressure', 'Liquid'),
   dischargePressure: pressure('Discharge pressure', 'Discharge'),

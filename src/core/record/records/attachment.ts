@@ -4,7 +4,7 @@ import { countSchema, idSchema } from './fields'
 import { defineKind } from './kind'
 
 /** Pictures that every browser shows. */
-export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
+const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 
 export const attachmentSchema = z.strictObject({
   id: idSchema,

@@ -1,11 +1,11 @@
 import { type Contamination, isAcid, isBurnout } from './contamination'
 
 /** [memory] handbook 06 thresholds, mg KOH a gram of oil. */
-export const TAN_CLEAN = 0.05
+const TAN_CLEAN = 0.05
 const TAN_MILD = 0.1
 const TAN_BURNOUT = 0.3
 /** [practice] share of the old oil that one change leaves behind. */
-export const OIL_LEFT = 0.25
+const OIL_LEFT = 0.25
 const MOST_CHANGES = 6
 
 export type AcidLedger = {

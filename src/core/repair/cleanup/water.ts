@@ -4,7 +4,7 @@ import { type Contamination, isWet } from './contamination'
 import type { CleanupRecord } from './record'
 
 /** One line of the ledger: kilograms of water with the standard error of the estimate. */
-export type WaterLine = { readonly label: string; readonly kg: number; readonly error: number }
+type WaterLine = { readonly label: string; readonly kg: number; readonly error: number }
 
 export type WaterLedger = {
   readonly sources: readonly WaterLine[]

@@ -26,7 +26,7 @@ export type PlanTask = Pick<TaskRow, 'label' | 'handsOn'> & {
   readonly opens: boolean
   readonly cautions: readonly string[]
 }
-export type PlanPart = {
+type PlanPart = {
   /** what it is ticked by: stable while the part is the same */
   readonly id: string
   readonly label: string

@@ -3,7 +3,7 @@ import type { HANDS } from '@/core/record/settings/settings'
 import type { TextSize } from '@/ui/theme/theme'
 import type { ThemeName } from '@/ui/theme/tokens'
 
-export type Hand = (typeof HANDS)[number]
+type Hand = (typeof HANDS)[number]
 
 /** How this browser shows Orzo. */
 export type Look = {

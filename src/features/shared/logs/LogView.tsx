@@ -16,7 +16,9 @@ export function LogView({ jobId, log, onClose }: { jobId: string; log: LogHead; 
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="log-view-title">
       <DialogTitle id="log-view-title">{log.name}</DialogTitle>
-      <DialogContent tabIndex={0}>{samples && <LogPlots channels={log.channels} samples={samples} />}</DialogContent>
+      <DialogContent tabIndex={0}>
+        {samples && <LogPlots channels={log.channels} samples={samples} />}
+      </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
       </DialogActions>

@@ -1,0 +1,157 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { type ReactNode, useState } from 'react'
+import { markDoubtful, noteReading, observe } from '@/core/record/edits/readingEdits'
+import type { PlacedKey } from '@/ui/circuit/seenPlaces'
+import { TapList } from '@/ui/pad/TapList'
+import { CircuitPane } from '../shared/circuit/CircuitPane'
+import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
+import { useLook } from '../shared/display/DisplayProvider'
+import type { StageProps } from '../shared/stageProps'
+import { ComparePane } from './ComparePane'
+import { LadderPane } from './LadderPane'
+import { LivePanel } from './live/LivePanel'
+import { PadPanel } from './PadPanel'
+import { SeenPanel } from './SeenPanel'
+import type { useMeasure } from './useMeasure'
+
+/** The large pane of the stage. */
+export const VIEWS = ['circuit', 'ladder', 'compare'] as const
+export type View = (typeof VIEWS)[number]
+/** What stands beside it, on a phone instead of it. */
+export const PANELS = ['ladder', 'list', 'seen', 'live'] as const
+export type Panel = (typeof PANELS)[number]
+
+export const LABELS: Readonly<Record<View | Panel, string>> = {
+  circuit: 'Circuit',
+  ladder: 'Ladder',
+  compare: 'Compare',
+  list: 'List',
+  seen: 'Seen',
+  live: 'Live',
+}
+
+type Measure = ReturnType<typeof useMeasure>
+export type PaneProps = { props: StageProps; measure: Measure }
+type Asking = { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
+
+function ListPanel({ measure: { views, entry, select, order } }: Pick<PaneProps, 'measure'>) {
+  const [editing, setEditing] = useState(false)
+  return (
+    <>
+      <TapList
+        taps={views}
+        selected={entry.draft?.key}
+        onSelect={select}
+        onMove={editing ? order.move : undefined}
+      />
+      <Box sx={{ p: 1, display: 'flex', gap: 1 }}>
+        <Button color="inherit" aria-pressed={editing} onClick={() => setEditing(!editing)}>
+          {editing ? 'Done' : 'Change the order'}
+        </Button>
+        {order.isOwn && (
+          <Button color="inherit" onClick={order.reset}>
+            Usual order
+          </Button>
+        )}
+      </Box>
+    </>
+  )
+}
+
+/** The circuit with its taps, or with the places of what is asked. */
+export function CircuitView({
+  props,
+  measure,
+  asking,
+  height,
+}: PaneProps & { asking: PlacedKey | undefined; height?: number }) {
+  const { job, set, setId, change } = props
+  const seen =
+    asking &&
+    seenOnDrawing(
+      job.unit,
+      asking,
+      set.observations ?? {},
+      (word) => void change(observe(setId, asking, word)),
+    )
+  return (
+    <CircuitPane
+      {...props}
+      {...(height === undefined ? {} : { height })}
+      taps={measure.views}
+      selected={measure.entry.draft?.key}
+      onSelect={measure.select}
+      seen={seen}
+    />
+  )
+}
+
+/** What stands beside the drawing. */
+export function PanelOf({
+  panel,
+  props,
+  measure,
+  asking,
+  onAsk,
+}: PaneProps & Asking & { panel: Panel }): ReactNode {
+  if (panel === 'ladder')
+    return (
+      <Box sx={{ height: '100%', px: 1 }}>
+        <LadderPane {...props} />
+      </Box>
+    )
+  if (panel === 'list') return <ListPanel measure={measure} />
+  if (panel === 'seen') return <SeenPanel {...props} asking={asking} onAsk={onAsk} />
+  return (
+    <LivePanel
+      live={measure.live}
+      stage={props}
+      taps={measure.keys}
+      held={measure.held}
+      onHold={measure.hold}
+      onCapture={measure.capture}
+      auto={measure.auto}
+      onAuto={measure.setAuto}
+    />
+  )
+}
+
+/** The large pane. */
+export function ViewOf({
+  view,
+  props,
+  measure,
+  asking,
+}: PaneProps & { view: View; asking: PlacedKey | undefined }) {
+  if (view === 'circuit') return <CircuitView props={props} measure={measure} asking={asking} />
+  return view === 'ladder' ? <LadderPane {...props} withExport /> : <ComparePane {...props} />
+}
+
+/** The pad of the open tap. */
+export function Pad({ props, measure }: PaneProps) {
+  const { hand } = useLook()
+  const { set, setId, change } = props
+  const { entry, keys } = measure
+  return (
+    <PadPanel
+      entry={entry}
+      order={keys}
+      hand={hand}
+      reading={entry.draft && set.readings[entry.draft.key]}
+      onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
+      onNote={(key, note) => change(noteReading(setId, key, note))}
+    />
+  )
+}
+
+/** What a probe that does not fit its tap is told. */
+export function Misfit({ measure: { message, setMessage } }: Pick<PaneProps, 'measure'>) {
+  return message ? (
+    <Alert severity="warning" onClose={() => setMessage(undefined)}>
+      {message}
+    </Alert>
+  ) : null
+}
