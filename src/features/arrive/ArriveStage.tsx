@@ -70,7 +70,10 @@ function Equipment({ unit, change }: PlatePart) {
 type CallProps = Pick<StageProps, 'job' | 'change'>
 
 /** How long and in what weather one can work. */
-function WorkWindow({ job: { arrival }, change }: CallProps) {
+function WorkWindow({
+  arrival,
+  change,
+}: { arrival: StageProps['job']['arrival'] } & Pick<CallProps, 'change'>) {
   return (
     <>
       <ChoiceChips
@@ -116,7 +119,7 @@ function Complaint({ job, change }: CallProps) {
         }
       />
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
-      <WorkWindow job={job} change={change} />
+      <WorkWindow arrival={arrival} change={change} />
       <AutosaveField
         label="Site"
         value={job.unit.site?.name ?? ''}

@@ -44,7 +44,10 @@ function OnDrawing(props: StageProps & { asking: PlacedKey; onClose: () => void 
       <DialogTitle id="seen-title">{label}: tap the place</DialogTitle>
       <DialogContent sx={{ width: { md: 560 }, px: 1 }}>
         <CircuitPane
-          {...props}
+          unit={job.unit}
+          set={set}
+          diagnosis={props.diagnosis}
+          display={props.display}
           taps={NOTHING}
           selected={undefined}
           onSelect={() => undefined}

@@ -44,7 +44,7 @@ export function CloseStage({ job, change, display }: StageProps) {
         )}
         <Files job={job} />
       </Box>
-      <Record job={job} change={change} />
+      <Record closing={job.closing} change={change} />
     </Box>
   )
 }

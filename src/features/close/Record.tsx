@@ -12,8 +12,7 @@ type Closing = NonNullable<Job['closing']>
 const PROVEN = ['proven', 'not-proven-today'] as const
 
 /** What was done: shown under load, weights, what was replaced and what was not done. */
-export function Record({ job, change }: Pick<StageProps, 'job' | 'change'>) {
-  const { closing } = job
+export function Record({ closing, change }: { closing: Closing | undefined } & Pick<StageProps, 'change'>) {
   const put = <K extends keyof Closing>(key: K, value: Closing[K] | undefined) =>
     change(setClosing({ [key]: value }))
   const text = (key: 'replaced' | 'notDone' | 'note') => (value: string) => put(key, value || undefined)

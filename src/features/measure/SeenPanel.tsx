@@ -1,4 +1,5 @@
 'use client'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { observationRow } from '@/core/record/readings/observations'
@@ -7,7 +8,11 @@ import type { StageProps } from '../shared/stageProps'
 import { Observed, seenKeysOf } from '../shared/Observed'
 import { observe } from '@/core/record/edits/readingEdits'
 
-type Props = StageProps & { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
+type Props = Pick<StageProps, 'set' | 'setId' | 'change'> & {
+  unit: UnitPlate
+  asking: PlacedKey | undefined
+  onAsk: (key: PlacedKey | undefined) => void
+}
 
 const QUESTIONS: Readonly<Record<PlacedKey, string>> = {
   frostPattern: 'Where does frost or sweat begin?',
@@ -15,7 +20,7 @@ const QUESTIONS: Readonly<Record<PlacedKey, string>> = {
 }
 
 /** What is seen, heard and tried; two of the questions are answered on the drawing. */
-export function SeenPanel({ job, set, setId, change, asking, onAsk }: Props) {
+export function SeenPanel({ unit, set, setId, change, asking, onAsk }: Props) {
   const observations = set.observations ?? {}
   return (
     <Box sx={{ px: 1.5, pt: 1 }}>
@@ -37,7 +42,7 @@ export function SeenPanel({ job, set, setId, change, asking, onAsk }: Props) {
         </p>
       )}
       <Observed
-        keys={seenKeysOf(job.unit)}
+        keys={seenKeysOf(unit)}
         observations={observations}
         onChange={(key, value) => void change(observe(setId, key, value))}
       />

@@ -79,7 +79,10 @@ export function CircuitView({
     )
   return (
     <CircuitPane
-      {...props}
+      unit={job.unit}
+      set={set}
+      diagnosis={props.diagnosis}
+      display={props.display}
       {...(height === undefined ? {} : { height })}
       taps={measure.views}
       selected={measure.entry.draft?.key}
@@ -104,7 +107,7 @@ export function PanelOf({
       </Box>
     )
   if (panel === 'list') return <ListPanel measure={measure} />
-  if (panel === 'seen') return <SeenPanel {...props} asking={asking} onAsk={onAsk} />
+  if (panel === 'seen') return <SeenPanel {...props} unit={props.job.unit} asking={asking} onAsk={onAsk} />
   return (
     <LivePanel
       live={measure.live}

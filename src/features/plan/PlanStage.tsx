@@ -110,8 +110,8 @@ function WorkLists({ plan, ticked, onTick }: WorkProps) {
 }
 
 /** Ticks of lists that were numbered: told once, then set again by what they mean. */
-function OldTicks({ job, change }: Pick<StageProps, 'job' | 'change'>) {
-  const old = job.ticks.filter(isByPosition)
+function OldTicks({ ticks, change }: { ticks: StageProps['job']['ticks'] } & Pick<StageProps, 'change'>) {
+  const old = ticks.filter(isByPosition)
   if (old.length === 0) return null
   return (
     <Alert severity="info" onClose={() => void change(dropOldTicks)} sx={{ gridColumn: '1 / -1' }}>
@@ -133,7 +133,7 @@ export function PlanStage({ job, change, answer: { plan } }: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
       }}
     >
-      <OldTicks job={job} change={change} />
+      <OldTicks ticks={job.ticks} change={change} />
       <CleanUp plan={plan} />
       <WorkLists plan={plan} ticked={ticked} onTick={(id, on) => void change(tick(id, on))} />
     </Box>

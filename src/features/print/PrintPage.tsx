@@ -127,7 +127,7 @@ function Report({ job }: { job: StoredJob }) {
         <section>
           <Typography variant="h2">Temperature ladders</Typography>
           <LadderPair
-            job={job}
+            sets={job.readingSets}
             display={{ temperature }}
             ends={[0, job.readingSets.length - 1]}
             pictures={comparison.pictures}

@@ -17,6 +17,7 @@ import {
 } from '@/core/diagnosis/electrical/supplyPath'
 import { canObserve } from '@/core/record/equipment/observable'
 import type { ObservationKey } from '@/core/record/readings/observations'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Observations } from '@/core/record/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
@@ -81,15 +82,17 @@ type Bench = ReturnType<typeof useBench>
 const NOTHING_BETWEEN =
   'Nothing is read between these two: tap two lines, two motor terminals, or a terminal and the shell.'
 
+type BenchProps = { unit: UnitPlate; set: StageProps['set']; bench: Bench }
+
 /** The caution first, then the pad, then what belongs to this reading. */
-function Entry({ props: { job, set }, bench }: { props: StageProps; bench: Bench }) {
+function Entry({ unit, set, bench }: BenchProps) {
   const { entry, store, see } = bench
   const { draft } = entry
   if (!draft) return null
   const { key } = draft
   const { kind, label } = readingRow(key)
   const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
-  const part = partsOf(job.unit).find(({ keys }) => keys.includes(key))
+  const part = partsOf(unit).find(({ keys }) => keys.includes(key))
   const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? (['compressorShell'] as const) : [])]
   return (
     <Box component="section" aria-label={`Enter: ${label}`}>
@@ -169,7 +172,7 @@ function useProbes(open: (key: ReadingKey) => void) {
 }
 
 /** The drawing, and the control circuit below it. */
-function Drawings({ props: { job, set }, bench }: { props: StageProps; bench: Bench }) {
+function Drawings({ unit, set, bench }: BenchProps) {
   const { entry } = bench
   const probes = useProbes(entry.open)
   const tested = set.points ?? {}
@@ -180,7 +183,7 @@ function Drawings({ props: { job, set }, bench }: { props: StageProps; bench: Be
         ⬣ {ELECTRICAL_CAUTIONS.live}
       </Typography>
       <BenchDrawing
-        unit={job.unit}
+        unit={unit}
         readings={set.readings}
         tested={tested}
         probe={probes.probe}
@@ -237,7 +240,8 @@ function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: 
 
 /** The electrical bench: a drawing to tap, what was entered, and what each test says. */
 export function ElectricalBench(props: StageProps) {
-  const { job, set, diagnosis } = props
+  const { set, diagnosis } = props
+  const { unit } = props.job
   const bench = useBench(props)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   useAskedTap(props, bench.entry.open)
@@ -251,10 +255,10 @@ export function ElectricalBench(props: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '356px minmax(0, 1fr)' },
       }}
     >
-      <Drawings props={props} bench={bench} />
+      <Drawings unit={unit} set={set} bench={bench} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
         {isWide ? (
-          <Entry props={props} bench={bench} />
+          <Entry unit={unit} set={set} bench={bench} />
         ) : (
           <Drawer anchor="bottom" open={bench.entry.draft !== undefined} onClose={bench.entry.close}>
             <ButtonBase
@@ -263,10 +267,10 @@ export function ElectricalBench(props: StageProps) {
             >
               Done ▾
             </ButtonBase>
-            <Entry props={props} bench={bench} />
+            <Entry unit={unit} set={set} bench={bench} />
           </Drawer>
         )}
-        {job.unit.power?.phase !== 3 && (
+        {unit.power?.phase !== 3 && (
           <Unmarked shell={set.observations?.compressorShell} store={bench.store} />
         )}
         <section aria-labelledby="findings-title">
@@ -280,7 +284,7 @@ export function ElectricalBench(props: StageProps) {
             Seen and tried
           </Typography>
           <Observed
-            keys={SEEN.filter((key) => canObserve(job.unit, key))}
+            keys={SEEN.filter((key) => canObserve(unit, key))}
             observations={set.observations ?? {}}
             onChange={bench.see}
           />

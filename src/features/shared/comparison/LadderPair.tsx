@@ -3,14 +3,14 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
 import type { Picture } from '@/core/answer/comparison'
-import type { Job } from '@/core/record/job/job'
+import type { ReadingSet } from '@/core/record/readings/schema'
 import type { Display } from '@/core/base/units/show'
 import { kelvinsOf, Ladder } from '@/ui/ladder/Ladder'
 import { ladderModel } from '@/ui/ladder/model'
 import { setName } from '../sets/SetBar'
 
 type Props = {
-  job: Job
+  sets: readonly ReadingSet[]
   display: Display
   ends: readonly [number, number]
   /** what the two ladders are drawn from */
@@ -18,7 +18,7 @@ type Props = {
 }
 
 /** Two sets as ladders on one scale. */
-export function LadderPair({ job: { readingSets }, display, ends: [first, second], pictures }: Props) {
+export function LadderPair({ sets, display, ends: [first, second], pictures }: Props) {
   const models = useMemo(() => pictures.map(ladderModel), [pictures])
   const all = models.flatMap(kelvinsOf)
   const most = Math.max(...models.map(({ spans }) => spans.length))
@@ -26,7 +26,7 @@ export function LadderPair({ job: { readingSets }, display, ends: [first, second
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 1.5 }}>
       {models.map((model, side) => {
         const index = side === 0 ? first : second
-        const set = readingSets[index]
+        const set = sets[index]
         if (!set) return null
         return (
           <Box key={side} sx={{ breakInside: 'avoid' }}>
