@@ -50,21 +50,37 @@ export function tellFailed(db: OrzoDatabase, error: Error): void {
 }
 
 const opening = new WeakMap<OrzoDatabase, Promise<boolean>>()
+const opened = new WeakSet<OrzoDatabase>()
+
+/** Whether the store was looked at and may be read. */
+export const isOpen = (db: OrzoDatabase): boolean => opened.has(db)
+
+const isNewer = (version: number) => Math.floor(version / NATIVE_STEP) > DATABASE_VERSION
+
+/** Version of the stored data, asked before anything is opened; undefined where the browser does not tell. */
+async function storedVersion(name: string): Promise<number | undefined> {
+  const all = await indexedDB.databases?.()
+  return all?.find((each) => each.name === name)?.version
+}
+
+/** Dexie opens what is newer without a word, and puts stores into it that it misses: so it is not let. */
+function leaveAlone(db: OrzoDatabase): false {
+  db.close({ disableAutoOpen: true })
+  tell(db, { state: 'newer' })
+  return false
+}
 
 async function open(db: OrzoDatabase): Promise<boolean> {
   try {
+    if (isNewer((await storedVersion(db.name)) ?? 0)) return leaveAlone(db)
     await db.open()
   } catch (error) {
     tellFailed(db, error as Error)
     return false
   }
-  if (db.backendDB().version > DATABASE_VERSION * NATIVE_STEP) {
-    // Dexie opens what is newer without a word
-    db.close({ disableAutoOpen: true })
-    tell(db, { state: 'newer' })
-    return false
-  }
-  if (healthOf(db).state === 'blocked') tell(db, WELL)
+  if (isNewer(db.backendDB().version)) return leaveAlone(db)
+  opened.add(db)
+  tell(db, WELL)
   return true
 }
 

@@ -13,6 +13,7 @@ import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
 import { addJob, blankJob, listJobs } from '@/data/jobs'
+import { whenOpen } from '@/data/health'
 import { useSwept } from '../shared/record/useSwept'
 import { policyOf } from '@/core/record/policy/policy'
 import { readSettings, writeSetting } from '@/data/settings'
@@ -51,6 +52,7 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
     if (!offerDemo) return
     const offer = async () => {
       const db = database()
+      if (!(await whenOpen(db))) return
       if ((await readSettings(db)).demoOffered) return
       await changeDemo('add')
       await writeSetting(db, 'demoOffered', true)

@@ -1,7 +1,8 @@
 'use client'
 import { useCallback, useEffect, useState } from 'react'
+import { whenOpen } from '@/data/health'
 import { database } from '@/data/shared'
-import { changeSetting, readSettings } from '@/data/settings'
+import { changeSetting, readSettings, type Settings } from '@/data/settings'
 
 type Stored = Readonly<Record<string, unknown>>
 
@@ -20,8 +21,9 @@ export function useRemembered<T extends object>(
       setRestored(true)
     }
     // Without storage the tables still compute; they only forget what was typed.
-    readSettings(database()).then(
-      ({ tablesInput }) => restore(tablesInput ?? {}),
+    const read = async () => ((await whenOpen(database())) ? readSettings(database()) : {})
+    read().then(
+      ({ tablesInput }: Settings) => restore(tablesInput ?? {}),
       () => restore({}),
     )
     return () => {

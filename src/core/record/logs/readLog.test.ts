@@ -86,3 +86,43 @@ test('a remembered mapping is taken only where it fits', () => {
   expect(checkColumns([{ use: 'reading', key: 'boxTemp', unit: 'psig' }], 1)).toBeUndefined()
   expect(checkColumns('nonsense', 1)).toBeUndefined()
 })
+
+describe('the whole log', () => {
+  const columns: ColumnUse[] = [{ use: 'time' }, { use: 'reading', key: 'boxTemp', unit: 'F' }]
+  const samplesOf = (rows: string[][]) => readLog({ headings: ['t', 'box'], rows }, columns).samples
+  test('keeps every row that has a time, a silent cell as no number', () => {
+    expect(
+      samplesOf([
+        ['0', '36'],
+        ['soon', '1'],
+        ['1', ''],
+        ['1', '38'],
+      ]),
+    ).toEqual({
+      time: Float64Array.of(0, 1, 1),
+      values: [Float64Array.of(36, NaN, 38)],
+    })
+  })
+  test('a clock that goes past midnight goes on', () => {
+    expect(
+      Array.from(
+        samplesOf([
+          ['23:59:30', '36'],
+          ['0:00:30', '37'],
+          ['0:01:30', '38'],
+        ]).time,
+      ),
+    ).toEqual([0, 60, 120])
+  })
+  test('rows in disorder are put in order of time', () => {
+    const { time, values } = samplesOf([
+      ['10', '36'],
+      ['5', '35'],
+      ['20', '37'],
+    ])
+    expect([Array.from(time), Array.from(values[0]!)]).toEqual([
+      [0, 5, 15],
+      [35, 36, 37],
+    ])
+  })
+})

@@ -10,7 +10,7 @@ import { database } from '@/data/shared'
 const LONGEST_NAME = 200
 
 /** What a file's log is; a file without a date is put so that it ends now. @param now ms */
-function headOfLog(name: string, log: Log, id: string, now: number): LogHead {
+export function headOfLog(name: string, log: Log, id: string, now: number): LogHead {
   const start = log.beganAt ?? now - log.minutes * 60_000
   return {
     id,
@@ -24,7 +24,7 @@ function headOfLog(name: string, log: Log, id: string, now: number): LogHead {
 }
 
 /** Whether a log looks like one that is here already: the same file, taken again for other readings. */
-const isHere = (head: LogHead, logs: readonly LogHead[]): boolean =>
+export const isHere = (head: LogHead, logs: readonly LogHead[]): boolean =>
   logs.some(
     ({ name, samples, channels, undated, startedAt }) =>
       name === head.name &&

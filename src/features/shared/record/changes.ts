@@ -52,7 +52,7 @@ class JobChanges {
 
   /** Stores what waits. */
   readonly retry = (): Promise<void> => {
-    this.#running ??= this.#storeAll().finally(() => (this.#running = undefined))
+    this.#running ??= this.#storeAll()
     return this.#running
   }
 
@@ -69,6 +69,8 @@ class JobChanges {
       const error = await this.#store(entry.held)
       if (error && !(error instanceof OrzoError)) {
         const held = this.#queue.map((each) => each.held)
+        // whoever hears of it may change more at once: that is tried anew
+        this.#running = undefined
         this.#set({ held, problem: waitingText(held.length, error) })
         this.#queue.forEach(({ done }) => done(true))
         return
@@ -78,6 +80,7 @@ class JobChanges {
       this.#set({ held, problem: error && `Not saved: ${error.message}` })
       entry.done(error === undefined)
     }
+    this.#running = undefined
   }
 
   async #store({ edit, stamp }: Held): Promise<Error | undefined> {

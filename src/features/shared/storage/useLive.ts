@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks'
 import { useSyncExternalStore } from 'react'
 import { OrzoError } from '@/core/base/errors/orzoError'
-import { type Health, healthOf, tellFailed, watchHealth } from '@/data/health'
+import { type Health, healthOf, isOpen, tellFailed, watchHealth } from '@/data/health'
 import { database } from '@/data/shared'
 
 const WELL: Health = { state: 'well' }
@@ -16,13 +16,21 @@ export const useHealth = (): Health =>
   )
 
 /**
- * A live query that gives nothing while the store cannot be used: what is wrong is told above the page, which goes on. The
+ * A live query that gives nothing before the store is open, or while it cannot be used: what is wrong is told above the page, which goes on. The
  * query must await nothing but the database, or it silently stops running again.
  */
 export function useLive<T>(query: () => Promise<T> | undefined, deps: unknown[]): T | undefined
 export function useLive<T>(query: () => Promise<T> | undefined, deps: unknown[], until: T): T
 export function useLive<T>(query: () => Promise<T> | undefined, deps: unknown[], until?: T): T | undefined {
-  const found = useLiveQuery(() => query()?.then((value) => ({ value }), failed), deps)
+  const open = useSyncExternalStore(
+    watchHealth,
+    () => isOpen(database()),
+    () => false,
+  )
+  const found = useLiveQuery(
+    () => (open ? query()?.then((value) => ({ value }), failed) : undefined),
+    [...deps, open],
+  )
   return found?.value ?? until
 }
 
