@@ -247,6 +247,73 @@ test('a reading may be doubted, noted, repeated, undone and done again', async (
   await expect(tap).toContainText('250kPag')
 })
 
+test('a stored value is replaced by what is typed, each way in; a bad one keeps the pad open', async ({
+  page,
+}) => {
+  await newJob(page)
+  await goTo(page, 'Measure')
+  const tap = page.locator('[data-tap=suctionPressure]')
+  const display = page.locator('#pad-display')
+  const done = page.getByRole('button', { name: /Done/ })
+  await tap.click()
+  await page.keyboard.type('63.6')
+  await done.click()
+  await expect(tap).toContainText('63.6psig')
+
+  // digits with the focus on the tap; then on the drawn pad; then over all that is selected
+  await tap.click()
+  await expect(page.getByText('typing replaces it')).toBeVisible()
+  await page.keyboard.type('81')
+  await expect(display).toHaveValue('81')
+  await done.click()
+  await expect(tap).toContainText('81psig')
+  await tap.click()
+  for (const key of ['6', '9']) await page.getByRole('button', { name: key, exact: true }).click()
+  await expect(display).toHaveValue('69')
+  await done.click()
+  await tap.click()
+  await display.fill('695')
+  await expect(display).toHaveValue('695')
+  await page.keyboard.press('Backspace')
+  await done.click()
+  await expect(tap).toContainText('69psig')
+
+  // edited instead
+  await tap.click()
+  await page.keyboard.press('Backspace')
+  await page.keyboard.type('8')
+  await expect(display).toHaveValue('68')
+  await done.click()
+
+  // stored once: a mark made while it stands there stays when the pad closes
+  await tap.click()
+  await page.keyboard.type('70')
+  await expect
+    .poll(async () => (await setsOf(page))[0]?.readings.suctionPressure)
+    .toMatchObject({ value: 70 })
+  await page.getByRole('button', { name: '? Doubtful' }).click()
+  await done.click()
+  await expect(tap).toHaveAttribute('aria-label', /doubtful/)
+  await tap.click()
+  await page.keyboard.type('71')
+  await expect
+    .poll(async () => (await setsOf(page))[0]?.readings.suctionPressure)
+    .toMatchObject({ value: 71 })
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(display).toHaveValue('70')
+  await done.click()
+  await expect(tap).toContainText('70psig')
+
+  await tap.click()
+  await page.keyboard.type('118 psgi')
+  await done.click()
+  await expect(page.getByText(/"psgi" is no unit here/)).toBeVisible()
+  await expect(display).toHaveValue('118 psgi')
+  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await expect(display).toBeHidden()
+  await expect(tap).toContainText('70psig')
+})
+
 test('sets: frost by its place, conditions changed, what goes along, any two compared and saved', async ({
   page,
 }) => {

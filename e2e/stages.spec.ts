@@ -29,10 +29,25 @@ for (const [name, viewport] of [
   })
 }
 
-test('demo data goes and comes back by one tap', async ({ page }) => {
+test('demo data goes after asking, by name, and comes back as it was or anew', async ({ page }) => {
   await openWithDemo(page)
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
   await page.getByRole('button', { name: 'Remove demo jobs' }).click()
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(4)
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('link', { name: /Control room split/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Remove demo jobs' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
+  await expect(page.getByText('No jobs yet')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring them back' }).click()
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
+  await page.getByRole('link', { name: /Control room split/ }).click()
+  await goTo(page, 'Arrive')
+  await page.getByLabel('Access').fill('by the north ladder')
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('button', { name: 'Remove demo jobs' }).click()
+  await expect(page.getByRole('dialog').getByText('Control room split, changed by you')).toBeVisible()
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
   await expect(page.getByText('No jobs yet')).toBeVisible()
   await page.getByRole('button', { name: 'Add demo jobs' }).click()
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)

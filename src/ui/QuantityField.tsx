@@ -16,10 +16,12 @@ type Props = {
   value: Stored | undefined
   defaultUnit: Unit
   onChange: (value: Stored | undefined) => void
+  /** what may be stored, where that is not any quantity of the kind */
+  schema?: ReturnType<typeof quantitySchema>
 }
 
 /** A number and its unit; empty is a valid answer. */
-export function QuantityField({ label, kind, value, defaultUnit, onChange }: Props) {
+export function QuantityField({ label, kind, value, defaultUnit, onChange, schema }: Props) {
   const [unit, setUnit] = useState<Unit>(value?.unit ?? defaultUnit)
   const shownUnit = value?.unit ?? unit
   const save = (text: string): string | undefined => {
@@ -29,7 +31,7 @@ export function QuantityField({ label, kind, value, defaultUnit, onChange }: Pro
     }
     const typed = attempt(() => parseTyped(text, kind, shownUnit))
     if (!typed.ok) return typed.error.message
-    const result = quantitySchema(kind).safeParse(typed.value)
+    const result = (schema ?? quantitySchema(kind)).safeParse(typed.value)
     if (!result.success) return result.error.issues[0]?.message ?? 'This value cannot be stored.'
     setUnit(typed.value.unit)
     onChange(typed.value)

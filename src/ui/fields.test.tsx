@@ -1,6 +1,7 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
+import { elevationSchema } from '@/core/record/equipment/unit'
 import { AutosaveField } from './AutosaveField'
 import { ChoiceChips } from './ChoiceChips'
 import { QuantityField } from './QuantityField'
@@ -32,6 +33,43 @@ describe('autosave field', () => {
     expect(screen.getByText('Type a number.')).toBeVisible()
     expect(screen.getByLabelText('Tons')).toHaveAttribute('aria-invalid', 'true')
   })
+})
+
+test('a text that was refused later stays on screen when the field is left, until it is put right', async () => {
+  const user = userEvent.setup()
+  const refuse = (text: string) => Promise.resolve(text.length < 4)
+  render(<AutosaveField label="Complaint" value="warm" onSave={refuse} />)
+  await user.type(screen.getByLabelText('Complaint'), 'er')
+  await user.tab()
+  expect(await screen.findByText(/This is not stored/)).toBeVisible()
+  expect(screen.getByLabelText('Complaint')).toHaveValue('warmer')
+  await user.clear(screen.getByLabelText('Complaint'))
+  await user.type(screen.getByLabelText('Complaint'), 'hot')
+  await user.tab()
+  expect(screen.queryByText(/This is not stored/)).toBeNull()
+})
+
+test('a height below the sea is stored where the field allows it, a weight below nothing never', async () => {
+  const user = userEvent.setup()
+  const [height, weight] = [jest.fn(), jest.fn()]
+  render(
+    <>
+      <QuantityField
+        label="Elevation"
+        kind="length"
+        defaultUnit="m"
+        value={undefined}
+        schema={elevationSchema}
+        onChange={height}
+      />
+      <QuantityField label="Charge" kind="mass" defaultUnit="lb" value={undefined} onChange={weight} />
+    </>,
+  )
+  await user.type(screen.getByLabelText('Elevation'), '-90')
+  expect(height).toHaveBeenLastCalledWith({ value: -90, unit: 'm' })
+  await user.type(screen.getByLabelText('Charge'), '-9')
+  expect(weight).not.toHaveBeenCalled()
+  expect(screen.getByText(/is negative/)).toBeVisible()
 })
 
 type Stored = { value: number; unit: 'lb' | 'kg' } | undefined

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { setArrival, setPlate, setPlatePart, setTitle } from '@/core/record/edits/headEdits'
 import { WEATHERS } from '@/core/record/records/head'
 import { asksFor } from '@/core/record/equipment/plateFields'
-import { HEAT_REJECTIONS, METERINGS, UNIT_KINDS } from '@/core/record/equipment/unit'
+import { elevationSchema, HEAT_REJECTIONS, METERINGS, UNIT_KINDS } from '@/core/record/equipment/unit'
 import { isFlammable, REFRIGERANT_NAMES, refrigerantRow } from '@/core/physics/refrigerants/catalogue'
 import { coverage } from '@/core/diagnosis/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
@@ -130,6 +130,7 @@ function Complaint({ job, change }: CallProps) {
         kind="length"
         defaultUnit="ft"
         value={job.unit.site?.elevation}
+        schema={elevationSchema}
         onChange={(elevation) => void change(setPlatePart('site', { elevation }))}
       />
     </Section>

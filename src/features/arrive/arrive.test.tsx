@@ -80,7 +80,7 @@ describe('a plate number', () => {
   })
   test.each([
     ['-3', /not above zero/],
-    ['3x', /Type a number/],
+    ['3x', /no number/],
   ])('"%s" is told and not stored', (text, message) => {
     const result = apply(text, 'power', 'rla')
     expect(result.message).toMatch(message)

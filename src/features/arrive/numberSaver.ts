@@ -1,3 +1,5 @@
+import { attempt } from '@/core/base/errors/orzoError'
+import { numberTyped } from '@/core/base/units/parseTyped'
 import { type PlatePart, setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'
@@ -23,8 +25,9 @@ export const numberSaver =
   (change: (edit: Edit) => unknown) =>
   (...place: Place) =>
   (text: string): string | undefined => {
-    const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'))
-    if (value !== undefined && !Number.isFinite(value)) return 'Type a number.'
+    const read = text.trim() === '' ? undefined : attempt(() => numberTyped(text))
+    if (read && !read.ok) return read.error.message
+    const value = read?.value
     const tried = unitSchema.safeParse(withField(TRIAL, place, value))
     if (!tried.success) return `${tried.error.issues[0]?.message ?? 'cannot be stored'}`
     void change(editOf(place, value))

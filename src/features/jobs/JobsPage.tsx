@@ -14,6 +14,7 @@ import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
 import { addJob, blankJob, listJobs } from '@/data/jobs'
 import { whenOpen } from '@/data/health'
+import { addDemo, DemoButton } from './DemoButton'
 import { useSwept } from '../shared/record/useSwept'
 import { policyOf } from '@/core/record/policy/policy'
 import { readSettings, writeSetting } from '@/data/settings'
@@ -40,12 +41,6 @@ const useIsLive = () =>
     () => false,
   )
 
-/** The observatory and its simulator are fetched when they are asked for. */
-async function changeDemo(way: 'add' | 'remove'): Promise<void> {
-  const { addDemoJobs, removeDemoJobs } = await import('@/demo/demoJobs')
-  await (way === 'add' ? addDemoJobs(database(), new Date(systemClock.now())) : removeDemoJobs(database()))
-}
-
 /** On a demo server, a browser that never saw Orzo starts with the demo jobs; once only. */
 function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => void) {
   useEffect(() => {
@@ -54,30 +49,11 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
       const db = database()
       if (!(await whenOpen(db))) return
       if ((await readSettings(db)).demoOffered) return
-      await changeDemo('add')
+      await addDemo()
       await writeSetting(db, 'demoOffered', true)
     }
     storing(offer())
   }, [offerDemo, storing])
-}
-
-type DemoProps = { hasDemo: boolean; live: boolean; storing: (work: Promise<unknown>) => void }
-
-/** Brings the demo jobs, or takes them away. */
-function DemoButton({ hasDemo, live, storing }: DemoProps) {
-  return (
-    <Box>
-      {hasDemo ? (
-        <Button color="inherit" onClick={() => storing(changeDemo('remove'))}>
-          Remove demo jobs
-        </Button>
-      ) : (
-        <Button color="inherit" disabled={!live} onClick={() => storing(changeDemo('add'))}>
-          Add demo jobs
-        </Button>
-      )}
-    </Box>
-  )
 }
 
 function JobLine({ job: { id, summary, progress, updatedAt } }: { job: JobIndexRow }) {
@@ -163,7 +139,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
     work.catch((error: Error) => setMessages([{ good: false, text: `Not stored: ${storeSentence(error)}` }]))
   }, [])
   useDemoOffer(offerDemo, storing)
-  const hasDemo = jobs?.some(({ demo }) => demo === 1) ?? false
+  const demo = jobs?.filter((job) => job.demo === 1) ?? []
   const live = useIsLive()
   const start = async () => {
     const job = await addJob(
@@ -193,7 +169,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
           an answer. Or look at the demo jobs.
         </Typography>
       )}
-      <DemoButton hasDemo={hasDemo} live={live} storing={storing} />
+      <DemoButton demo={demo} live={live} storing={storing} />
     </Box>
   )
 }

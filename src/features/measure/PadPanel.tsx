@@ -128,7 +128,11 @@ export function PadPanel({ entry, order, reading, onDoubt, onNote, hand }: Props
         units={offeredUnits(draft.key)}
         message={entry.message}
         hand={hand}
+        fresh={draft.fresh}
         onText={entry.type}
+        onKey={entry.press}
+        onEdit={entry.edit}
+        onLeave={entry.discard}
         onUnit={entry.chooseUnit}
         onNext={() => next && entry.message === undefined && entry.open(next)}
       />

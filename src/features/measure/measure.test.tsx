@@ -108,13 +108,18 @@ describe('the pad', () => {
       text: '118',
       unit: 'psig' as const,
       touched: false,
+      fresh: false,
       original: undefined,
+      seen: undefined,
+      sent: [],
     },
     message: undefined,
     open: jest.fn(),
     close: jest.fn(),
     discard: jest.fn(),
     type: jest.fn(),
+    press: jest.fn(),
+    edit: jest.fn(),
     chooseUnit: jest.fn(),
   }
   const show = (reading: Reading | undefined, onDoubt = jest.fn()) => {

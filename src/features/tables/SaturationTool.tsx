@@ -1,4 +1,5 @@
 'use client'
+import { elevationSchema } from '@/core/record/equipment/unit'
 import { TEMPERATURE_UNITS } from '@/core/record/settings/settings'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -239,6 +240,7 @@ export function SaturationTool() {
           kind="length"
           defaultUnit="m"
           value={input.elevation}
+          schema={elevationSchema}
           onChange={(elevation) => set({ elevation })}
         />
         <Button variant="outlined" onClick={() => window.print()} sx={{ height: 56 }}>

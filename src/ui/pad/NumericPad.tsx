@@ -4,10 +4,10 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import { type ChangeEvent, type KeyboardEvent, useState } from 'react'
+import { type ChangeEvent, type KeyboardEvent, type SyntheticEvent, useState } from 'react'
 import type { Unit } from '@/core/base/units/units'
 import { INK } from '../theme/tokens'
-import { pressKey, takesSign } from './entry'
+import { takesSign } from './entry'
 
 type Props = {
   label: string
@@ -16,7 +16,14 @@ type Props = {
   /** units in daily use, and the rest behind one key */
   units: { readonly usual: readonly Unit[]; readonly more: readonly Unit[] }
   message: string | undefined
+  /** a stored value stands there as it was: typing replaces it, a tap into it or an arrow edits it */
+  fresh: boolean
   onText: (text: string) => void
+  /** a key of the drawn pad */
+  onKey: (key: string) => void
+  onEdit: () => void
+  /** forgets what is typed: the tap keeps what it held */
+  onLeave: () => void
   onUnit: (unit: Unit) => void
   onNext: () => void
   /** the thumb that presses Next; it stands on this side */
@@ -27,7 +34,13 @@ const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as co
 const NAMES: Readonly<Record<string, string>> = { '±': 'Change sign', '.': 'Decimal point' }
 
 /** What is being typed, the largest thing on the pad. */
-function Display({ label, text, unit, message, onText, onNext }: Props) {
+const MOVES = /^(Arrow.*|Home|End)$/
+
+function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, onNext }: Props) {
+  // what is put over a selection is the whole of it, whatever stood there before
+  const overSelection = ({ currentTarget }: SyntheticEvent<HTMLInputElement>) => {
+    if (currentTarget.selectionStart !== currentTarget.selectionEnd) onEdit()
+  }
   return (
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
@@ -35,6 +48,11 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
           {label}
         </Typography>
         <Typography component="span" sx={{ color: 'text.secondary' }}>
+          {fresh && (
+            <span id="pad-fresh" style={{ marginRight: 12, fontSize: '0.85rem' }}>
+              typing replaces it
+            </span>
+          )}
           {unit}
         </Typography>
       </Box>
@@ -44,13 +62,15 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
         inputMode="none"
         autoComplete="off"
         value={text}
-        aria-describedby="pad-message"
+        aria-describedby={fresh ? 'pad-fresh pad-message' : 'pad-message'}
         aria-invalid={message !== undefined}
         placeholder="–"
-        onChange={(event: ChangeEvent<HTMLInputElement>) =>
-          onText(event.target.value.replace(',', '.').trim())
-        }
+        onChange={(event: ChangeEvent<HTMLInputElement>) => onText(event.target.value.trimStart())}
+        onPointerDown={onEdit}
+        onBeforeInput={overSelection}
+        onPaste={overSelection}
         onKeyDown={(event: KeyboardEvent) => {
+          if (MOVES.test(event.key)) onEdit()
           if (event.key !== 'Enter') return
           // Next may close the pad and give focus back: the key must not press what then has it.
           event.preventDefault()
@@ -65,7 +85,7 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
           width: '100%',
           px: 1.25,
           color: 'text.primary',
-          bgcolor: INK.paper,
+          bgcolor: fresh ? INK.copperWash : INK.paper,
           border: 1,
           borderColor: message ? 'error.main' : 'divider',
           borderRadius: 1,
@@ -79,6 +99,11 @@ function Display({ label, text, unit, message, onText, onNext }: Props) {
       >
         {message}
       </Typography>
+      {message !== undefined && (
+        <Button color="inherit" onClick={onLeave} sx={{ justifySelf: 'start' }}>
+          Leave it as it was
+        </Button>
+      )}
     </>
   )
 }
@@ -114,13 +139,7 @@ function UnitChips({ unit, units, onUnit }: Pick<Props, 'unit' | 'units' | 'onUn
   )
 }
 
-function Keys({
-  text,
-  unit,
-  onText,
-  onNext,
-  hand = 'right',
-}: Pick<Props, 'text' | 'unit' | 'onText' | 'onNext' | 'hand'>) {
+function Keys({ unit, onKey, onNext, hand = 'right' }: Pick<Props, 'unit' | 'onKey' | 'onNext' | 'hand'>) {
   const plain = { borderColor: 'divider', minWidth: 0 } as const
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: hand === 'right' ? '3fr 1fr' : '1fr 3fr', gap: 0.75 }}>
@@ -139,7 +158,7 @@ function Keys({
             color="inherit"
             aria-label={NAMES[key] ?? key}
             disabled={key === '±' && !takesSign(unit)}
-            onClick={() => onText(pressKey(text, key))}
+            onClick={() => onKey(key)}
             sx={{ ...plain, fontSize: '1.4rem' }}
           >
             {key}
@@ -151,7 +170,7 @@ function Keys({
           variant="outlined"
           color="inherit"
           aria-label="Delete last digit"
-          onClick={() => onText(pressKey(text, '⌫'))}
+          onClick={() => onKey('⌫')}
           sx={{ ...plain, fontSize: '1.3rem' }}
         >
           ⌫

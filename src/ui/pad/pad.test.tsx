@@ -1,9 +1,10 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
-import type { Unit } from '@/core/base/units/units'
+import type { Reading } from '@/core/record/readings/schema'
 import { tapSentence } from '../circuit/tapView'
 import { unreadTap } from '../circuit/unreadTap'
+import { editing, followed, given, inUnit, openDraft, pressed, typed } from './draft'
 import { judgeEntry, offeredUnits, pressKey, startingUnit, takesSign } from './entry'
 import { NumericPad } from './NumericPad'
 import { TapList } from './TapList'
@@ -63,27 +64,35 @@ describe('entry', () => {
   })
 })
 
-function Harness({ onNext, unit: first }: { onNext: () => void; unit: Unit }) {
-  const [text, setText] = useState('')
-  const [unit, setUnit] = useState<Unit>(first)
+function Harness({ onNext, held }: { onNext: () => void; held?: Reading }) {
+  const [draft, setDraft] = useState(() =>
+    openDraft('suctionPressure', held, { temperature: 'F', pressure: 'psig' }),
+  )
   return (
-    <NumericPad
-      label="Suction pressure"
-      text={text}
-      unit={unit}
-      units={offeredUnits('suctionPressure')}
-      message={undefined}
-      onText={setText}
-      onUnit={setUnit}
-      onNext={onNext}
-    />
+    <>
+      <NumericPad
+        label="Suction pressure"
+        text={draft.text}
+        unit={draft.unit}
+        units={offeredUnits('suctionPressure')}
+        message={undefined}
+        fresh={draft.fresh}
+        onText={(text) => setDraft((now) => typed(now, text))}
+        onKey={(key) => setDraft((now) => pressed(now, key))}
+        onEdit={() => setDraft(editing)}
+        onLeave={() => {}}
+        onUnit={(unit) => setDraft((now) => inUnit(now, unit))}
+        onNext={onNext}
+      />
+      <button>elsewhere</button>
+    </>
   )
 }
 
 describe('numeric pad', () => {
   test('keys, sign, delete and unit by touch', async () => {
     const user = userEvent.setup()
-    render(<Harness onNext={() => {}} unit="psig" />)
+    render(<Harness onNext={() => {}} />)
     for (const key of ['1', '1', '8', 'Decimal point', '5', 'Delete last digit', 'Change sign']) {
       await user.click(screen.getByRole('button', { name: key }))
     }
@@ -93,7 +102,7 @@ describe('numeric pad', () => {
   })
   test('rare units stand behind one key', async () => {
     const user = userEvent.setup()
-    render(<Harness onNext={() => {}} unit="psig" />)
+    render(<Harness onNext={() => {}} />)
     expect(screen.queryByRole('button', { name: 'micron' })).toBeNull()
     await user.click(screen.getByRole('button', { name: 'More units' }))
     await user.click(screen.getByRole('button', { name: 'micron' }))
@@ -102,9 +111,9 @@ describe('numeric pad', () => {
   test('by keyboard: digits, a decimal comma, Enter goes on', async () => {
     const user = userEvent.setup()
     const onNext = jest.fn()
-    render(<Harness onNext={onNext} unit="psig" />)
+    render(<Harness onNext={onNext} />)
     await user.type(screen.getByLabelText('Suction pressure'), '68,5{Enter}')
-    expect(screen.getByLabelText('Suction pressure')).toHaveValue('68.5')
+    expect(screen.getByLabelText('Suction pressure')).toHaveValue('68,5')
     expect(onNext).toHaveBeenCalledTimes(1)
   })
 })
@@ -154,4 +163,91 @@ describe('a tap in words', () => {
     ],
     [unreadTap('boxTemp', { wanted: true }), 'Box: not read, tells most'],
   ])('%#', (tap, sentence) => expect(tapSentence(tap)).toBe(sentence))
+
+  const HELD: Reading = { value: 63.6, unit: 'psig' }
+  const display = () => screen.getByLabelText('Suction pressure')
+  const press = (user: ReturnType<typeof userEvent.setup>, ...keys: string[]) =>
+    keys.reduce(
+      (before, key) => before.then(() => user.click(screen.getByRole('button', { name: key }))),
+      Promise.resolve(),
+    )
+  test('a stored value is replaced by what is typed on the drawn pad', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} held={HELD} />)
+    expect(screen.getByText('typing replaces it')).toBeVisible()
+    await press(user, '8', '1', 'Decimal point', '5')
+    expect(display()).toHaveValue('81.5')
+    expect(screen.queryByText('typing replaces it')).toBeNull()
+  })
+  test('and by what is typed by keyboard or pasted, where the focus comes by Tab', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} held={HELD} />)
+    display().focus()
+    await user.keyboard('81.5')
+    expect(display()).toHaveValue('81.5')
+  })
+  test('pasted over it', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} held={HELD} />)
+    display().focus()
+    await user.paste('70 psig')
+    expect(display()).toHaveValue('70 psig')
+  })
+  test('pasted over all of it, what begins alike is taken whole', async () => {
+    const user = userEvent.setup()
+    render(<Harness onNext={() => {}} held={HELD} />)
+    display().focus()
+    ;(display() as HTMLInputElement).select()
+    await user.paste('63.65')
+    expect(display()).toHaveValue('63.65')
+  })
+  test.each([
+    ['delete on the pad', (user) => press(user, 'Delete last digit', '8'), '63.8'],
+    ['sign on the pad', (user) => press(user, 'Change sign'), '-63.6'],
+    ['a tap into the display', (user) => user.click(display()).then(() => user.keyboard('81')), '63.681'],
+    ['a unit behind it', (user) => (display().focus(), user.keyboard(' kPa')), '63.6 kPa'],
+    ['an arrow', (user) => (display().focus(), user.keyboard('{ArrowRight}81')), '63.681'],
+    ['backspace', (user) => (display().focus(), user.keyboard('{Backspace}8')), '63.8'],
+  ] as [string, (user: ReturnType<typeof userEvent.setup>) => Promise<void>, string][])(
+    '%s edits it instead',
+    async (_name, act, result) => {
+      const user = userEvent.setup()
+      render(<Harness onNext={() => {}} held={HELD} />)
+      await act(user)
+      expect(display()).toHaveValue(result)
+    },
+  )
+})
+
+describe('the pad beside the store', () => {
+  const A: Reading = { value: 118, unit: 'psig' }
+  const opened = () => openDraft('suctionPressure', A, { temperature: 'F', pressure: 'psig' })
+  test('what was given is not shown anew when it comes back, however late', () => {
+    const first = given(typed(opened(), '120'), { value: 120, unit: 'psig' })
+    const second = given(typed(first, '1205'), { value: 1205, unit: 'psig' })
+    // the first comes back after the second was given
+    const late = followed(second, { value: 120, unit: 'psig' })
+    expect(late.text).toBe('1205')
+    const both = followed(late, { value: 1205, unit: 'psig' })
+    expect(both).toMatchObject({ text: '1205', touched: false, original: A })
+  })
+  test('an undo, an instrument, another window: shown, and typed over', () => {
+    const sent = followed(given(typed(opened(), '120'), { value: 120, unit: 'psig' }), {
+      value: 120,
+      unit: 'psig',
+    })
+    const undone = followed(sent, A)
+    expect(undone).toMatchObject({ text: '118', fresh: true, original: A })
+    expect(followed(sent, undefined)).toMatchObject({ text: '', fresh: false })
+    const captured: Reading = { value: 131, unit: 'psig', source: 'probe' }
+    expect(typed(followed(sent, captured), '1315')).toMatchObject({ text: '5', original: captured })
+  })
+  test('while one types, what comes is kept for the history and does not take the display', () => {
+    const other: Reading = { value: 131, unit: 'psig' }
+    expect(followed(typed(opened(), '12'), other)).toMatchObject({
+      text: '12',
+      original: other,
+      touched: true,
+    })
+  })
 })

@@ -25,6 +25,12 @@ const paletteOf = (name: ThemeName) => {
   }
 }
 
+/**
+ * A menu opens when the button goes down. Letting go over it is no choice: on a slow machine, or with a slow finger, it would
+ * choose what happens to lie under the pointer. A click on a line chooses it.
+ */
+const notYetAChoice = (event: { stopPropagation: () => void }) => event.stopPropagation()
+
 /** The theme of one ground and text size. */
 export const themeOf = (name: ThemeName, size: TextSize) =>
   createTheme({
@@ -73,6 +79,9 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
         },
       },
       MuiTextField: { defaultProps: { size: 'medium', fullWidth: true } },
+      MuiSelect: {
+        defaultProps: { MenuProps: { slotProps: { paper: { onMouseUpCapture: notYetAChoice } } } },
+      },
       MuiToggleButton: {
         styleOverrides: {
           root: {

@@ -16,6 +16,12 @@ test.each([
   ['45 mfd', 'capacitance', 'uF', 45, 'uF'],
   ['.5', 'current', 'A', 0.5, 'A'],
   ['55 %', 'humidity', '%', 55, '%'],
+  ['1,750.5', 'length', 'ft', 1750.5, 'ft'],
+  ['1.750,5 m', 'length', 'ft', 1750.5, 'm'],
+  ['1,750,000 ohm', 'resistance', 'ohm', 1_750_000, 'ohm'],
+  ['0,750', 'mass', 'kg', 0.75, 'kg'],
+  ['12,25', 'mass', 'kg', 12.25, 'kg'],
+  ['-0', 'temperature', 'F', 0, 'F'],
 ] as const)('%s as %s is %f', (text, kind, unit, value, inUnit) => {
   expect(parseTyped(text, kind, unit)).toEqual({ value, unit: inUnit })
 })
@@ -26,6 +32,10 @@ test.each([
   ['12 furlongs', 'length', /no unit here: use in, mm/],
   ['30 C', 'pressure', /no unit here/],
   ['', 'mass', /no number/],
+  ['1,750', 'length', /may be 1750 or 1.75: type it without the comma/],
+  ['1,250 g', 'mass', /may be 1250 or 1.25/],
+  ['-2,410', 'pressure', /may be -2410 or -2.41/],
+  ['1,75,000', 'length', /no number/],
 ] as const)('"%s" as %s is told', (text, kind, message) => {
   expect(() => parseTyped(text, kind, 'psig')).toThrow(message)
 })

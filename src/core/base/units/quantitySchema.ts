@@ -32,17 +32,20 @@ const NEVER_NEGATIVE: readonly QuantityKind[] = [
   'time',
 ]
 
-function valueSchema(kind: QuantityKind) {
+function valueSchema(kind: QuantityKind, signed: boolean) {
   const number = z.number({ error: 'is not a number' })
-  return NEVER_NEGATIVE.includes(kind) ? number.min(0, 'is negative: leave the sign out') : number
+  return NEVER_NEGATIVE.includes(kind) && !signed ? number.min(0, 'is negative: leave the sign out') : number
 }
 
-/** `{ value, unit }` of one kind; units that measure something else are refused. */
-export function quantitySchema<K extends QuantityKind>(kind: K) {
+/**
+ * `{ value, unit }` of one kind; units that measure something else are refused.
+ * @param signed a negative value has a meaning here, as of a height
+ */
+export function quantitySchema<K extends QuantityKind>(kind: K, signed = false) {
   const units = unitsOf(kind) as [Unit, ...Unit[]]
   return z
     .strictObject({
-      value: valueSchema(kind),
+      value: valueSchema(kind, signed),
       unit: z.enum(units, { error: `is not one of ${units.join(', ')}` }),
     })
     .superRefine((quantity, context) => {

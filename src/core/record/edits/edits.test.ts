@@ -70,6 +70,26 @@ describe('sets and readings', () => {
       },
     ])
   })
+  test('a note that was written while the tap was open stays with what is typed next', () => {
+    const first = after(readings.putReading(undefined, 'suctionPressure', psig(118)))
+    const id = first.readingSets[0]!.id
+    const noted = readings.noteReading(id, 'suctionPressure', 'port leaks')(first, stamp)
+    const typed = readings.putReading(
+      id,
+      'suctionPressure',
+      psig(120),
+      first.readingSets[0]!.readings.suctionPressure,
+    )(noted, stamp)
+    expect(typed.readingSets[0]!.readings.suctionPressure).toMatchObject({ value: 120, note: 'port leaks' })
+    const cleared = readings.noteReading(id, 'suctionPressure', '')(typed, stamp)
+    const again = readings.putReading(
+      id,
+      'suctionPressure',
+      psig(121),
+      typed.readingSets[0]!.readings.suctionPressure,
+    )(cleared, stamp)
+    expect(again.readingSets[0]!.readings.suctionPressure?.note).toBeUndefined()
+  })
   test('a change reaches its own set only', () => {
     const two = after(sets.addSet('b'), sets.addSet('c'))
     const changed = sets.setLabel('b', 'warm')(two, stamp)

@@ -31,9 +31,13 @@ export const putReading = (
   typed: Typed | undefined,
   original?: Reading,
 ): Edit =>
-  editSet(setId, (set, { now }) =>
-    put(set.readings, key, typed && repeated({ ...typed, at: now, source: 'typed' }, original)),
-  )
+  editSet(setId, (set, { now }) => {
+    const reading = typed && repeated({ ...typed, at: now, source: 'typed' }, original)
+    // a note may have been written while the tap was open
+    const held = set.readings[key]
+    if (reading && held) put(reading, 'note', held.note)
+    put(set.readings, key, reading)
+  })
 
 /** A reading typed over whatever the tap holds now. */
 export const replaceReading = (setId: SetRef, key: ReadingKey, typed: Typed): Edit =>

@@ -52,7 +52,8 @@ const lineSetSchema = z.strictObject({
 })
 
 /** Elevation inside the range of the standard atmosphere. */
-const elevationSchema = quantitySchema('length').superRefine((quantity, context) => {
+/** Height of a site over the sea; below it is negative. */
+export const elevationSchema = quantitySchema('length', true).superRefine((quantity, context) => {
   const result = attempt(() => localAtmosphere(toSI(quantity)))
   if (!result.ok) context.addIssue({ code: 'custom', path: ['value'], message: result.error.message })
 })

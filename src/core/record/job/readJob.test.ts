@@ -9,7 +9,7 @@ import { JOB_MIGRATIONS, migrate } from './migrations'
 import { problemSentence, readJobText, readJobValue, writeJobText } from './readJob'
 import { siteAtmosphere } from '../equipment/circumstances'
 import { tapsOf } from '../equipment/taps'
-import { METERINGS, UNIT_KINDS, type UnitPlate } from '../equipment/unit'
+import { METERINGS, UNIT_KINDS, type UnitPlate, unitSchema } from '../equipment/unit'
 
 const FULL: Job = {
   format: 'orzo.job',
@@ -272,6 +272,13 @@ describe('circumstances and taps', () => {
       siteAtmosphere(plate({ site: { elevation: { value: 1750, unit: 'm' } } })),
       0,
     )
+  })
+  test('below the sea the air is heavier; a mine deeper than the standard atmosphere is refused', () => {
+    const at = (value: number) => plate({ site: { elevation: { value, unit: 'm' } } })
+    // a dry lake 90 m below the sea: 102,411 Pa [std: ISO 2533]
+    expect(siteAtmosphere(at(-90))).toBeCloseTo(102_411, -1)
+    expect(unitSchema.safeParse(at(-90)).success).toBe(true)
+    expect(unitSchema.safeParse(at(-3000)).success).toBe(false)
   })
   test('every kind and metering device starts with the four readings that tell most, none twice', () => {
     for (const kind of UNIT_KINDS) {

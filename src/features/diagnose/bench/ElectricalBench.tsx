@@ -27,6 +27,7 @@ import type { StageProps } from '../../shared/stageProps'
 import { Observed } from '../../shared/Observed'
 import { observe, putReading, replaceReading, togglePoint } from '@/core/record/edits/readingEdits'
 import { useAskedTap } from '../../shared/entry/useAskedTap'
+import { useDigitsToPad } from '../../shared/entry/useDigitsToPad'
 import { useReadingEntry } from '../../shared/entry/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
 import { Findings } from './Findings'
@@ -69,6 +70,7 @@ function useBench({ set, setId, change, display }: StageProps) {
   const entry = useReadingEntry(set.readings, display, (key, reading, original) =>
     change(putReading(setId, key, reading, original)),
   )
+  useDigitsToPad(entry)
   const store = (key: ReadingKey, value: number) =>
     void change(replaceReading(setId, key, { value, unit: 'ohm' }))
   const see = (key: keyof Observations, value: string | number | undefined) =>
@@ -121,7 +123,11 @@ function Entry({ unit, set, bench }: BenchProps) {
         unit={draft.unit}
         units={offeredUnits(key)}
         message={entry.message}
+        fresh={draft.fresh}
         onText={entry.type}
+        onKey={entry.press}
+        onEdit={entry.edit}
+        onLeave={entry.discard}
         onUnit={entry.chooseUnit}
         onNext={entry.close}
       />

@@ -10,8 +10,8 @@ const DISPLAY = { temperature: 'F', pressure: 'psig' } as const
 
 function setup(readings: Readings = {}) {
   const save = jest.fn()
-  const hook = renderHook(() => useReadingEntry(readings, DISPLAY, save))
-  return { save, hook, entry: () => hook.result.current }
+  const hook = renderHook((now: Readings) => useReadingEntry(now, DISPLAY, save), { initialProps: readings })
+  return { save, hook, entry: () => hook.result.current, come: (now: Readings) => hook.rerender(now) }
 }
 
 beforeEach(() => {
@@ -88,6 +88,46 @@ test('a unit typed behind the number is stored, and becomes the unit of the pad'
   expect(save).toHaveBeenLastCalledWith('suctionPressure', { value: 250, unit: 'kPag' }, undefined)
   expect(entry().draft).toMatchObject({ text: '250', unit: 'kPag' })
 })
+
+test('what was saved is not saved again when the pad closes: a mark, a note, an undo in between stay', () => {
+  const { entry, save, come } = setup({ suctionPressure: { value: 118, unit: 'psig' } })
+  act(() => entry().open('suctionPressure'))
+  act(() => entry().type('120'))
+  act(() => void jest.advanceTimersByTime(700))
+  expect(save).toHaveBeenCalledTimes(1)
+  come({ suctionPressure: { value: 120, unit: 'psig' } })
+  come({ suctionPressure: { value: 120, unit: 'psig', doubtful: true } })
+  act(() => entry().close())
+  expect(save).toHaveBeenCalledTimes(1)
+})
+
+test('a value that another window, an instrument or an undo puts there is shown and not written over', () => {
+  const { entry, save, come } = setup({ suctionPressure: { value: 118, unit: 'psig' } })
+  act(() => entry().open('suctionPressure'))
+  act(() => entry().type('120'))
+  act(() => void jest.advanceTimersByTime(700))
+  come({ suctionPressure: { value: 120, unit: 'psig' } })
+  come({ suctionPressure: { value: 118, unit: 'psig' } })
+  expect(entry().draft).toMatchObject({ text: '118', fresh: true })
+  act(() => entry().close())
+  expect(save).toHaveBeenCalledTimes(1)
+})
+
+test.each(['12O', '118 psgi', '-40', '1,750'])(
+  '"%s" keeps the pad open until it is put right or left',
+  (text) => {
+    const { entry, save } = setup({ suctionPressure: { value: 118, unit: 'psig' } })
+    act(() => entry().open('suctionPressure'))
+    act(() => entry().type(text))
+    act(() => entry().close())
+    act(() => entry().open('liquidPressure'))
+    expect(entry().draft).toMatchObject({ key: 'suctionPressure', text })
+    expect(entry().message).toBeTruthy()
+    act(() => entry().discard())
+    expect(entry().draft).toBeUndefined()
+    expect(save).not.toHaveBeenCalled()
+  },
+)
 
 describe('repeated readings', () => {
   const first = { value: 118, unit: 'psig', at: '2026-05-04T09:00:00Z', note: 'port leaks' } as const

@@ -11,9 +11,13 @@ export function ImportButton({ label, onMessages }: Props) {
   const [busy, setBusy] = useState(false)
   const take = async (files: readonly File[]) => {
     setBusy(true)
-    // what reads files is fetched when there is one
-    const { importFiles } = await import('./importFile')
-    onMessages(await importFiles(files))
+    try {
+      // what reads files is fetched when there is one
+      const { importFiles } = await import('./importFile')
+      onMessages(await importFiles(files))
+    } catch (error) {
+      onMessages([{ good: false, text: `Nothing was read: ${(error as Error).message}. Reload the page.` }])
+    }
     setBusy(false)
   }
   return (

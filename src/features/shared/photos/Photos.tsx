@@ -84,8 +84,12 @@ export function Photos({ jobId, photos, change }: Props) {
   const [problems, setProblems] = useState<readonly string[]>([])
   const add = async (files: readonly File[]) => {
     setBusy(true)
-    const { addPhotos } = await import('./addPhotos')
-    setProblems(await addPhotos(jobId, files))
+    try {
+      const { addPhotos } = await import('./addPhotos')
+      setProblems(await addPhotos(jobId, files))
+    } catch (error) {
+      setProblems([`No photo was added: ${(error as Error).message}. Reload the page.`])
+    }
     setBusy(false)
   }
   return (
