@@ -1,4 +1,5 @@
 'use client'
+import { Choice } from '@/ui/Choice'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { asksFor, type PlateField } from '@/core/record/equipment/plateFields'
@@ -9,7 +10,7 @@ import { AutosaveField } from '@/ui/AutosaveField'
 import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { numberSaver } from './numberSaver'
-import { Choice, Pair, type PlatePart, Section, YesNo } from './parts'
+import { Pair, type PlatePart, Section, YesNo } from './parts'
 
 const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
 

@@ -1,7 +1,5 @@
 'use client'
 import Box from '@mui/material/Box'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -23,26 +21,6 @@ export function Section({ title, children }: { title: string; children: ReactNod
 export const Pair = ({ children }: { children: ReactNode }) => (
   <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}>{children}</Box>
 )
-
-type ChoiceProps<T extends string> = {
-  label: string
-  value: T | ''
-  values: readonly T[]
-  labels?: Readonly<Record<T, string>>
-  onChange: (value: T) => void
-}
-
-export function Choice<T extends string>({ label, value, values, labels, onChange }: ChoiceProps<T>) {
-  return (
-    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as T)}>
-      {values.map((each) => (
-        <MenuItem key={each} value={each} sx={{ minHeight: 48 }}>
-          {labels?.[each] ?? each}
-        </MenuItem>
-      ))}
-    </TextField>
-  )
-}
 
 type YesNoProps = {
   label: string

@@ -1,11 +1,12 @@
 'use client'
+import { Choice } from '@/ui/Choice'
 import { attempt } from '@/core/base/errors/orzoError'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import { lineSetAdder, type TubeName, TUBES } from '@/core/reference/lineSetAdder'
 import { fromSI, toSI } from '@/core/base/units/convert'
 import { QuantityField } from '@/ui/QuantityField'
 import type { Typed } from './format'
-import { Choice, Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
+import { Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
 import { useTables } from './useTables'
 

@@ -1,40 +1,10 @@
 'use client'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
-
-/** A choice from a list. */
-export function Choice<T extends string>({
-  label,
-  value,
-  values,
-  onChange,
-}: {
-  label: string
-  value: T
-  values: readonly T[]
-  onChange: (value: T) => void
-}) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value as T)}
-      slotProps={{ select: { SelectDisplayProps: { 'aria-label': label } } }}
-    >
-      {values.map((each) => (
-        <MenuItem key={each} value={each} sx={{ minHeight: 48 }}>
-          {each}
-        </MenuItem>
-      ))}
-    </TextField>
-  )
-}
+import { Choice } from '@/ui/Choice'
 
 export const RefrigerantChoice = (props: {
   label?: string

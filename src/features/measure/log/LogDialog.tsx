@@ -17,6 +17,7 @@ import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/reading
 import { type Unit, unitsOf } from '@/core/base/units/units'
 import type { Reading } from '@/core/record/readings/schema'
 import { systemClock } from '@/data/clock'
+import { SearchChoice } from '@/ui/SearchChoice'
 import { LogPlots } from '../../shared/logs/LogPlots'
 import { rememberColumns } from './columnsMemory'
 
@@ -27,12 +28,20 @@ type ColumnProps = {
   onChange: (column: ColumnUse) => void
 }
 
+/** What a column can be, in the order of the list. */
+const COLUMN_WORDS = ['ignore', 'time', ...READING_KEYS] as const
+type ColumnWord = (typeof COLUMN_WORDS)[number]
+const COLUMN_LABELS = Object.fromEntries([
+  ['ignore', 'not wanted'],
+  ['time', 'the time'],
+  ...READING_KEYS.map((key) => [key, readingRow(key).label]),
+]) as Readonly<Record<ColumnWord, string>>
+
 /** What one column is. */
 function Column({ heading, sample, column, onChange }: ColumnProps) {
   const chosen = column.use === 'reading' ? column.key : column.use
-  const choose = (word: string) => {
-    if (word === 'time' || word === 'ignore') return onChange({ use: word })
-    const key = word as ReadingKey
+  const choose = (key: ColumnWord) => {
+    if (key === 'time' || key === 'ignore') return onChange({ use: key })
     const fitting = unitsOf(readingRow(key).kind)
     const unit =
       column.use === 'reading' && fitting.includes(column.unit) ? column.unit : (fitting[0] as Unit)
@@ -53,20 +62,13 @@ function Column({ heading, sample, column, onChange }: ColumnProps) {
           {sample}
         </Typography>
       </Box>
-      <TextField
-        select
+      <SearchChoice
         label={`${heading} is`}
         value={chosen}
-        onChange={({ target }) => choose(target.value)}
-      >
-        <MenuItem value="ignore">not wanted</MenuItem>
-        <MenuItem value="time">the time</MenuItem>
-        {READING_KEYS.map((key) => (
-          <MenuItem key={key} value={key}>
-            {readingRow(key).label}
-          </MenuItem>
-        ))}
-      </TextField>
+        values={COLUMN_WORDS}
+        labels={COLUMN_LABELS}
+        onChange={choose}
+      />
       {column.use === 'reading' ? (
         <TextField
           select
