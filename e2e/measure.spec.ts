@@ -102,10 +102,11 @@ test('the same by keyboard alone', async ({ page }) => {
   await reach(page.getByRole('button', { name: 'New job' }))
   await hand.keys('Enter')
   await reach(page.getByRole('combobox', { name: 'Refrigerant' }))
+  // typed into, the best answer first: it leans on no timer
+  await hand.keys('2', '2')
+  await expect(page.getByRole('option', { name: 'R-22', exact: true })).toBeVisible()
   await hand.keys('Enter')
-  await expect(page.getByRole('listbox')).toBeVisible()
-  // by place, not by typing ahead: that leans on a timer
-  await hand.keys('Home', 'Enter')
+  await expect(page.getByRole('combobox', { name: 'Refrigerant' })).toHaveValue('R-22')
   await reach(page.getByRole('combobox', { name: 'Metering device' }))
   await hand.keys('Enter')
   await expect(page.getByRole('listbox')).toBeVisible()
@@ -216,6 +217,16 @@ test('a log of another instrument: columns guessed, plotted, taken; the mapping 
     .toMatchObject({ value: 94.5, unit: 'F', source: 'log', instrument: 'first.csv' })
   await give('second.csv', LOG)
   await expect(page.getByRole('dialog', { name: /second.csv/ }).getByText(/Return 94.5 F/)).toBeVisible()
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep the log alone' }).click()
+  await expect(page.locator('[data-log]')).toHaveCount(2)
+
+  // day and clock apart, and dates that do not tell which is the day
+  await give('days.csv', 'Date,Time,Box (F)\n03/11/2026,23:59:00,36\n04/11/2026,00:01:00,38\n')
+  const days = page.getByRole('dialog', { name: /days.csv/ })
+  await expect(days.getByText(/Say which stands first in its dates/)).toBeVisible()
+  await days.getByRole('combobox', { name: 'First is' }).click()
+  await page.getByRole('option', { name: 'day', exact: true }).click()
+  await expect(days.getByText(/from minute 0.0 to 2.0/)).toBeVisible()
 })
 
 test('a reading may be doubted, noted, repeated, undone and done again', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { isOrderUnclear } from './logTime'
 import { checkColumns, type ColumnUse, guessColumns, type LogTable, meansBetween, readLog } from './readLog'
 
 const table: LogTable = {
@@ -124,5 +125,109 @@ describe('the whole log', () => {
       [0, 5, 15],
       [35, 36, 37],
     ])
+  })
+})
+
+describe('times as other programs write them', () => {
+  const box: ColumnUse = { use: 'reading', key: 'boxTemp', unit: 'F' }
+  const minutesOf = (headings: string[], rows: string[][], columns: ColumnUse[]) => {
+    const { samples, minutes, beganAt } = readLog({ headings, rows }, columns)
+    return { minutes, seconds: Array.from(samples.time), values: Array.from(samples.values[0]!), beganAt }
+  }
+  test('day and clock in columns of their own are one moment', () => {
+    const headings = ['Date', 'Time', 'Box F']
+    const rows = [
+      ['2026-05-04', '23:59:00', '36'],
+      ['2026-05-05', '00:01:00', '38'],
+    ]
+    const columns = guessColumns({ headings, rows })
+    expect(columns.map(({ use }) => use)).toEqual(['date', 'time', 'reading'])
+    expect(minutesOf(headings, rows, columns)).toMatchObject({
+      minutes: 2,
+      beganAt: new Date(2026, 4, 4, 23, 59).getTime(),
+    })
+  })
+  test.each([
+    ['Time (min)', ['0', '5', '10'], 10],
+    ['Elapsed time, h', ['0', '0.5', '1'], 60],
+    ['time ms', ['0', '30000', '60000'], 1],
+    ['Elapsed s', ['0', '30', '60'], 1],
+  ])('a count headed "%s"', (heading, times, minutes) => {
+    const rows = times.map((time) => [time, '36'])
+    expect(minutesOf([heading, 'box'], rows, [{ use: 'time' }, box]).minutes).toBe(minutes)
+  })
+  test('halves of a day, and the day behind a date', () => {
+    const rows = [
+      ['5/14/2026 11:59 AM', '36'],
+      ['5/14/2026 12:01 PM', '37'],
+    ]
+    expect(minutesOf(['Date Time', 'box'], rows, [{ use: 'time' }, box])).toMatchObject({
+      minutes: 2,
+      beganAt: new Date(2026, 4, 14, 11, 59).getTime(),
+    })
+  })
+  test('the day is told from the file where it can be: 14/5 has no fourteenth month, no row is dropped', () => {
+    const rows = [
+      ['11/5/2026 10:00', '36'],
+      ['14/5/2026 10:00', '37'],
+    ]
+    expect(minutesOf(['Date Time', 'box'], rows, [{ use: 'time' }, box]).minutes).toBe(3 * 24 * 60)
+    expect(isOrderUnclear(rows.map(([time]) => time))).toBe(false)
+  })
+  test('and asked for where it cannot', () => {
+    const rows = [
+      ['03/11/2026 10:00', '36'],
+      ['04/11/2026 10:00', '37'],
+    ]
+    expect(isOrderUnclear(rows.map(([time]) => time))).toBe(true)
+    const spanOf = (order?: 'day-first' | 'month-first') =>
+      minutesOf(['Date Time', 'box'], rows, [{ use: 'time', ...(order ? { order } : {}) }, box]).beganAt
+    expect(() => spanOf()).toThrow(/day or the month/)
+    expect(spanOf('day-first')).toBe(new Date(2026, 10, 3, 10).getTime())
+    expect(spanOf('month-first')).toBe(new Date(2026, 2, 11, 10).getTime())
+    expect(isOrderUnclear(['3.11.2026', '4.11.2026'])).toBe(false)
+  })
+  test('dates that contradict each other are told', () => {
+    const rows = [
+      ['14/5/2026 10:00', '36'],
+      ['5/15/2026 10:00', '37'],
+    ]
+    expect(() => minutesOf(['Time', 'box'], rows, [{ use: 'time' }, box])).toThrow(/no order fits/)
+  })
+  test('newest first, past midnight', () => {
+    const rows = [
+      ['0:01', '38'],
+      ['0:00', '37'],
+      ['23:59', '36'],
+    ]
+    expect(minutesOf(['Time', 'box'], rows, [{ use: 'time' }, box])).toMatchObject({
+      seconds: [0, 60, 120],
+      values: [36, 37, 38],
+    })
+  })
+  test('a mapping keeps its day and its order', () => {
+    const columns: ColumnUse[] = [{ use: 'date', order: 'day-first' }, { use: 'time' }, box]
+    expect(checkColumns(JSON.parse(JSON.stringify(columns)), 3)).toEqual(columns)
+    expect(checkColumns([{ use: 'time', order: 'sideways' }], 1)).toEqual([{ use: 'time' }])
+  })
+})
+
+describe('commas in numbers', () => {
+  const columns: ColumnUse[] = [{ use: 'time' }, { use: 'reading', key: 'liquidPressure', unit: 'kPag' }]
+  const read = (...cells: string[]) =>
+    Array.from(
+      readLog({ headings: ['t', 'p'], rows: cells.map((cell, i) => [String(i), cell]) }, columns).samples
+        .values[0]!,
+    )
+  test('what other cells tell holds for the column', () => {
+    expect(read('2,410', '2,412.5')).toEqual([2410, 2412.5])
+    expect(read('2,410', '999.5')).toEqual([2410, 999.5])
+    expect(read('2,410', '2,41')).toEqual([2.41, 2.41])
+    expect(read('38,4', '38,5')).toEqual([38.4, 38.5])
+  })
+  test('where nothing tells, the file is asked for anew, not misread', () => {
+    expect(() => read('2,410', '2,412')).toThrow(
+      /Liquid pressure: a comma may mark thousands or decimals in "2,410"/,
+    )
   })
 })

@@ -2,14 +2,16 @@ import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { parseTyped } from '../../base/units/parseTyped'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
+import { DATE_ORDERS, type DateOrder, rowTimes, type TimeColumns } from './logTime'
 import type { Samples } from './samples'
 
 /** A table as it was read from a file: headings and cells, nothing judged yet. */
 export type LogTable = { readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] }
 
-/** What a column is: the clock, a reading in a unit, or nothing that is wanted. */
+/** What a column is: the clock, the day where it stands apart, a reading in a unit, or nothing that is wanted. */
 export type ColumnUse =
-  | { readonly use: 'time' }
+  | { readonly use: 'time'; readonly order?: DateOrder }
+  | { readonly use: 'date'; readonly order?: DateOrder }
   | { readonly use: 'reading'; readonly key: ReadingKey; readonly unit: Unit }
   | { readonly use: 'ignore' }
 
@@ -36,7 +38,8 @@ const HINTS: readonly (readonly [ReadingKey, RegExp])[] = [
   ['compressorAmps', /amp|current/],
 ]
 
-const isTimeHeading = (heading: string) => /time|date|clock|timestamp/i.test(heading)
+const isTimeHeading = (heading: string) => /time|clock|timestamp/i.test(heading)
+const isDateHeading = (heading: string) => /\b(date|day)\b/i.test(heading)
 
 /** "(psig)", "[°F]", "Temp F": a unit written in a heading. */
 function unitInHeading(heading: string, kind: QuantityKind): Unit | undefined {
@@ -62,10 +65,37 @@ function unitByValues(kind: QuantityKind, values: readonly number[]): Unit {
   return unitsOf(kind)[0] as Unit
 }
 
+const ONE_NUMBER = /^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i
+/** "2,410": a thousand and more, or less than three. */
+const EITHER = /^[+-]?[1-9]\d{0,2},\d{3}$/
+const THOUSANDS = /^[+-]?\d{1,3}(,\d{3})+(\.\d*)?$/
+
 const numberOf = (cell: string | undefined): number | undefined => {
   const text = (cell ?? '').trim()
-  if (!/^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i.test(text)) return undefined
-  return Number(text.replace(',', '.'))
+  return ONE_NUMBER.test(text) ? Number(text.replace(',', '.')) : undefined
+}
+
+/**
+ * Reads the cells of one column by what its other cells tell of the comma.
+ * @throws OrzoError bad-log where nothing tells whether it marks thousands or decimals
+ */
+function numberReader(cells: readonly (string | undefined)[], label: string) {
+  const texts = cells.map((cell) => (cell ?? '').trim())
+  const either = texts.find((text) => EITHER.test(text))
+  const isThousands =
+    texts.some((text) => THOUSANDS.test(text) && !EITHER.test(text)) ||
+    texts.some((text) => /^[+-]?\d+\.\d+$/.test(text))
+  const isDecimal = texts.some((text) => ONE_NUMBER.test(text) && text.includes(',') && !EITHER.test(text))
+  if (either !== undefined && isThousands === isDecimal)
+    throw new OrzoError(
+      'bad-log',
+      `${label}: a comma may mark thousands or decimals in "${either}". Export the log with a decimal point and without marks for thousands.`,
+    )
+  if (!isThousands) return numberOf
+  return (cell: string | undefined) => {
+    const text = (cell ?? '').trim()
+    return numberOf(THOUSANDS.test(text) ? text.replaceAll(',', '') : text)
+  }
 }
 
 const numbersOf = (table: LogTable, column: number): number[] =>
@@ -74,20 +104,31 @@ const numbersOf = (table: LogTable, column: number): number[] =>
     return value === undefined ? [] : [value]
   })
 
+/** What a column that tells the time is by its heading; one clock is enough. */
+function timeUse(heading: string, before: readonly ColumnUse[]): ColumnUse | undefined {
+  if (isTimeHeading(heading)) return { use: before.some(({ use }) => use === 'time') ? 'ignore' : 'time' }
+  return isDateHeading(heading) ? { use: 'date' } : undefined
+}
+
 /** A guess of what each column is, from its heading and its values; to be looked at by a person. */
 export function guessColumns(table: LogTable): ColumnUse[] {
   const taken = new Set<ReadingKey>()
-  return table.headings.map((heading, column): ColumnUse => {
-    if (isTimeHeading(heading)) return { use: 'time' }
+  const guessed: ColumnUse[] = []
+  table.headings.forEach((heading, column) => {
     const plain = heading.toLowerCase()
     const values = numbersOf(table, column)
     const exact = READING_KEYS.find((key) => plain.startsWith(key.toLowerCase()))
     const key = exact ?? HINTS.find(([hinted, words]) => !taken.has(hinted) && words.test(plain))?.[0]
-    if (!key || values.length === 0) return { use: 'ignore' }
-    taken.add(key)
-    const { kind } = readingRow(key)
-    return { use: 'reading', key, unit: unitInHeading(heading, kind) ?? unitByValues(kind, values) }
+    const time = timeUse(heading, guessed)
+    if (time) guessed.push(time)
+    else if (!key || values.length === 0) guessed.push({ use: 'ignore' })
+    else {
+      taken.add(key)
+      const { kind } = readingRow(key)
+      guessed.push({ use: 'reading', key, unit: unitInHeading(heading, kind) ?? unitByValues(kind, values) })
+    }
   })
+  return guessed
 }
 
 type LogSeries = {
@@ -108,37 +149,6 @@ export type Log = {
 }
 
 const MINUTE = 60_000
-const DAY = 24 * 60 * MINUTE
-
-type RowTime = { readonly ms: number; readonly dated: boolean; readonly clock?: true }
-
-/** Time of a row in ms: a date and time, a clock "hh:mm:ss", or seconds as a plain number. */
-function timeOf(cell: string | undefined): RowTime | undefined {
-  const text = (cell ?? '').trim()
-  const seconds = numberOf(text)
-  if (seconds !== undefined) return { ms: seconds * 1000, dated: false }
-  const clock = /^(\d{1,3}):(\d{2})(?::(\d{2}(?:\.\d+)?))?$/.exec(text)
-  if (clock) {
-    const [hours, minutes, rest] = [Number(clock[1]), Number(clock[2]), Number(clock[3] ?? 0)]
-    return { ms: ((hours * 60 + minutes) * 60 + rest) * 1000, dated: false, clock: true }
-  }
-  const date = Date.parse(text)
-  return Number.isNaN(date) ? undefined : { ms: date, dated: true }
-}
-
-type TimedRow = { readonly row: readonly string[]; readonly ms: number }
-
-/** Rows in order of time; a clock that falls by more than half a day went past midnight. */
-function inOrder(rows: readonly { row: readonly string[]; time: RowTime }[]): TimedRow[] {
-  let [days, previous] = [0, -Infinity]
-  return rows
-    .map(({ row, time: { ms, clock } }): TimedRow => {
-      if (clock && ms < previous - DAY / 2) days += 1
-      previous = ms
-      return { row, ms: ms + days * DAY }
-    })
-    .sort((a, b) => a.ms - b.ms)
-}
 
 type Wanted = { readonly key: ReadingKey; readonly unit: Unit; readonly index: number }
 
@@ -151,36 +161,66 @@ const seriesOf = ({ key, unit }: Wanted, time: Float64Array, values: Float64Arra
 })
 
 /** @throws OrzoError bad-log where no column is the time or no reading is mapped, or one twice */
-function wantedColumns(columns: readonly ColumnUse[]): { clock: number; wanted: Wanted[] } {
-  const clock = columns.findIndex(({ use }) => use === 'time')
-  if (clock === -1) throw new OrzoError('bad-log', 'Say which column is the time.')
+function wantedColumns(
+  { headings }: LogTable,
+  columns: readonly ColumnUse[],
+): { clock: TimeColumns; wanted: Wanted[] } {
+  const only = (use: 'time' | 'date') => {
+    const found = columns.flatMap((column, index) =>
+      column.use === use ? [{ index, order: column.order }] : [],
+    )
+    if (found.length > 1) throw new OrzoError('bad-log', `Two columns are the ${use}: keep one.`)
+    return found[0]
+  }
+  const [time, date] = [only('time'), only('date')]
+  // a day alone is the time of logs that have a row a day
+  const clock = time ?? date
+  if (!clock) throw new OrzoError('bad-log', 'Say which column is the time.')
   const wanted = columns.flatMap((column, index) => (column.use === 'reading' ? [{ ...column, index }] : []))
   if (wanted.length === 0) throw new OrzoError('bad-log', 'Say for one column at least which reading it is.')
   const twice = wanted.find(({ key }, i) => wanted.findIndex((other) => other.key === key) !== i)
   if (twice) throw new OrzoError('bad-log', `Two columns are ${readingRow(twice.key).label}: keep one.`)
-  return { clock, wanted }
+  return {
+    clock: {
+      time: clock.index,
+      heading: headings[clock.index] ?? '',
+      date: time ? date?.index : undefined,
+      order: (date ?? clock).order,
+    },
+    wanted,
+  }
 }
 
+type TimedRow = { readonly row: readonly string[]; readonly ms: number }
+
 /**
- * The series of a log as its columns were mapped.
+ * The series of a log as its columns were mapped; rows in order of time.
  * @throws OrzoError bad-log where the mapping does not do, or where no row can be read
  */
 export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
-  const { clock, wanted } = wantedColumns(columns)
-  const timed = table.rows.flatMap((row) => {
-    const time = timeOf(row[clock])
-    return time ? [{ row, time }] : []
-  })
-  const rows = inOrder(timed)
+  const { clock, wanted } = wantedColumns(table, columns)
+  const { times, dated } = rowTimes(table.rows, clock)
+  const rows = table.rows
+    .flatMap((row, i): TimedRow[] => {
+      const ms = times[i]
+      return ms === undefined ? [] : [{ row, ms }]
+    })
+    .sort((a, b) => a.ms - b.ms)
   const [first, last] = [rows[0], rows.at(-1)]
-  if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${table.headings[clock]}".`)
+  if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${clock.heading}".`)
   const time = Float64Array.from(rows, ({ ms }) => (ms - first.ms) / 1000)
-  const values = wanted.map(({ index }) => Float64Array.from(rows, ({ row }) => numberOf(row[index]) ?? NaN))
+  const values = wanted.map(({ index, key }) => {
+    const read = numberReader(
+      rows.map(({ row }) => row[index]),
+      readingRow(key).label,
+    )
+    return Float64Array.from(rows, ({ row }) => read(row[index]) ?? NaN)
+  })
   const silent = values.reduce((sum, channel) => sum + channel.filter(Number.isNaN).length, 0)
   return {
     series: wanted.map((each, i) => seriesOf(each, time, values[i] as Float64Array)),
     samples: { time, values },
-    beganAt: timed[0]?.time.dated ? first.ms : undefined,
+    beganAt: dated ? first.ms : undefined,
     minutes: (last.ms - first.ms) / MINUTE,
     skipped: table.rows.length - rows.length + silent,
   }
@@ -204,8 +244,12 @@ export function meansBetween(
 export function checkColumns(value: unknown, count: number): ColumnUse[] | undefined {
   if (!Array.isArray(value) || value.length !== count) return undefined
   const checked = (value as unknown[]).map((each): ColumnUse | undefined => {
-    const { use, key, unit } = (each ?? {}) as Record<string, unknown>
-    if (use === 'time' || use === 'ignore') return { use }
+    const { use, key, unit, order } = (each ?? {}) as Record<string, unknown>
+    if (use === 'ignore') return { use }
+    if (use === 'time' || use === 'date') {
+      const known = DATE_ORDERS.find((each) => each === order)
+      return { use, ...(known ? { order: known } : {}) }
+    }
     if (use !== 'reading' || typeof key !== 'string' || !isReadingKey(key)) return undefined
     const fits = unitsOf(readingRow(key).kind).find((fitting) => fitting === unit)
     return fits && { use, key, unit: fits }

@@ -6,88 +6,18 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import MenuItem from '@mui/material/MenuItem'
 import Slider from '@mui/material/Slider'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
 import { type ColumnUse, type Log, type LogTable, meansBetween, readLog } from '@/core/record/logs/readLog'
-import { READING_KEYS, type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import { type Unit, unitsOf } from '@/core/base/units/units'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import type { Reading } from '@/core/record/readings/schema'
 import { systemClock } from '@/data/clock'
-import { SearchChoice } from '@/ui/SearchChoice'
 import { LogPlots } from '../../shared/logs/LogPlots'
+import { isOrderUnclear } from '@/core/record/logs/logTime'
+import { LogColumn } from './LogColumn'
 import { rememberColumns } from './columnsMemory'
-
-type ColumnProps = {
-  heading: string
-  sample: string
-  column: ColumnUse
-  onChange: (column: ColumnUse) => void
-}
-
-/** What a column can be, in the order of the list. */
-const COLUMN_WORDS = ['ignore', 'time', ...READING_KEYS] as const
-type ColumnWord = (typeof COLUMN_WORDS)[number]
-const COLUMN_LABELS = Object.fromEntries([
-  ['ignore', 'not wanted'],
-  ['time', 'the time'],
-  ...READING_KEYS.map((key) => [key, readingRow(key).label]),
-]) as Readonly<Record<ColumnWord, string>>
-
-/** What one column is. */
-function Column({ heading, sample, column, onChange }: ColumnProps) {
-  const chosen = column.use === 'reading' ? column.key : column.use
-  const choose = (key: ColumnWord) => {
-    if (key === 'time' || key === 'ignore') return onChange({ use: key })
-    const fitting = unitsOf(readingRow(key).kind)
-    const unit =
-      column.use === 'reading' && fitting.includes(column.unit) ? column.unit : (fitting[0] as Unit)
-    onChange({ use: 'reading', key, unit })
-  }
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr 90px', md: '1fr 240px 100px' },
-        gap: 1,
-        py: 0.75,
-      }}
-    >
-      <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, alignSelf: 'center' }}>
-        <strong>{heading}</strong>{' '}
-        <Typography component="span" sx={{ color: 'text.secondary' }}>
-          {sample}
-        </Typography>
-      </Box>
-      <SearchChoice
-        label={`${heading} is`}
-        value={chosen}
-        values={COLUMN_WORDS}
-        labels={COLUMN_LABELS}
-        onChange={choose}
-      />
-      {column.use === 'reading' ? (
-        <TextField
-          select
-          label="Unit"
-          value={column.unit}
-          onChange={({ target }) => onChange({ ...column, unit: target.value as Unit })}
-        >
-          {unitsOf(readingRow(column.key).kind).map((unit) => (
-            <MenuItem key={unit} value={unit}>
-              {unit}
-            </MenuItem>
-          ))}
-        </TextField>
-      ) : (
-        <span />
-      )}
-    </Box>
-  )
-}
 
 type StretchProps = { log: Log; from: number; to: number; onChange: (stretch: [number, number]) => void }
 
@@ -123,11 +53,16 @@ type Props = {
   onClose: () => void
 }
 
+/** For each column, whether a person must say which number of its dates is the day. */
+const unclearDates = ({ headings, rows }: LogTable) =>
+  headings.map((_heading, i) => isOrderUnclear(rows.map((row) => row[i])))
+
 /** Columns, plot, stretch: then the means of the stretch become readings. */
 export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Props) {
   const [columns, setColumns] = useState(guessed)
   const read = useMemo(() => attempt(() => readLog(table, columns)), [table, columns])
   const log = read.ok ? read.value : undefined
+  const unclear = useMemo(() => unclearDates(table), [table])
   const [stretch, setStretch] = useState<readonly [number, number]>()
   const end = log?.minutes ?? 0
   const [from, to] = stretch ?? [Math.max(end - 2, 0), end]
@@ -154,11 +89,12 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Pr
           these headings. The whole log is kept with the job.
         </Typography>
         {table.headings.map((heading, i) => (
-          <Column
+          <LogColumn
             key={`${i}-${heading}`}
             heading={heading}
             sample={table.rows[0]?.[i] ?? ''}
             column={columns[i] ?? { use: 'ignore' }}
+            asksOrder={unclear[i] === true}
             onChange={(column) => setColumns(columns.map((each, at) => (at === i ? column : each)))}
           />
         ))}

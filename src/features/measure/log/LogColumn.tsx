@@ -1,0 +1,102 @@
+'use client'
+import Box from '@mui/material/Box'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { type Unit, unitsOf } from '@/core/base/units/units'
+import { DATE_ORDERS, type DateOrder } from '@/core/record/logs/logTime'
+import type { ColumnUse } from '@/core/record/logs/readLog'
+import { READING_KEYS, readingRow } from '@/core/record/readings/vocabulary'
+import { SearchChoice } from '@/ui/SearchChoice'
+
+type ColumnProps = {
+  heading: string
+  sample: string
+  column: ColumnUse
+  /** its dates do not tell whether the day or the month stands first */
+  asksOrder: boolean
+  onChange: (column: ColumnUse) => void
+}
+
+/** What a column can be, in the order of the list. */
+const COLUMN_WORDS = ['ignore', 'time', 'date', ...READING_KEYS] as const
+type ColumnWord = (typeof COLUMN_WORDS)[number]
+const COLUMN_LABELS = Object.fromEntries([
+  ['ignore', 'not wanted'],
+  ['time', 'the time'],
+  ['date', 'the day'],
+  ...READING_KEYS.map((key) => [key, readingRow(key).label]),
+]) as Readonly<Record<ColumnWord, string>>
+
+const ORDER_WORDS: Readonly<Record<DateOrder, string>> = { 'day-first': 'day', 'month-first': 'month' }
+
+/** What must be known of a column beside what it is: its unit, or the order of its dates. */
+function Detail({ column, asksOrder, onChange }: Pick<ColumnProps, 'column' | 'asksOrder' | 'onChange'>) {
+  if (column.use === 'reading')
+    return (
+      <TextField
+        select
+        label="Unit"
+        value={column.unit}
+        onChange={({ target }) => onChange({ ...column, unit: target.value as Unit })}
+      >
+        {unitsOf(readingRow(column.key).kind).map((unit) => (
+          <MenuItem key={unit} value={unit}>
+            {unit}
+          </MenuItem>
+        ))}
+      </TextField>
+    )
+  if (column.use === 'ignore' || !asksOrder) return <span />
+  return (
+    <TextField
+      select
+      label="First is"
+      value={column.order ?? ''}
+      onChange={({ target }) => onChange({ ...column, order: target.value as DateOrder })}
+    >
+      {DATE_ORDERS.map((order) => (
+        <MenuItem key={order} value={order}>
+          {ORDER_WORDS[order]}
+        </MenuItem>
+      ))}
+    </TextField>
+  )
+}
+
+/** What one column is. */
+export function LogColumn({ heading, sample, column, asksOrder, onChange }: ColumnProps) {
+  const chosen = column.use === 'reading' ? column.key : column.use
+  const choose = (key: ColumnWord) => {
+    if (key === 'time' || key === 'date' || key === 'ignore') return onChange({ use: key })
+    const fitting = unitsOf(readingRow(key).kind)
+    const unit =
+      column.use === 'reading' && fitting.includes(column.unit) ? column.unit : (fitting[0] as Unit)
+    onChange({ use: 'reading', key, unit })
+  }
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 90px', md: '1fr 240px 100px' },
+        gap: 1,
+        py: 0.75,
+      }}
+    >
+      <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, alignSelf: 'center' }}>
+        <strong>{heading}</strong>{' '}
+        <Typography component="span" sx={{ color: 'text.secondary' }}>
+          {sample}
+        </Typography>
+      </Box>
+      <SearchChoice
+        label={`${heading} is`}
+        value={chosen}
+        values={COLUMN_WORDS}
+        labels={COLUMN_LABELS}
+        onChange={choose}
+      />
+      <Detail column={column} asksOrder={asksOrder} onChange={onChange} />
+    </Box>
+  )
+}
