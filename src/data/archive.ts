@@ -4,7 +4,7 @@ import type { BackupContents } from '@/core/record/archive/backup'
 import type { StoredJob } from '@/core/record/job/job'
 import { readRecord } from '@/core/record/job/assemble'
 import { joinSamples, type Samples } from '@/core/record/logs/samples'
-import { envelopeSchema, type StoredRecord } from '@/core/record/records/envelope'
+import type { StoredRecord } from '@/core/record/records/envelope'
 import type { LogChunkRow, OrzoDatabase } from './database'
 import { getJob } from './records'
 
@@ -68,7 +68,7 @@ async function addMissing<T, K extends string>(table: Table<T, K>, rows: readonl
 /** Puts back what a backup holds beside jobs, where nothing stands yet: nothing is written over. */
 export function restoreBeside(db: OrzoDatabase, contents: BackupContents): Promise<Restored> {
   const settings = contents.settings.filter(({ key }) => !OWN_SETTINGS.includes(key))
-  const unread = contents.unread.filter((row) => envelopeSchema.safeParse(row).success) as StoredRecord[]
+  const unread = contents.unread as StoredRecord[]
   return db.transaction('rw', db.settings, db.aside, db.records, db.jobIndex, async () => {
     const known = await db.jobIndex.bulkGet(unread.map(({ jobId }) => jobId))
     return {

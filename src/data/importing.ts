@@ -1,7 +1,6 @@
 import type { Table } from 'dexie'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { Job, StoredJob } from '@/core/record/job/job'
-import { type JobProblem, readJobText } from '@/core/record/job/readJob'
 import { isSame } from '@/core/record/records/patches'
 import type { OrzoDatabase } from './database'
 import { chunkRows, chunksOfLog } from './logs'
@@ -10,9 +9,10 @@ import { photoRows } from './photos'
 import { getJob, writeNewJob } from './records'
 import { deviceOf } from './settings'
 
-export type ImportOutcome =
-  | { readonly outcome: 'added' | 'already-here' | 'completed' | 'added-beside'; readonly id: string }
-  | { readonly outcome: 'refused'; readonly problems: readonly JobProblem[] }
+export type ImportOutcome = {
+  readonly outcome: 'added' | 'already-here' | 'completed' | 'added-beside'
+  readonly id: string
+}
 
 const NO_FILES: JobFiles = { logs: {}, photos: {} }
 
@@ -65,11 +65,4 @@ export async function importJob(
     await writeMissing(db, stored, files)
     return { outcome: present ? 'added-beside' : 'added', id: stored.id }
   })
-}
-
-/** Reads a file's text and stores the job. A refused file changes nothing. */
-export async function importJobText(db: OrzoDatabase, text: string, now: string): Promise<ImportOutcome> {
-  const reading = readJobText(text)
-  if (!reading.ok) return { outcome: 'refused', problems: reading.problems }
-  return importJob(db, reading.job, now)
 }

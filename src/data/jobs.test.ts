@@ -1,15 +1,15 @@
 import { seededRandom } from '@/core/base/numeric/random'
-import { readJobValue, writeJobText } from '@/core/record/job/readJob'
+import { type JobProblem, readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { OrzoDatabase } from './database'
-import { addDemoJobs, buildDemoJobs, removeDemoJobs } from '../demo/demoJobs'
+import { addDemoJobs, buildDemoJobs } from '../demo/demoJobs'
 import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StoredJob } from '@/core/record/job/job'
 import { progressOf } from '@/core/record/job/stages'
 import { readSettingRows } from '@/core/record/settings/settings'
-import { importJobText } from './importing'
-import { addIfAbsent, addJob, blankJob, listJobs, removeJob } from './jobs'
+import { importJob, type ImportOutcome } from './importing'
+import { addIfAbsent, addJob, blankJob, listJobs, removeJob, removeJobs } from './jobs'
 import { newJobId } from './newId'
 import { changeJob as change, getJob } from './records'
 import { displayUnits, readSettings, writeSetting } from './settings'
@@ -28,6 +28,14 @@ beforeEach(() => {
 afterEach(async () => {
   await db.delete()
 })
+
+type Imported = ImportOutcome | { readonly outcome: 'refused'; readonly problems: readonly JobProblem[] }
+/** A file's text as it comes in: read, then stored. */
+async function importJobText(into: OrzoDatabase, text: string, now: string): Promise<Imported> {
+  const reading = readJobText(text)
+  if (!reading.ok) return { outcome: 'refused', problems: reading.problems }
+  return importJob(into, reading.job, now)
+}
 
 const allJobs = async () => Promise.all((await listJobs(db)).map(({ id }) => getJob(db, id)))
 const everything = async () => JSON.stringify(await allJobs())
@@ -186,7 +194,7 @@ describe('demo jobs', () => {
     await addDemoJobs(db, new Date(NOW))
     expect((await getJob(db, 'demo-lodge'))!.title).toBe('edited')
     expect(await listJobs(db)).toHaveLength(5)
-    await removeDemoJobs(db)
+    await removeJobs(db, await db.jobIndex.where('demo').equals(1).primaryKeys())
     expect((await listJobs(db)).map(({ id }) => id)).toEqual([own.id])
   })
 })

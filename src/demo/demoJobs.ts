@@ -5,7 +5,7 @@ import { emptyJob, type StoredJob } from '@/core/record/job/job'
 import type { JobSet } from '@/core/record/records/set'
 import { simulateSet } from '@/core/simulate/simulateSet'
 import type { OrzoDatabase } from '@/data/database'
-import { addIfAbsent, removeJobs } from '@/data/jobs'
+import { addIfAbsent } from '@/data/jobs'
 import { DEMO_JOBS, type DemoSet } from './observatory'
 
 const HOUR = 3_600_000
@@ -48,9 +48,4 @@ export function buildDemoJobs(now: Date): StoredJob[] {
 export async function addDemoJobs(db: OrzoDatabase, now: Date): Promise<void> {
   await loadRefrigerants(DEMO_JOBS.map(({ unit }) => unit.refrigerant))
   await addIfAbsent(db, buildDemoJobs(now))
-}
-
-/** Removes the demo jobs and only them. */
-export async function removeDemoJobs(db: OrzoDatabase): Promise<void> {
-  await removeJobs(db, await db.jobIndex.where('demo').equals(1).primaryKeys())
 }

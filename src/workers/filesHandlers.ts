@@ -1,8 +1,11 @@
-import { type BackupContents, backupMember, folderOf, readArchive } from '@/core/record/archive/backup'
+import { type BackupContents, backupJob, packBackup, readArchive } from '@/core/record/archive/backup'
 import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
 import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
 import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
 import type { Job } from '@/core/record/job/job'
+import { writeLogCsv } from '@/core/record/logs/logCsv'
+import type { Samples } from '@/core/record/logs/samples'
+import type { LogHead } from '@/core/record/records/log'
 import { shrinkPhoto } from './shrinkPhoto'
 
 /** A job with what belongs to it, to be packed. */
@@ -13,8 +16,7 @@ export type BackupQuestion =
   | { readonly backup: string; readonly contents: BackupContents; readonly at: number }
 
 const ZIP = 'application/zip'
-const zipped = (members: readonly ZipMember[], at: number) =>
-  new Blob([packZip(members, at) as Uint8Array<ArrayBuffer>], { type: ZIP })
+const zipped = (bytes: Uint8Array) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type: ZIP })
 
 /** A file that is one document. */
 function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, number> {
@@ -28,20 +30,23 @@ export function filesHandlers() {
   const backups = new Map<string, { members: ZipMember[]; jobs: number }>()
   return {
     async *pack({ job, files, at }: PackQuestion) {
-      return zipped(jobMembers(job, files), at)
+      return zipped(packZip(jobMembers(job, files), at))
     },
     /** Gathers a backup job by job, so that not everything is sent at once. */
     async *backup(question: BackupQuestion) {
       const held = backups.get(question.backup) ?? { members: [], jobs: 0 }
       backups.set(question.backup, held)
       if ('job' in question) {
-        const { job, files } = question
-        held.members.push(...jobMembers(job, files, folderOf(job.title ?? job.unit.name ?? '', held.jobs)))
+        held.members.push(...backupJob(question, held.jobs))
         held.jobs += 1
         return undefined
       }
       backups.delete(question.backup)
-      return zipped([backupMember(question.contents), ...held.members], question.at)
+      return zipped(packBackup(held.members, question.contents, question.at))
+    },
+    /** A log as a table for other programs. */
+    async *table({ log, samples }: { log: LogHead; samples: Samples }) {
+      return new Blob([writeLogCsv(log, samples)], { type: 'text/csv' })
     },
     async *photo(file: Blob) {
       return shrinkPhoto(file)

@@ -1,5 +1,5 @@
 import { attempt } from '@/core/base/errors/orzoError'
-import { numberTyped } from '@/core/base/units/parseTyped'
+import { numberTyped } from '@/core/base/units/numberTyped'
 import { type PlatePart, setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'

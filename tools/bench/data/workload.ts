@@ -1,4 +1,4 @@
-import { writeBackup } from '@/core/record/archive/backup'
+import { backupJob, packBackup } from '@/core/record/archive/backup'
 import { jobMembers, readArchivedJob } from '@/core/record/archive/jobArchive'
 import { openZip, packZip } from '@/core/record/archive/zip'
 import { replaceReading } from '@/core/record/edits/readingEdits'
@@ -158,7 +158,7 @@ async function whole() {
   const { job, files } = read.result!
   const pack = await timed(() => packZip(jobMembers(job, files), CLOCK.now()))
   const backup = await timed(async () =>
-    writeBackup([{ job, files }], await readBeside(again, NOW), CLOCK.now()),
+    packBackup(backupJob({ job, files }, 0), await readBeside(again, NOW), CLOCK.now()),
   )
   const other = fresh()
   const unpack = await timed(() => {

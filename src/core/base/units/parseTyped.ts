@@ -1,4 +1,5 @@
 import { OrzoError } from '../errors/orzoError'
+import { numberTyped } from './numberTyped'
 import { type Quantity, type QuantityKind, type Unit, unitsOf } from './units'
 
 /** What people write for a unit on the machine: gauges show gauge pressure unless "a" or "abs" is said. [practice] */
@@ -39,37 +40,6 @@ const NUMBER = '[+-]?(?:\\d[\\d.,]*|[.,]\\d+)'
 const PLAIN = new RegExp(`^(${NUMBER})\\s*([^\\s\\d.,+-].*)?$`)
 const POUNDS_OUNCES = new RegExp(`^(\\d+)\\s*(?:lbs?|pounds?)\\s*(${NUMBER})\\s*(?:oz|ounces)?$`, 'i')
 const OUNCES_A_POUND = 16
-
-/** "7.5", "7,5", ".5", "12." */
-const ONE_SEPARATOR = /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/
-/** "1,750": a thousand and more, or less than two. */
-const EITHER = /^[+-]?[1-9]\d{0,2},\d{3}$/
-/** "1,750.5", "1,750,000": commas mark thousands. */
-const THOUSANDS_COMMA = /^[+-]?\d{1,3}(,\d{3})+(\.\d*)?$/
-/** "1.750,5": points mark thousands. */
-const THOUSANDS_POINT = /^[+-]?\d{1,3}(\.\d{3})+,\d*$/
-
-const plainZero = (value: number) => (value === 0 ? 0 : value)
-const withPoint = (text: string) => plainZero(Number(text.replace(',', '.')))
-
-/**
- * Reads a number as people write it, with a decimal point or comma and with thousands marked.
- * @throws OrzoError bad-number where a comma may mean either, or where it is no number
- */
-export function numberTyped(text: string): number {
-  const trimmed = text.trim()
-  if (EITHER.test(trimmed)) {
-    const [whole, part] = [trimmed.replace(',', ''), withPoint(trimmed)]
-    throw new OrzoError(
-      'bad-number',
-      `"${trimmed}" may be ${whole} or ${part}: type it without the comma, or with a point.`,
-    )
-  }
-  if (ONE_SEPARATOR.test(trimmed)) return withPoint(trimmed)
-  if (THOUSANDS_COMMA.test(trimmed)) return Number(trimmed.replaceAll(',', ''))
-  if (THOUSANDS_POINT.test(trimmed)) return withPoint(trimmed.replaceAll('.', ''))
-  throw new OrzoError('bad-number', `"${trimmed}" is no number: digits, one point, a sign in front.`)
-}
 
 /** The unit that a word means for a kind; undefined where none. */
 function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {

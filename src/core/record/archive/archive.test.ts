@@ -1,7 +1,7 @@
 import { strToU8, zipSync } from 'fflate'
 import { seededRandom } from '../../base/numeric/random'
 import { emptyJob, type Job } from '../job/job'
-import { type ArchiveEnd, type BackupContents, readArchive, writeBackup } from './backup'
+import { type ArchiveEnd, type BackupContents, backupJob, packBackup, readArchive } from './backup'
 import { crc32 } from './crc32'
 import { type ArchivedJob, type JobFiles, jobMembers } from './jobArchive'
 import { openZip, packZip, readText } from './zip'
@@ -171,14 +171,14 @@ describe('an archive of a job', () => {
 
 describe('a backup', () => {
   const two = () =>
-    writeBackup(
+    packBackup(
       [
         { job: JOB, files: FILES },
         {
           job: { ...JOB, id: 'job-2', title: 'Dome', logs: [], attachments: [] },
           files: { logs: {}, photos: {} },
         },
-      ],
+      ].flatMap(backupJob),
       CONTENTS,
       AT,
     )
@@ -193,7 +193,7 @@ describe('a backup', () => {
     expect(read.end).toEqual({ contents: CONTENTS, jobs: 2, problems: [] })
   })
   test('without any job it is a backup all the same', () => {
-    expect(readAll(writeBackup([], CONTENTS, AT)).end.contents).toEqual(CONTENTS)
+    expect(readAll(packBackup([], CONTENTS, AT)).end.contents).toEqual(CONTENTS)
   })
   test('a list of a newer Orzo, or a broken one, is named; the jobs are given', () => {
     const withList = (text: string) =>

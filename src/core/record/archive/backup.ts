@@ -39,29 +39,18 @@ export type BackupContents = Omit<z.infer<typeof contentsSchema>, 'format' | 've
 /** One job of a backup. */
 export type BackupJob = { readonly job: Job; readonly files: JobFiles }
 
-/** The folder of a job in a backup. */
-export const folderOf = (name: string, i: number): string =>
-  `jobs/${[String(i + 1).padStart(3, '0'), slugOf(name, 40)].filter((part) => part !== '').join('-')}/`
+/** The members of one job of a backup, in a folder of its own. @param i its place among the jobs */
+export function backupJob({ job, files }: BackupJob, i: number): ZipMember[] {
+  const name = slugOf(job.title ?? job.unit.name ?? '', 40)
+  const folder = [String(i + 1).padStart(3, '0'), name].filter((part) => part !== '').join('-')
+  return jobMembers(job, files, `jobs/${folder}/`)
+}
 
-/** The member that tells what the archive is, and holds what belongs to no job. */
-export const backupMember = (contents: BackupContents): ZipMember => ({
-  path: BACKUP_MEMBER,
-  bytes: strToU8(
-    `${JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, ...contents }, null, 2)}\n`,
-  ),
-})
-
-/** Everything as one file: a folder a job, and what belongs to none. @param at moment of the backup, ms */
-export const writeBackup = (jobs: readonly BackupJob[], contents: BackupContents, at: number): Uint8Array =>
-  packZip(
-    [
-      backupMember(contents),
-      ...jobs.flatMap(({ job, files }, i) =>
-        jobMembers(job, files, folderOf(job.title ?? job.unit.name ?? '', i)),
-      ),
-    ],
-    at,
-  )
+/** Everything as one file: the members of the jobs, and what belongs to none. @param at moment of the backup, ms */
+export function packBackup(jobs: readonly ZipMember[], contents: BackupContents, at: number): Uint8Array {
+  const text = JSON.stringify({ format: BACKUP_FORMAT, version: BACKUP_VERSION, ...contents }, null, 2)
+  return packZip([{ path: BACKUP_MEMBER, bytes: strToU8(`${text}\n`) }, ...jobs], at)
+}
 
 function readContents(entry: ZipEntry): BackupContents {
   if (entry.size > LARGEST_LIST) throw new OrzoError('bad-archive', 'is larger than Orzo writes')

@@ -1,4 +1,5 @@
 import { attempt, OrzoError } from '../../base/errors/orzoError'
+import { numberIn } from './logNumber'
 
 /** Which of two small numbers of a date is the day. */
 export const DATE_ORDERS = ['day-first', 'month-first'] as const
@@ -17,7 +18,6 @@ const SCALES: readonly (readonly [RegExp, number])[] = [
 ]
 const scaleOf = (heading: string) => SCALES.find(([words]) => words.test(heading))?.[1] ?? SECOND
 
-const NUMBER = /^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i
 const CLOCK = /^(\d{1,3}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?\s*(am|pm)?$/i
 const SMALL_DATE = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4}|\d{2})(?:[ T,]+(.+))?$/
 
@@ -103,7 +103,8 @@ export type TimeColumns = {
 type RowTime = { readonly ms: number; readonly dated: boolean; readonly clock?: true }
 
 function momentOf(cell: string, order: DateOrder, scale: number): RowTime | undefined {
-  if (NUMBER.test(cell)) return { ms: Number(cell.replace(',', '.')) * scale, dated: false }
+  const count = numberIn(cell)
+  if (count !== undefined) return { ms: count * scale, dated: false }
   const clock = clockOf(cell)
   if (clock !== undefined) return { ms: clock, dated: false, clock: true }
   const day = dayOf(cell, order)

@@ -1,7 +1,9 @@
 import { attempt, OrzoError } from '../../base/errors/orzoError'
+import { EITHER, THOUSANDS_COMMA } from '../../base/units/numberTyped'
 import { parseTyped } from '../../base/units/parseTyped'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
+import { LOG_NUMBER, numberIn } from './logNumber'
 import { DATE_ORDERS, type DateOrder, rowTimes, type TimeColumns } from './logTime'
 import type { Samples } from './samples'
 
@@ -65,16 +67,6 @@ function unitByValues(kind: QuantityKind, values: readonly number[]): Unit {
   return unitsOf(kind)[0] as Unit
 }
 
-const ONE_NUMBER = /^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i
-/** "2,410": a thousand and more, or less than three. */
-const EITHER = /^[+-]?[1-9]\d{0,2},\d{3}$/
-const THOUSANDS = /^[+-]?\d{1,3}(,\d{3})+(\.\d*)?$/
-
-const numberOf = (cell: string | undefined): number | undefined => {
-  const text = (cell ?? '').trim()
-  return ONE_NUMBER.test(text) ? Number(text.replace(',', '.')) : undefined
-}
-
 /**
  * Reads the cells of one column by what its other cells tell of the comma.
  * @throws OrzoError bad-log where nothing tells whether it marks thousands or decimals
@@ -83,24 +75,24 @@ function numberReader(cells: readonly (string | undefined)[], label: string) {
   const texts = cells.map((cell) => (cell ?? '').trim())
   const either = texts.find((text) => EITHER.test(text))
   const isThousands =
-    texts.some((text) => THOUSANDS.test(text) && !EITHER.test(text)) ||
+    texts.some((text) => THOUSANDS_COMMA.test(text) && !EITHER.test(text)) ||
     texts.some((text) => /^[+-]?\d+\.\d+$/.test(text))
-  const isDecimal = texts.some((text) => ONE_NUMBER.test(text) && text.includes(',') && !EITHER.test(text))
+  const isDecimal = texts.some((text) => LOG_NUMBER.test(text) && text.includes(',') && !EITHER.test(text))
   if (either !== undefined && isThousands === isDecimal)
     throw new OrzoError(
       'bad-log',
       `${label}: a comma may mark thousands or decimals in "${either}". Export the log with a decimal point and without marks for thousands.`,
     )
-  if (!isThousands) return numberOf
+  if (!isThousands) return numberIn
   return (cell: string | undefined) => {
     const text = (cell ?? '').trim()
-    return numberOf(THOUSANDS.test(text) ? text.replaceAll(',', '') : text)
+    return numberIn(THOUSANDS_COMMA.test(text) ? text.replaceAll(',', '') : text)
   }
 }
 
 const numbersOf = (table: LogTable, column: number): number[] =>
   table.rows.flatMap((row) => {
-    const value = numberOf(row[column])
+    const value = numberIn(row[column])
     return value === undefined ? [] : [value]
   })
 

@@ -78,7 +78,7 @@ export function LogColumn({ heading, sample, column, asksOrder, onChange }: Colu
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr 90px', md: '1fr 240px 100px' },
+        gridTemplateColumns: { xs: '1fr 112px', md: '1fr 240px 112px' },
         gap: 1,
         py: 0.75,
       }}

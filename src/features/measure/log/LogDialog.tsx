@@ -117,7 +117,7 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Pr
           </>
         )}
       </DialogContent>
-      <DialogActions>
+      <DialogActions sx={{ flexWrap: 'wrap', gap: 1 }}>
         <Button color="inherit" onClick={onClose}>
           Leave it
         </Button>

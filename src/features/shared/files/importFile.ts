@@ -15,7 +15,7 @@ import { storeSentence } from '../storage/storeSentence'
 /** What became of one file, or of one job in it. */
 export type ImportMessage = { readonly good: boolean; readonly text: string; readonly id?: string }
 
-const DONE: Readonly<Record<Exclude<ImportOutcome['outcome'], 'refused'>, string>> = {
+const DONE: Readonly<Record<ImportOutcome['outcome'], string>> = {
   added: 'Imported.',
   'already-here': 'This job is already here, the same in every field.',
   completed: 'This job is already here; its samples and photos that were missing were added.',
@@ -33,8 +33,6 @@ async function take(
   if (!reading.ok)
     return { good: false, text: `${name} was not imported, nothing was changed:\n${lines(reading.problems)}` }
   const stored = await importJob(database(), reading.job, isoNow(systemClock), { logs, photos })
-  if (stored.outcome === 'refused')
-    return { good: false, text: `${name} was not imported, nothing was changed:\n${lines(stored.problems)}` }
   const title = path === file ? name : `${titleOf(summaryOf(reading.job))} (${file})`
   const damage =
     problems.length === 0 ? '' : `\nThis of it could not be read and is left out:\n${lines(problems)}`

@@ -11,6 +11,7 @@ import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
 import { extentOf, readSamples, removeStoredLog } from '@/data/logs'
 import { database } from '@/data/shared'
+import { filesDoor } from '@/workers/filesDoor'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
@@ -37,14 +38,9 @@ function extentText(log: LogHead, extent: { samples: number; seconds: number }, 
 }
 
 async function saveCsv(jobId: string, log: LogHead): Promise<void> {
-  const [{ writeLogCsv }, samples] = await Promise.all([
-    import('@/core/record/logs/logCsv'),
-    readSamples(database(), jobId, log),
-  ])
-  saveBlob(
-    new Blob([writeLogCsv(log, samples)], { type: 'text/csv' }),
-    `${slugOf(log.name, 60) || 'log'}.csv`,
-  )
+  const samples = await readSamples(database(), jobId, log)
+  const table = await filesDoor().ask<Blob>('table', { log, samples })
+  saveBlob(table, `${slugOf(log.name, 60) || 'log'}.csv`)
 }
 
 function LogLine({ jobId, log, recording, onProblem }: LineProps) {
