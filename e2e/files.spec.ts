@@ -1,6 +1,6 @@
 import { type Browser, expect, type Page, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { openWithDemo, seriousFindings, storedJobs } from './helpers'
+import { goTo, openWithDemo, seriousFindings, storedJobs } from './helpers'
 
 /** A picture as a phone takes it, larger than what is kept. */
 async function picture(page: Page): Promise<Buffer> {
@@ -45,10 +45,7 @@ test('what instruments show is recorded, a photo is kept small, and both go with
 }) => {
   await openWithDemo(page)
   await page.getByRole('link', { name: /Control room split/ }).click()
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Measure/ })
-    .click()
+  await goTo(page, 'Measure')
   await page.getByRole('tab', { name: 'Live' }).click()
   await page.getByRole('button', { name: 'Connect instruments' }).click()
   await page.getByRole('button', { name: 'Put all on' }).click()
@@ -62,10 +59,7 @@ test('what instruments show is recorded, a photo is kept small, and both go with
   expect(await seriousFindings(page)).toEqual([])
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click()
 
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Close/ })
-    .click()
+  await goTo(page, 'Close')
   await page.getByTestId('photo-file').setInputFiles([
     { name: 'Plate of the unit.png', mimeType: 'image/png', buffer: await picture(page) },
     { name: 'words.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') },
@@ -105,10 +99,7 @@ test('what instruments show is recorded, a photo is kept small, and both go with
   await expect(other.getByText(/its samples and photos that were missing were added/)).toBeVisible()
   expect(await storedJobs(other)).toEqual([before])
   await other.getByRole('link', { name: 'Open it' }).click()
-  await other
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Close/ })
-    .click()
+  await goTo(other, 'Close')
   await expect(other.getByRole('img', { name: 'The plate' })).toBeVisible()
   await expect(other.locator('[data-log]')).toContainText(/[3-9] samples/)
 
@@ -161,10 +152,7 @@ test('a store without room: what was typed stays on screen, on other pages of Or
 }) => {
   await openWithDemo(page)
   await page.getByRole('link', { name: /Control room split/ }).click()
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Arrive/ })
-    .click()
+  await goTo(page, 'Arrive')
   await expect(page.getByLabel('Job name')).toBeVisible()
   await fillUp(page, true)
   await page.getByLabel('Access').fill('by the north ladder')
@@ -172,14 +160,8 @@ test('a store without room: what was typed stays on screen, on other pages of Or
   await page.getByLabel('Since when').fill('Monday')
   await page.getByLabel('Complaint').focus()
   await expect(page.getByLabel('Access')).toHaveValue('by the north ladder')
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Measure/ })
-    .click()
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Arrive/ })
-    .click()
+  await goTo(page, 'Measure')
+  await goTo(page, 'Arrive')
   await expect(page.getByLabel('Access')).toHaveValue('by the north ladder')
   await expect(page.getByLabel('Since when')).toHaveValue('Monday')
   await fillUp(page, false)
@@ -209,10 +191,7 @@ test('a newer Orzo in another window: this one stops, says so, keeps what is typ
 }) => {
   await openWithDemo(page)
   await page.getByRole('link', { name: /Control room split/ }).click()
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Arrive/ })
-    .click()
+  await goTo(page, 'Arrive')
   await expect(page.getByLabel('Job name')).toBeVisible()
   const newer = await context.newPage()
   await newer.goto('/icon.svg')

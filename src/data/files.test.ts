@@ -84,16 +84,6 @@ describe('logs', () => {
     await writer.flush()
     expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(1500)))
   })
-  test('a recording that broke off is gone on with', async () => {
-    const first = await LogWriter.begin(db, jobId, HEAD, CLOCK)
-    for (let i = 0; i < 1030; i += 1) first.append(i, [118, i / 3])
-    await first.flush()
-    const second = await LogWriter.resume(db, jobId, HEAD)
-    expect(second.samples).toBe(1030)
-    for (let i = 1030; i < 1040; i += 1) second.append(i, [118, i / 3])
-    await second.end(CLOCK)
-    expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(1040)))
-  })
   test('a log that was removed in another window is given no orphans', async () => {
     const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
     writer.append(0, [1, 2])

@@ -17,14 +17,6 @@ const rowOf = (jobId: string, logId: string, { sealed, ...chunk }: Chunk): LogCh
   values: [...chunk.values],
   sealed: sealed ? 1 : 0,
 })
-const chunkOf = ({ index, count, time, values, sealed }: LogChunkRow): Chunk => ({
-  index,
-  count,
-  time,
-  values,
-  sealed: sealed === 1,
-})
-
 /** The chunks of one log, first to last. */
 export const chunksOfLog = (db: OrzoDatabase, jobId: string, logId: string) =>
   db.logChunks
@@ -100,26 +92,19 @@ export class LogWriter {
   readonly #head: LogHead
   readonly #tail: LogTail
   #writing: Promise<void> = Promise.resolve()
-  #latest: number
+  #latest = 0
 
-  private constructor(db: OrzoDatabase, jobId: string, head: LogHead, tail: LogTail) {
+  private constructor(db: OrzoDatabase, jobId: string, head: LogHead) {
     this.#db = db
     this.#jobId = jobId
     this.#head = head
-    this.#tail = tail
-    this.#latest = tail.latest ?? 0
+    this.#tail = new LogTail(head.channels.length)
   }
 
   /** Begins a log: its head enters the job. */
   static async begin(db: OrzoDatabase, jobId: string, head: LogHead, clock: Clock): Promise<LogWriter> {
     await changeJob(db, jobId, addLog(head), clock)
-    return new LogWriter(db, jobId, head, new LogTail(head.channels.length))
-  }
-
-  /** Goes on with a log that was broken off. */
-  static async resume(db: OrzoDatabase, jobId: string, head: LogHead): Promise<LogWriter> {
-    const last = await chunksOfLog(db, jobId, head.id).last()
-    return new LogWriter(db, jobId, head, new LogTail(head.channels.length, last && chunkOf(last)))
+    return new LogWriter(db, jobId, head)
   }
 
   /** Samples taken so far, stored or not. */

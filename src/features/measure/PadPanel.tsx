@@ -7,10 +7,9 @@ import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import type { Reading } from '@/core/record/readings/schema'
-import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { AutosaveField } from '@/ui/AutosaveField'
-import { offeredUnits } from '@/ui/pad/entry'
-import { NumericPad } from '@/ui/pad/NumericPad'
+import { EntryPad } from '../shared/entry/EntryPad'
 import type { useEntry } from './useEntry'
 
 type Props = {
@@ -121,19 +120,9 @@ export function PadPanel({ entry, order, reading, onDoubt, onNote, hand }: Props
         onNote={(note) => onNote(draft.key, note)}
         onClose={entry.close}
       />
-      <NumericPad
-        label={readingRow(draft.key).label}
-        text={draft.text}
-        unit={draft.unit}
-        units={offeredUnits(draft.key)}
-        message={entry.message}
+      <EntryPad
+        entry={entry}
         hand={hand}
-        fresh={draft.fresh}
-        onText={entry.type}
-        onKey={entry.press}
-        onEdit={entry.edit}
-        onLeave={entry.discard}
-        onUnit={entry.chooseUnit}
         onNext={() => next && entry.message === undefined && entry.open(next)}
       />
       <Box sx={{ display: 'flex', alignItems: 'center', px: 1.25, pb: 0.5 }}>

@@ -61,31 +61,23 @@ export function chunksOf(samples: Samples, most = CHUNK_SAMPLES): Chunk[] {
 export class LogTail {
   readonly #channels: number
   readonly #most: number
-  #index: number
+  #index = 0
   #count = 0
   #written = 0
   #time: Float64Array
   #values: Float64Array[]
   #full: Chunk[] = []
 
-  /** @param last the chunk that stands last in the store, to go on with a log that was broken off */
-  constructor(channels: number, last?: Chunk, most = CHUNK_SAMPLES) {
+  constructor(channels: number, most = CHUNK_SAMPLES) {
     this.#channels = channels
     this.#most = most
-    this.#index = last ? last.index + (last.sealed ? 1 : 0) : 0
     this.#time = new Float64Array(most)
     this.#values = Array.from({ length: channels }, () => new Float64Array(most))
-    if (last && !last.sealed) this.#resume(last)
   }
 
   /** Samples taken so far, stored or not. */
   get samples(): number {
     return this.#index * this.#most + this.#count
-  }
-
-  /** Time of the newest sample in the open chunk, s; undefined where it is empty. */
-  get latest(): number | undefined {
-    return this.#count === 0 ? undefined : this.#time[this.#count - 1]
   }
 
   /** Takes one sample. @param values one a channel; NaN where nothing was shown */
@@ -121,12 +113,5 @@ export class LogTail {
   #chunk(sealed: boolean): Chunk {
     const part = sliceSamples({ time: this.#time, values: this.#values }, 0, this.#count)
     return { ...part, index: this.#index, count: this.#count, sealed }
-  }
-
-  #resume({ time, values, count }: Chunk): void {
-    this.#time.set(time.subarray(0, count))
-    values.forEach((channel, i) => this.#values[i]?.set(channel.subarray(0, count)))
-    this.#count = count
-    this.#written = count
   }
 }

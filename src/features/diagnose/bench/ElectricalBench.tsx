@@ -20,13 +20,12 @@ import type { ObservationKey } from '@/core/record/readings/observations'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Observations } from '@/core/record/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import { offeredUnits } from '@/ui/pad/entry'
-import { NumericPad } from '@/ui/pad/NumericPad'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../../shared/stageProps'
 import { Observed } from '../../shared/Observed'
 import { observe, putReading, replaceReading, togglePoint } from '@/core/record/edits/readingEdits'
 import { useAskedTap } from '../../shared/entry/useAskedTap'
+import { EntryPad } from '../../shared/entry/EntryPad'
 import { useDigitsToPad } from '../../shared/entry/useDigitsToPad'
 import { useReadingEntry } from '../../shared/entry/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
@@ -117,20 +116,7 @@ function Entry({ unit, set, bench }: BenchProps) {
           ))}
         </Box>
       )}
-      <NumericPad
-        label={label}
-        text={draft.text}
-        unit={draft.unit}
-        units={offeredUnits(key)}
-        message={entry.message}
-        fresh={draft.fresh}
-        onText={entry.type}
-        onKey={entry.press}
-        onEdit={entry.edit}
-        onLeave={entry.discard}
-        onUnit={entry.chooseUnit}
-        onNext={entry.close}
-      />
+      <EntryPad entry={entry} onNext={entry.close} />
       {kind === 'resistance' && (
         <Box sx={{ px: 1.25, pb: 1 }}>
           <Button
