@@ -1,4 +1,5 @@
 import { OrzoDatabase } from './database'
+import { readRawStores } from './rawStores'
 import { guard, healthOf, rootName, watchHealth, whenOpen } from './health'
 
 let count = 0
@@ -90,6 +91,19 @@ test('a store that does not open is told with what the browser said', async () =
   expect(await whenOpen(db)).toBe(false)
   expect(healthOf(db)).toMatchObject({ state: 'failed', error: { name: 'UnknownError' } })
   open.mockRestore()
+})
+
+test('what lies in a store is read at any version; a part that cannot be read is named, the rest given', async () => {
+  const database = name()
+  const made = await rawOpen(database, 30)
+  made.transaction('made-at-30', 'readwrite').objectStore('made-at-30').put({ a: 1 }, 'k')
+  made.close()
+  expect(await readRawStores(database)).toEqual({ stores: { 'made-at-30': [{ a: 1 }] }, lost: [] })
+  const reading = jest.spyOn(IDBObjectStore.prototype, 'getAll').mockImplementation(() => {
+    throw new DOMException('damaged', 'DataError')
+  })
+  expect(await readRawStores(database)).toEqual({ stores: {}, lost: ['made-at-30'] })
+  reading.mockRestore()
 })
 
 test.each([

@@ -64,7 +64,10 @@ export class Recorder {
     const log = headOf(taps)
     this.#set({ log, samples: 0, problem: undefined })
     try {
-      this.#writer = await LogWriter.begin(database(), this.#jobId, log, systemClock)
+      const writer = await LogWriter.begin(database(), this.#jobId, log, systemClock)
+      // stopped before it had begun: an empty log is ended at once
+      if (this.#state.log !== log) return await writer.end(systemClock)
+      this.#writer = writer
       this.#sample()
       this.#timer = setInterval(() => this.#sample(), EVERY)
     } catch (error) {

@@ -38,11 +38,15 @@ export async function downloadBackup(): Promise<number> {
   return index.length
 }
 
+/** What a rescue came to: jobs in the file, and parts of the store that could not be read. */
+type Rescued = { readonly jobs: number; readonly lost: readonly string[] }
+
 /** Hands over what can be read of a store that cannot be opened as usual; the file is restored like any backup. */
-export async function downloadRescue(): Promise<number> {
-  const { jobs, contents } = rescue(await readRawStores(database().name), isoNow(systemClock))
+export async function downloadRescue(): Promise<Rescued> {
+  const { stores, lost } = await readRawStores(database().name)
+  const { jobs, contents } = rescue(stores, isoNow(systemClock))
   saveBlob(await packBackup(jobs, contents), `orzo-rescue-${stamp()}.zip`)
-  return jobs.length
+  return { jobs: jobs.length, lost }
 }
 
 /** Hands rows that could not be read to the user as they are. */

@@ -14,8 +14,11 @@ export function StorageHealth() {
   const rescue = async () => {
     try {
       const { downloadRescue } = await import('../files/backup')
-      const jobs = await downloadRescue()
-      setTold(`${jobs} jobs were saved in the file. Restore it with “Import” once the store works again.`)
+      const { jobs, lost } = await downloadRescue()
+      const missing = lost.length === 0 ? '' : ` Not readable, and not in it: ${lost.join(', ')}.`
+      setTold(
+        `${jobs} jobs were saved in the file.${missing} Restore it with “Import” once the store works again.`,
+      )
     } catch (error) {
       setTold(`Nothing could be read: ${storeSentence(error as Error)}`)
     }
