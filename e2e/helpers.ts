@@ -10,11 +10,14 @@ export async function openWithDemo(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: /Control room split/ })).toBeVisible()
 }
 
-/** Starts a new job and waits for its first stage. */
-export async function newJob(page: Page): Promise<void> {
+/** Starts a new job of which nothing is known but its kind, and waits for its first stage. */
+export async function newJob(page: Page, kind = 'Split air conditioner'): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: 'New job' }).click()
-  await expect(page.getByLabel('Job name')).toBeVisible()
+  const dialog = page.getByRole('dialog', { name: 'New job' })
+  await dialog.getByRole('button', { name: 'Something else' }).click()
+  await dialog.getByRole('button', { name: kind, exact: true }).click()
+  await expect(page.getByLabel('Complaint')).toBeVisible()
 }
 
 /** Chooses a word of a select. */

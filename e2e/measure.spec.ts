@@ -1,6 +1,6 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { goTo, leadingSuspect, newJob, openWithDemo, PHONE, seriousFindings, storedJobs } from './helpers'
+import { goTo, newJob, openWithDemo, seriousFindings, storedJobs } from './helpers'
 
 type StoredReading = {
   value: number
@@ -21,123 +21,6 @@ const setsOf = async (page: Page, id?: string): Promise<StoredSet[]> => {
   const jobs = await storedJobs(page)
   return (jobs.find((job) => job.id === id) ?? jobs[0])!.readingSets as StoredSet[]
 }
-
-/** Five readings of an orifice unit that is restricted, in the order of its taps. */
-const FIVE = ['43', '300', '76', '94', '100'] as const
-/** A first diagnosis takes no more than this many taps and groups of keys. */
-const MOST_ACTIONS = 25
-
-/** Counts what a person does: every tap, and every run of keys as one. */
-class Hand {
-  actions = 0
-  constructor(
-    private readonly page: Page,
-    private readonly touch = false,
-  ) {}
-  async tap(target: Locator) {
-    this.actions += 1
-    await (this.touch ? target.tap() : target.click())
-  }
-  async keys(...keys: string[]) {
-    this.actions += 1
-    for (const key of keys) await this.page.keyboard.press(key)
-  }
-  /** Digits on the drawn pad: one group. */
-  async digits(value: string) {
-    this.actions += 1
-    for (const digit of value) await this.page.getByRole('button', { name: digit, exact: true }).tap()
-  }
-  /** A new job, what must be known of its plate, and its first tap. */
-  async openFirstTap() {
-    const { page } = this
-    await page.goto('/')
-    await this.tap(page.getByRole('button', { name: 'New job' }))
-    await this.choose('Refrigerant', 'R-22')
-    await this.choose('Metering device', 'Fixed orifice')
-    await this.tap(page.getByRole('link', { name: /^Measure/ }))
-    await this.tap(page.locator('[data-tap=suctionPressure]'))
-  }
-  async choose(label: string, option: string) {
-    await this.tap(this.page.getByRole('combobox', { name: label, exact: true }))
-    await this.tap(this.page.getByRole('option', { name: option, exact: true }))
-  }
-}
-
-async function expectDiagnosis(page: Page) {
-  const [{ readings }] = (await setsOf(page)) as [StoredSet]
-  // one at a time, in the order of the taps: the sixth tap is open and empty
-  expect(
-    Object.values(readings)
-      .map(({ value }) => String(value))
-      .sort(),
-  ).toEqual([...FIVE].sort())
-}
-
-test('a first diagnosis from a cold start, by mouse and digits', async ({ page }) => {
-  const hand = new Hand(page)
-  await hand.openFirstTap()
-  for (const value of FIVE) await hand.keys(...value, 'Enter')
-  await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
-  await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', /plugged/)
-  expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
-})
-
-/** Presses Tab until a thing has the focus: one group of keys. */
-async function tabTo(page: Page, target: Locator) {
-  await target.waitFor()
-  for (let i = 0; i < 80; i += 1) {
-    if (await target.evaluate((element) => element === document.activeElement)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error('the keyboard does not reach it')
-}
-
-test('the same by keyboard alone', async ({ page }) => {
-  const hand = new Hand(page)
-  const reach = async (target: Locator) => {
-    hand.actions += 1
-    await tabTo(page, target)
-  }
-  await page.goto('/')
-  await reach(page.getByRole('button', { name: 'New job' }))
-  await hand.keys('Enter')
-  await reach(page.getByRole('combobox', { name: 'Refrigerant' }))
-  // typed into, the best answer first: it leans on no timer
-  await hand.keys('2', '2')
-  await expect(page.getByRole('option', { name: 'R-22', exact: true })).toBeVisible()
-  await hand.keys('Enter')
-  await expect(page.getByRole('combobox', { name: 'Refrigerant' })).toHaveValue('R-22')
-  await reach(page.getByRole('combobox', { name: 'Metering device' }))
-  await hand.keys('Enter')
-  await expect(page.getByRole('listbox')).toBeVisible()
-  await hand.keys('ArrowDown', 'ArrowDown', 'Enter')
-  await expect(page.getByRole('listbox')).toBeHidden()
-  await hand.keys('m')
-  await reach(page.locator('[data-tap=suctionPressure]'))
-  await hand.keys('Enter')
-  for (const value of FIVE) await hand.keys(...value, 'Enter')
-  await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
-  await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', /plugged/)
-  expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
-  await page.keyboard.press('Escape')
-  await expect(page.locator('#pad-display')).toBeHidden()
-})
-
-test.describe('phone', () => {
-  test.use({ viewport: PHONE, hasTouch: true, isMobile: true })
-  test('the same by touch', async ({ page }) => {
-    const hand = new Hand(page, true)
-    await hand.openFirstTap()
-    for (const value of FIVE) {
-      await hand.digits(value)
-      await hand.tap(page.getByRole('button', { name: 'Next' }))
-    }
-    await hand.tap(page.getByRole('button', { name: /Done/ }))
-    await expect.poll(() => expectDiagnosis(page).then(() => 'stored')).toBe('stored')
-    await expect(page.getByRole('button', { name: /plugged/i })).toBeVisible()
-    expect(hand.actions).toBeLessThanOrEqual(MOST_ACTIONS)
-  })
-})
 
 test('a live session: connect, put on, settle, capture, lose and get back', async ({ page }) => {
   await openWithDemo(page)
@@ -399,7 +282,7 @@ test('Arrive: a doubtful plate is told, a unit known by name shows what was done
 }) => {
   await openWithDemo(page)
   await page.goto('/')
-  await page.getByRole('button', { name: 'New job' }).click()
+  await newJob(page)
   await page.getByLabel('Unit name or number').fill('exhibit hall package unit, 5 ton')
   await expect(page.getByRole('link', { name: /Hall 80 F by noon/ })).toContainText(
     'Liquid dryer one size up',

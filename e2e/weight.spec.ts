@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib'
 import { expect, type Page, test } from '@playwright/test'
+import { newJob } from './helpers'
 
 /** Compressed script that a page brings before anything is asked of it, kB; 250 is aimed at for the first screen. */
 const MOST_FIRST_SCREEN = 310
@@ -32,9 +33,7 @@ test('the first screen is light: no simulator, no stage', async ({ page, request
 })
 
 test('Measure comes light: what is computed stays in the worker', async ({ page, context }) => {
-  await page.goto('/')
-  await page.getByRole('button', { name: 'New job' }).click()
-  await expect(page.getByLabel('Job name')).toBeVisible()
+  await newJob(page)
   const fresh = await context.newPage()
   const script = scriptOf(fresh)
   await fresh.goto(page.url().replace(/arrive$/, 'measure'))

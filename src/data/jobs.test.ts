@@ -6,6 +6,7 @@ import { addDemoJobs, buildDemoJobs } from '../demo/demoJobs'
 import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StoredJob } from '@/core/record/job/job'
+import { knownJob } from '@/core/record/job/known'
 import { progressOf } from '@/core/record/job/stages'
 import { readSettingRows } from '@/core/record/settings/settings'
 import { importJob, type ImportOutcome } from './importing'
@@ -171,7 +172,7 @@ describe('demo jobs', () => {
     ['demo-exhibit-hall', 1, 'healthy'],
   ])('%s, set %i: %s leads', (id, index, fault) => {
     const job = jobs.find((each) => each.id === id)!
-    expect(diagnoseJob(job, index).suspects[0]!.fault).toBe(fault)
+    expect(diagnoseJob(knownJob(job), index).suspects[0]!.fault).toBe(fault)
   })
   test('come all or none: a page that goes away in between leaves no half of them', async () => {
     const [first, second] = buildDemoJobs(new Date(NOW)) as [StoredJob, StoredJob]

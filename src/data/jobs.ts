@@ -6,9 +6,9 @@ import { newJobId } from './newId'
 import { getJob, writeNewJob } from './records'
 import { deviceOf } from './settings'
 
-/** A new, empty job. @param policy the company's answers, copied in */
+/** A new, empty job: nothing of its unit is presumed. @param policy the company's answers, copied in */
 export function blankJob(now: string, policy?: Policy): StoredJob {
-  const job = emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }, policy)
+  const job = emptyJob({}, policy)
   return { ...job, id: newJobId(), createdAt: now, updatedAt: now }
 }
 
@@ -42,6 +42,12 @@ export async function addIfAbsent(
 /** The line of every job, last changed first; no job is opened for it. */
 export const listJobs = (db: OrzoDatabase): Promise<JobIndexRow[]> =>
   db.jobIndex.orderBy('updatedAt').reverse().toArray()
+
+const MOST_RECENT = 200
+
+/** The lines of the jobs changed last: enough to know what is used most here. */
+export const recentJobs = (db: OrzoDatabase): Promise<JobIndexRow[]> =>
+  db.jobIndex.orderBy('updatedAt').reverse().limit(MOST_RECENT).toArray()
 
 /** Removes jobs with everything that belongs to them: records, samples of logs, photos; all in one transaction. */
 export async function removeJobs(db: OrzoDatabase, ids: readonly string[]): Promise<void> {

@@ -8,10 +8,11 @@ import { emptyJob } from '@/core/record/job/job'
 import { fileName } from './shared/files/exportJob'
 import { titleOf, unitLine } from './shared/jobText'
 import { duration, grams, oilVolume } from './shared/planText'
-import type { UnitPlate } from '@/core/record/equipment/unit'
+import { knownJob } from '@/core/record/job/known'
+import type { Plate } from '@/core/record/equipment/unit'
 
 const NOW = '2026-05-04T09:30:00.000Z'
-const jobs = buildDemoJobs(new Date(NOW))
+const jobs = buildDemoJobs(new Date(NOW)).map(knownJob)
 const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
 const water = jobs.find(({ id }) => id === 'demo-water-source')!
 
@@ -63,7 +64,7 @@ describe('texts', () => {
 
 describe('plate numbers', () => {
   const trial = (field: Parameters<ReturnType<typeof numberSaver>>, text: string) => {
-    let unit: UnitPlate = { kind: 'split-ac', refrigerant: 'R-22', metering: 'txv', nominalTons: 2 }
+    let unit: Plate = { kind: 'split-ac', refrigerant: 'R-22', metering: 'txv', nominalTons: 2 }
     const stamp = { now: NOW, newId: () => 'x' }
     const store = (edit: Edit) => void (unit = edit(emptyJob(unit), stamp).unit)
     const message = numberSaver(store)(...field)(text)

@@ -7,13 +7,14 @@ import { compareSets } from '@/core/answer/comparison'
 import { ComparisonTable } from './shared/comparison/ComparisonTable'
 import { EvidenceList } from './diagnose/EvidenceList'
 import { Gates } from './diagnose/Gates'
+import { knownJob } from '@/core/record/job/known'
 import { NextChecks } from './diagnose/NextChecks'
 import { Flags } from './shared/Flags'
 import { Checklist } from './plan/Checklist'
 import { Dryers } from './plan/Dryers'
 import { Ledgers } from './plan/Ledgers'
 
-const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z'))
+const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z')).map(knownJob)
 const control = jobs.find(({ id }) => id === 'demo-control-room')!
 const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
 const diagnosis = diagnoseJob(control)

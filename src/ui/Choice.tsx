@@ -20,6 +20,7 @@ export function Choice<T extends string>({ label, value, values, labels, onChang
   return (
     <TextField
       select
+      fullWidth
       label={label}
       value={value}
       onChange={(event) => onChange(event.target.value as T)}

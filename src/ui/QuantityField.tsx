@@ -4,62 +4,109 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
+import {
+  type Compound,
+  compoundOf,
+  inParts,
+  ofParts,
+  partsOf,
+  type TypedQuantity,
+} from '@/core/base/units/compound'
+import { fromSI, toSI } from '@/core/base/units/convert'
 import { quantitySchema } from '@/core/base/units/quantitySchema'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import { type QuantityKind, type Unit, unitsOf } from '@/core/base/units/units'
 import { AutosaveField } from './AutosaveField'
 
-type Stored = { value: number; unit: Unit }
 type Props = {
   label: string
   kind: QuantityKind
-  value: Stored | undefined
+  value: TypedQuantity | undefined
   defaultUnit: Unit
-  onChange: (value: Stored | undefined) => void
+  onChange: (value: TypedQuantity | undefined) => void
   /** what may be stored, where that is not any quantity of the kind */
   schema?: ReturnType<typeof quantitySchema>
 }
 
-/** A number and its unit; empty is a valid answer. */
-export function QuantityField({ label, kind, value, defaultUnit, onChange, schema }: Props) {
-  const [unit, setUnit] = useState<Unit>(value?.unit ?? defaultUnit)
-  const shownUnit = value?.unit ?? unit
+const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+
+/** Stores a quantity that its kind allows. @returns why not, else undefined */
+function stored(make: () => TypedQuantity, { kind, schema, onChange }: Props): string | undefined {
+  const read = attempt(make)
+  if (!read.ok) return read.error.message
+  const result = (schema ?? quantitySchema(kind)).safeParse(read.value)
+  if (!result.success) return result.error.issues[0]?.message ?? 'This value cannot be stored.'
+  onChange(read.value)
+  return undefined
+}
+
+type InPartsProps = { props: Props; compound: Compound }
+
+/** Two fields for a measure that is read in two units: pounds and ounces, feet and inches. */
+function InParts({ props, compound }: InPartsProps) {
+  const { label, value, onChange } = props
+  const [whole = '', rest = ''] = ((value && partsOf(value)) ?? []).map((part) => (part === '0' ? '' : part))
+  const save = (at: 0 | 1) => (text: string) => {
+    const parts = at === 0 ? [text.trim(), rest] : [whole, text.trim()]
+    if (parts.every((part) => part === '')) return void onChange(undefined)
+    return stored(() => ofParts(compound, parts[0] as string, parts[1] as string), props)
+  }
+  return (
+    <>
+      <AutosaveField
+        label={`${label}, ${compound.large}`}
+        value={whole}
+        onSave={save(0)}
+        slotProps={DECIMAL}
+      />
+      <AutosaveField label={compound.small} value={rest} onSave={save(1)} slotProps={DECIMAL} />
+    </>
+  )
+}
+
+/** A number and its unit, or a measure in two units kept as it is typed; empty is a valid answer. */
+export function QuantityField(props: Props) {
+  const { label, kind, value, defaultUnit, onChange } = props
+  const compound = compoundOf(kind)
+  const [chosen, setChosen] = useState<Unit | 'both'>(value?.unit ?? defaultUnit)
+  const shown = value === undefined ? chosen : value.typed === undefined ? value.unit : 'both'
   const save = (text: string): string | undefined => {
-    if (text.trim() === '') {
-      onChange(undefined)
-      return undefined
-    }
-    const typed = attempt(() => parseTyped(text, kind, shownUnit))
-    if (!typed.ok) return typed.error.message
-    const result = (schema ?? quantitySchema(kind)).safeParse(typed.value)
-    if (!result.success) return result.error.issues[0]?.message ?? 'This value cannot be stored.'
-    setUnit(typed.value.unit)
-    onChange(typed.value)
-    return undefined
+    if (text.trim() === '') return void onChange(undefined)
+    const problem = stored(() => parseTyped(text, kind, shown === 'both' ? defaultUnit : shown), props)
+    if (problem === undefined) setChosen(parseTyped(text, kind, shown === 'both' ? defaultUnit : shown).unit)
+    return problem
+  }
+  const choose = (next: Unit | 'both') => {
+    setChosen(next)
+    if (!value) return
+    if (next === 'both') return compound && onChange(inParts(compound, value))
+    // a number in the wrong unit gets the right one; of a measure in two units the same measure is meant
+    const number = value.typed === undefined ? value.value : Number(fromSI(toSI(value), next).toFixed(4))
+    onChange({ value: number, unit: next })
   }
   return (
     <Box sx={{ display: 'flex', gap: 0.5 }}>
-      <AutosaveField
-        label={label}
-        value={value === undefined ? '' : String(value.value)}
-        onSave={save}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      />
+      {shown === 'both' && compound ? (
+        <InParts props={props} compound={compound} />
+      ) : (
+        <AutosaveField
+          label={label}
+          value={value === undefined ? '' : String(value.value)}
+          onSave={save}
+          slotProps={DECIMAL}
+        />
+      )}
       <TextField
         select
         fullWidth={false}
-        value={shownUnit}
+        value={shown}
         slotProps={{ select: { SelectDisplayProps: { 'aria-label': `Unit of ${label}` } } }}
-        onChange={(event) => {
-          const next = event.target.value as Unit
-          setUnit(next)
-          if (value) onChange({ value: value.value, unit: next })
-        }}
+        onChange={(event) => choose(event.target.value as Unit | 'both')}
         sx={{ minWidth: 104 }}
       >
-        {unitsOf(kind).map((each) => (
+        {[...unitsOf(kind), ...(compound ? (['both'] as const) : [])].map((each) => (
           <MenuItem key={each} value={each}>
-            {each}
+            {each === 'both' ? compound?.name : each}
           </MenuItem>
         ))}
       </TextField>

@@ -3,7 +3,9 @@ import { compareSets } from '@/core/answer/comparison'
 import { loadFor } from '@/core/answer/load'
 import { standingsOf } from '@/core/diagnosis/proof/standing'
 import type { Display } from '@/core/base/units/show'
+import { drawnUnit } from '@/core/record/equipment/asked'
 import type { Job } from '@/core/record/job/job'
+import { legibleJob } from '@/core/record/job/known'
 
 export type CompareQuestion = {
   readonly job: Pick<Job, 'unit' | 'arrival' | 'readingSets'>
@@ -16,16 +18,18 @@ export function answerHandlers() {
   const answerer = createAnswerer()
   return {
     async *answer(question: Question) {
-      await loadFor(question.job.unit)
+      await loadFor(drawnUnit(question.job.unit))
       return yield* answerer.inSteps(question)
     },
     async *compare({ job, display, ids }: CompareQuestion) {
-      await loadFor(job.unit)
-      return compareSets(job, display, ids)
+      const known = legibleJob(job)
+      await loadFor(known.unit)
+      return compareSets(known, display, ids)
     },
     async *standings(jobs: readonly Job[]) {
-      await Promise.all(jobs.map(({ unit }) => loadFor(unit)))
-      return jobs.map(standingsOf)
+      const known = jobs.map(legibleJob)
+      await Promise.all(known.map(({ unit }) => loadFor(unit)))
+      return known.map(standingsOf)
     },
   }
 }

@@ -6,6 +6,7 @@ import { planJson } from '@/core/door/planJson'
 import { propertiesJson } from '@/core/door/propertiesJson'
 import { attempt } from '@/core/base/errors/orzoError'
 import type { Job } from '@/core/record/job/job'
+import { knownJob } from '@/core/record/job/known'
 import { problemSentence, readJobText } from '@/core/record/job/readJob'
 import { planRepair } from '@/core/repair/plan/plan'
 import { simulationJson } from '@/core/door/simulationJson'
@@ -101,8 +102,11 @@ function properties(args: readonly string[]): Answer {
 }
 
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
-  diagnose: onFile((job) => diagnosisJson(diagnoseJob(job))),
-  plan: onFile((job) => planJson(planRepair(job, faultsToRepair(job)))),
+  diagnose: onFile((job) => diagnosisJson(diagnoseJob(knownJob(job)))),
+  plan: onFile((file) => {
+    const job = knownJob(file)
+    return planJson(planRepair(job, faultsToRepair(job)))
+  }),
   simulate: (args) => {
     const text = readFile(onlyFile(args))
     return answer(() => simulationJson(readSimulationText(text)))

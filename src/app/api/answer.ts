@@ -1,6 +1,7 @@
 import { attempt } from '@/core/base/errors/orzoError'
 import { loadFor } from '@/core/answer/load'
-import type { Job } from '@/core/record/job/job'
+import type { KnownJob } from '@/core/record/job/job'
+import { knownJob } from '@/core/record/job/known'
 import { LARGEST_JOB_TEXT, readJobText } from '@/core/record/job/readJob'
 
 const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
@@ -25,16 +26,17 @@ async function limitedText(request: Request): Promise<string | undefined> {
 /** Reads a job from the body and answers with the same JSON as the headless door. */
 export async function answerJob(
   request: Request,
-  compute: (job: Job) => Record<string, unknown>,
+  compute: (job: KnownJob) => Record<string, unknown>,
 ): Promise<Response> {
   const text = await limitedText(request)
   if (text === undefined)
     return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
   const reading = readJobText(text)
   if (!reading.ok) return problem(400, reading.problems)
-  const { unit } = reading.job
-  await loadFor(unit)
-  const result = attempt(() => compute(reading.job))
+  const known = attempt(() => knownJob(reading.job))
+  if (!known.ok) return problem(400, [{ path: 'unit', message: known.error.message }])
+  await loadFor(known.value.unit)
+  const result = attempt(() => compute(known.value))
   return result.ok
     ? Response.json(result.value)
     : problem(400, [{ path: 'the job', message: result.error.message }])

@@ -4,17 +4,18 @@ import { setTitle } from '../record/edits/headEdits'
 import { setClosing, tick } from '../record/edits/listEdits'
 import { observe, putReading } from '../record/edits/readingEdits'
 import type { Edit } from '../record/edits/edit'
-import type { Job } from '../record/job/job'
+import type { KnownJob } from '../record/job/job'
+import { knownJob } from '../record/job/known'
 import { createAnswerer } from './answer'
 import { diagnoseJob, faultsToRepair } from './diagnoseJob'
 import { memo } from './memo'
 
 const NOW = '2026-05-04T09:30:00.000Z'
-const jobs = buildDemoJobs(new Date(NOW))
+const jobs = buildDemoJobs(new Date(NOW)).map(knownJob)
 const control = jobs.find(({ id }) => id === 'demo-control-room')!
 const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
 const water = jobs.find(({ id }) => id === 'demo-water-source')!
-const edited = (job: Job, edit: Edit) => edit(job, { now: NOW, newId: () => 'new' })
+const edited = (job: KnownJob, edit: Edit) => knownJob(edit(job, { now: NOW, newId: () => 'new' }))
 
 test('one answer says the same as each computation on its own', () => {
   const { whole } = createAnswerer()
@@ -33,7 +34,7 @@ test('one answer says the same as each computation on its own', () => {
 test('it comes in steps: arithmetic first, the whole last', () => {
   const steps = createAnswerer().inSteps({ job: control })
   const first = steps.next().value
-  expect(Object.keys(first)).toEqual(['assessment'])
+  expect(Object.keys(first)).toEqual(['asks', 'assessment'])
   let last = steps.next()
   while (!last.done) last = steps.next()
   expect(last.value).toMatchObject({ faults: ['txv-underfeeding'], plan: { faults: ['txv-underfeeding'] } })

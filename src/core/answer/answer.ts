@@ -3,6 +3,7 @@ import { askChecks } from '../diagnosis/checks/nextCheck'
 import { assess, type Assessment } from '../diagnosis/evidence/assess'
 import { branchWord } from '../diagnosis/evidence/branches'
 import type { BranchWord } from '../diagnosis/evidence/branchWords'
+import { dependsOnMetering } from '../diagnosis/faults/applies'
 import { type SuspectId } from '../diagnosis/faults/faults'
 import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import type { History } from '../diagnosis/faults/priors'
@@ -12,14 +13,16 @@ import { recordOf } from '../diagnosis/proof/record'
 import { type Standing, standingsOf } from '../diagnosis/proof/standing'
 import { decided } from '../record/edits/decisionEdits'
 import { mergedObservations } from '../record/edits/readingEdits'
-import { mainMode } from '../record/equipment/kinds'
+import { type AskedField, asksOf } from '../record/equipment/asked'
 import type { UnitPlate } from '../record/equipment/unit'
-import type { Job } from '../record/job/job'
+import { firstMode } from '../record/job/begin'
+import type { Job, KnownJob } from '../record/job/job'
+import { legibleJob } from '../record/job/known'
 import type { ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
 import { type Plan, planRepair } from '../repair/plan/plan'
-import { type Ranking, suspectsOf, weigh, type Weighed } from './diagnose'
+import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
 import { memo } from './memo'
 
@@ -33,6 +36,8 @@ export type Question = {
 
 /** Everything that is computed of a job, from one state of it. */
 export type Answer = {
+  /** what the plate does not tell and the readings need: while any is asked, ranking and plan are not to be told */
+  readonly asks: readonly AskedField[]
   readonly assessment: Assessment
   readonly ranking: Ranking
   /** every gate, judged on the one record of all sets, by its id */
@@ -45,13 +50,11 @@ export type Answer = {
 }
 
 /** Before the first reading there is an empty set to look at. */
-const emptySet = (unit: UnitPlate): ReadingSet => ({ mode: mainMode(unit), readings: {} })
+const emptySet = (job: Pick<Job, 'unit' | 'arrival'>): ReadingSet => ({ mode: firstMode(job), readings: {} })
 
 /** The set that is looked at. */
-export const lookedAt = (
-  { unit, readingSets }: Pick<Job, 'unit' | 'readingSets'>,
-  setId?: string,
-): ReadingSet => readingSets.find(({ id }) => id === setId) ?? readingSets.at(-1) ?? emptySet(unit)
+export const lookedAt = (job: Pick<Job, 'unit' | 'readingSets' | 'arrival'>, setId?: string): ReadingSet =>
+  job.readingSets.find(({ id }) => id === setId) ?? job.readingSets.at(-1) ?? emptySet(job)
 
 const historyOf = ({ previousBurnout, previousCompressor }: Arrival): History => ({
   ...(previousBurnout === undefined ? {} : { previousBurnout }),
@@ -63,6 +66,7 @@ const NO_SETS: readonly JobSet[] = []
 
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
+  const legible = memo((job: Pick<Job, 'unit' | 'readingSets'>) => legibleJob(job))
   const assessed = memo(assess)
   const branched = memo(branchWord)
   const weighed = memo((assessment: Assessment, branch: BranchWord | undefined, history: History) =>
@@ -78,27 +82,29 @@ function stepsOf() {
     const record = recordOf(unit, sets, { looked })
     return GATE_IDS.map((id) => judgeGate(id, record))
   })
-  const causes = memo((job: Pick<Job, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
+  const causes = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
     causesOf(job, at),
   )
-  const standings = memo((job: Pick<Job, 'unit' | 'readingSets' | 'decisions'>) => standingsOf(job as Job))
+  const standings = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>) =>
+    standingsOf(job as KnownJob),
+  )
   const plan = memo(
     (
-      job: Pick<Job, 'unit' | 'policy' | 'decisions'>,
+      job: Pick<KnownJob, 'unit' | 'policy' | 'decisions'>,
       previousBurnout: boolean | undefined,
       observations: ReturnType<typeof mergedObservations>,
       faults: readonly SuspectId[],
     ) =>
       planRepair(
         {
-          ...(job as Job),
+          ...(job as KnownJob),
           arrival: previousBurnout === undefined ? {} : { previousBurnout },
           readingSets: [{ id: 'merged', mode: 'off', readings: {}, observations }],
         },
         faults,
       ),
   )
-  return { assessed, branched, weighed, named, asked, gates, causes, standings, plan }
+  return { legible, assessed, branched, weighed, named, asked, gates, causes, standings, plan }
 }
 type Steps = ReturnType<typeof stepsOf>
 
@@ -120,25 +126,31 @@ function leader(unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: 
 /** When a compressor's repair was decided: what was read later says nothing of its death. */
 const deathDecidedAt = (job: Job) => decided(job).find(({ fault }) => killsCompressor(fault as SuspectId))?.at
 
+/** Whether a suspect is one whatever feeds the coil: nothing is said of a metering device that nobody named. */
+const isOfAnyMetering = ({ fault, also }: Suspect): boolean =>
+  [fault, ...(also ? [also] : [])].every((each) => !dependsOnMetering(each))
+
 function rankingOf(
   steps: Steps,
-  job: Job,
+  job: KnownJob,
   set: ReadingSet,
   assessment: Assessment,
   display: Display,
+  knowsMetering: boolean,
 ): Ranking {
   const sets = set.branch === undefined ? NO_SETS : job.readingSets
   const history = historyOf(job.arrival ?? NO_ARRIVAL)
   const branch = set.branch === undefined ? undefined : steps.branched(job.unit, assessment, set, sets)
   const weighed = steps.weighed(assessment, branch, history)
+  const suspects = steps.named(assessment, weighed, history, display)
   return {
-    suspects: steps.named(assessment, weighed, history, display),
+    suspects: knowsMetering ? suspects : suspects.filter(isOfAnyMetering),
     ...steps.asked(assessment, weighed),
   }
 }
 
 /** What is known so far; the last one holds everything. */
-export type Partly = Pick<Answer, 'assessment'> & Partial<Answer>
+export type Partly = Pick<Answer, 'assessment' | 'asks'> & Partial<Answer>
 
 /**
  * Answers questions about jobs, one after another. Each step is computed only when something that it depends on changed: a
@@ -152,22 +164,28 @@ export function createAnswerer() {
    * One answer in steps, so that a newer question can be heard in between: arithmetic first, ranking, then the rest.
    * @throws OrzoError not-loaded when the tables of the unit are not in memory
    */
-  function* inSteps({ job, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
+  function* inSteps({ job: asked, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
+    const asks = asksOf(asked.unit, asked.readingSets)
+    const job: KnownJob = {
+      ...asked,
+      ...steps.legible({ unit: asked.unit, readingSets: asked.readingSets }),
+    }
     const { unit, readingSets, decisions, arrival = NO_ARRIVAL } = job
     const set = lookedAt(job, setId)
     const assessment = steps.assessed(unit, set)
-    yield { assessment }
-    const ranking = rankingOf(steps, job, set, assessment, display)
+    yield { asks, assessment }
+    const ranking = rankingOf(steps, job, set, assessment, display, asked.unit.metering !== undefined)
     const gates = steps.gates(unit, readingSets, set)
-    yield { assessment, ranking, gates }
+    yield { asks, assessment, ranking, gates }
     const named = decidedFaults(job)
     const history = historyOf(arrival)
     const faults =
       named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
-    yield { assessment, ranking, gates, faults }
+    yield { asks, assessment, ranking, gates, faults }
     const { previousBurnout } = arrival
     const planned = { unit, decisions, ...(job.policy ? { policy: job.policy } : {}) }
     return {
+      asks,
       assessment,
       ranking,
       gates,

@@ -7,7 +7,7 @@ import {
 } from '../base/units/show'
 import { FEATURE_KEYS, type FeatureKey, featureRow } from '../diagnosis/evidence/features'
 import { verdict, type Verdict } from '../diagnosis/evidence/sentence'
-import type { Job } from '../record/job/job'
+import type { KnownJob } from '../record/job/job'
 import { contextOf, type Diagnosis, diagnose } from './diagnose'
 
 type Cell = { readonly text: string; readonly verdict: Verdict }
@@ -62,7 +62,7 @@ function changeOf(key: FeatureKey, diagnoses: readonly Diagnosis[], display: Dis
  * @throws OrzoError not-loaded when the tables of the unit are not in memory
  */
 export function compareSets(
-  job: Pick<Job, 'unit' | 'arrival' | 'readingSets'>,
+  job: Pick<KnownJob, 'unit' | 'arrival' | 'readingSets'>,
   display: Display,
   ids: readonly (string | undefined)[] = [job.readingSets[0]?.id, job.readingSets.at(-1)?.id],
 ): Comparison {

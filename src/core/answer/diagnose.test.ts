@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
-import type { Job } from '../record/job/job'
+import type { KnownJob } from '../record/job/job'
+import { knownJob } from '../record/job/known'
 import { readJobText } from '../record/job/readJob'
 import type { UnitPlate } from '../record/equipment/unit'
 import type { Mode, Observations, Readings } from '../record/readings/schema'
@@ -20,11 +21,11 @@ const leader = (...args: Parameters<typeof run>) => run(...args).suspects[0]!
 const share = (d: ReturnType<typeof run>, fault: string) =>
   d.suspects.find((s) => s.fault === fault)?.probability ?? 0
 
-function example(name: string): Job {
+function example(name: string): KnownJob {
   const text = readFileSync(path.resolve(__dirname, '../../../examples', `${name}.orzo.json`), 'utf8')
   const reading = readJobText(text)
   if (!reading.ok) throw new Error(`${name} does not read`)
-  return reading.job
+  return knownJob(reading.job)
 }
 
 describe('worked pictures of handbook 03 [practice]', () => {

@@ -1,6 +1,6 @@
 import { OrzoError } from '../base/errors/orzoError'
 import { type Display, DEFAULT_DISPLAY } from '../base/units/show'
-import type { Job } from '../record/job/job'
+import type { Job, KnownJob } from '../record/job/job'
 import type { JobSet } from '../record/records/set'
 import { isSuspect, type SuspectId } from '../diagnosis/faults/faults'
 import { decided } from '../record/edits/decisionEdits'
@@ -18,7 +18,7 @@ function latestSet(job: Pick<Job, 'readingSets'>): JobSet | undefined {
  * @param index which set; the latest one with evidence where not given
  * @throws OrzoError no-reading-set
  */
-export function diagnoseJob(job: Job, index?: number, display: Display = DEFAULT_DISPLAY): Diagnosis {
+export function diagnoseJob(job: KnownJob, index?: number, display: Display = DEFAULT_DISPLAY): Diagnosis {
   const set = index === undefined ? latestSet(job) : job.readingSets[index]
   if (!set) throw new OrzoError('no-reading-set', 'The job holds no reading set: take readings first.')
   return diagnose(job.unit, set, display, contextOf(job))
@@ -47,7 +47,7 @@ export function suspectToRepair(
 }
 
 /** The faults that the plan is for: those decided, else the leading suspect, else nothing wrong. */
-export function faultsToRepair(job: Job): SuspectId[] {
+export function faultsToRepair(job: KnownJob): SuspectId[] {
   const named = decidedFaults(job)
   if (named.length > 0) return named
   const leaderOf = (set: JobSet) =>

@@ -1,11 +1,11 @@
 import { diagnose } from '../answer/diagnose'
-import { emptyJob, type Job } from '../record/job/job'
+import { emptyJob, type KnownJob } from '../record/job/job'
 import { planRepair } from '../repair/plan/plan'
 import { diagnosisJson } from './diagnosisJson'
 import { planJson } from './planJson'
 import { propertiesJson } from './propertiesJson'
 
-const JOB: Job = {
+const JOB: KnownJob = {
   ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }),
   readingSets: [
     {

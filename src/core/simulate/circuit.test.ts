@@ -441,5 +441,8 @@ test('every reading of the handbook that a unit has comes with a value', () => {
       keys.add(key as ReadingKey)
     }
   }
-  expect([...keys].sort()).toEqual([...READING_KEYS].sort())
+  // what an instrument computes is no reading of the circuit; at rest both sides read the one standing pressure
+  const apart = ['standingSuctionPressure', 'standingLiquidPressure']
+  const taken = READING_KEYS.filter((key) => readingRow(key).place !== 'shown' && !apart.includes(key))
+  expect([...keys].sort()).toEqual([...taken].sort())
 })

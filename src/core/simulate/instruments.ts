@@ -20,6 +20,7 @@ export const INSTRUMENT_ROWS: Readonly<Record<InstrumentKind, InstrumentRow>> = 
   thermometer: { repeatability: differenceToKelvin(0.2, 'F'), lag: 15 },
   'wet-bulb': { repeatability: differenceToKelvin(0.3, 'F'), lag: 40 },
   hygrometer: { repeatability: 0.005, lag: 30 },
+  manifold: { repeatability: differenceToKelvin(0.4, 'F'), lag: 12 },
   meter: { repeatability: 0.004, relative: true, lag: 1 },
   ohmmeter: { repeatability: 0.005, relative: true, lag: 1 },
   'flow-hood': { repeatability: 0.02, relative: true, lag: 5 },

@@ -1,72 +1,22 @@
 'use client'
-import { Choice } from '@/ui/Choice'
-import { mainMode } from '@/core/record/equipment/kinds'
 import Box from '@mui/material/Box'
-import Typography from '@mui/material/Typography'
-import { setArrival, setPlate, setPlatePart, setTitle } from '@/core/record/edits/headEdits'
+import Button from '@mui/material/Button'
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
+import { setArrival, setPlatePart, setTitle } from '@/core/record/edits/headEdits'
+import { elevationSchema } from '@/core/record/equipment/unit'
 import { WEATHERS } from '@/core/record/records/head'
-import { asksFor } from '@/core/record/equipment/plateFields'
-import { elevationSchema, HEAT_REJECTIONS, METERINGS, UNIT_KINDS } from '@/core/record/equipment/unit'
-import { isFlammable, REFRIGERANT_NAMES, refrigerantRow } from '@/core/physics/refrigerants/catalogue'
-import { coverage } from '@/core/diagnosis/targets/profiles'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
-import { KIND_LABELS, METERING_LABELS } from '../shared/jobText'
+import { Equipment } from './Equipment'
+import { FirstThings } from './FirstThings'
 import { Nameplate } from './Nameplate'
-import { type PlatePart, Section } from './parts'
+import { Section } from './parts'
 import { SeenOnArrival } from './SeenOnArrival'
 import { UnitHistory } from './UnitHistory'
-
-function Equipment({ unit, change }: PlatePart) {
-  const covered = coverage(unit, mainMode(unit))
-  const safety = refrigerantRow(unit.refrigerant).safety
-  return (
-    <Section title="Equipment">
-      <Choice
-        label="Kind"
-        value={unit.kind}
-        values={UNIT_KINDS}
-        labels={KIND_LABELS}
-        onChange={(kind) => void change(setPlate({ kind }))}
-      />
-      <Choice
-        label="Refrigerant"
-        value={unit.refrigerant}
-        values={REFRIGERANT_NAMES}
-        onChange={(refrigerant) => void change(setPlate({ refrigerant }))}
-      />
-      {isFlammable(unit.refrigerant) && (
-        <Typography sx={{ color: 'error.main' }}>
-          ⬣ {unit.refrigerant} is {safety}, flammable: rated tools and detector, ventilation, no ignition
-          source.
-        </Typography>
-      )}
-      <Choice
-        label="Metering device"
-        value={unit.metering}
-        values={METERINGS}
-        labels={METERING_LABELS}
-        onChange={(metering) => void change(setPlate({ metering }))}
-      />
-      {asksFor(unit, 'heatRejection') && (
-        <Choice
-          label="Heat leaves through"
-          value={unit.heatRejection ?? ''}
-          values={HEAT_REJECTIONS}
-          onChange={(heatRejection) => void change(setPlate({ heatRejection }))}
-        />
-      )}
-      <AutosaveField
-        label="Unit name or number"
-        value={unit.name ?? ''}
-        onSave={(text) => change(setPlate({ name: text || undefined }))}
-      />
-      {!covered.covered && <Typography sx={{ color: 'text.secondary' }}>△ {covered.reason}</Typography>}
-    </Section>
-  )
-}
 
 type CallProps = Pick<StageProps, 'job' | 'change'>
 
@@ -138,20 +88,60 @@ function Complaint({ job, change }: CallProps) {
   )
 }
 
+/** The call, the site and what was done before. */
+function Left({ job, change }: CallProps) {
+  return (
+    <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <Complaint job={job} change={change} />
+      <UnitHistory job={job} change={change} />
+    </Box>
+  )
+}
+
+function Middle(props: StageProps) {
+  const { job, unit, change } = props
+  return (
+    <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+      <Section title="Equipment">
+        <Equipment plate={job.unit} unit={unit} change={change} />
+      </Section>
+      <SeenOnArrival {...props} />
+    </Box>
+  )
+}
+
+/** On a phone five things are asked first; the rest is one tap away. */
+function Narrow(props: StageProps) {
+  const { job, unit, change } = props
+  const [all, setAll] = useState(false)
+  return (
+    <Box sx={{ p: 2, display: 'grid', gap: 3 }}>
+      {all ? (
+        <>
+          <Middle {...props} />
+          <Nameplate unit={unit} change={change} />
+          <Left job={job} change={change} />
+        </>
+      ) : (
+        <FirstThings job={job} change={change} />
+      )}
+      <Button variant="outlined" color="inherit" aria-expanded={all} onClick={() => setAll(!all)}>
+        {all ? 'Only what is asked first' : 'Whole plate, site, history, what is seen'}
+      </Button>
+    </Box>
+  )
+}
+
 /** Unit and nameplate, complaint, site, what is seen; unknown is a valid answer everywhere. */
 export function ArriveStage(props: StageProps) {
-  const { job, change } = props
+  const { job, unit, change } = props
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  if (!isWide) return <Narrow {...props} />
   return (
-    <Box sx={{ p: 2, display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1fr' } }}>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Complaint job={job} change={change} />
-        <UnitHistory job={job} change={change} />
-      </Box>
-      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Equipment unit={job.unit} change={change} />
-        <SeenOnArrival {...props} />
-      </Box>
-      <Nameplate unit={job.unit} change={change} />
+    <Box sx={{ p: 2, display: 'grid', gap: 3, gridTemplateColumns: '1fr 1fr 1fr' }}>
+      <Left job={job} change={change} />
+      <Middle {...props} />
+      <Nameplate unit={unit} change={change} />
     </Box>
   )
 }

@@ -11,19 +11,13 @@ import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { numberSaver } from './numberSaver'
 import { Pair, type PlatePart, Section, YesNo } from './parts'
-
-const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+import { DECIMAL, Differential, FactoryCharge, OldDryer, Setpoint, Tons } from './plateParts'
 
 function Ratings({ unit, change }: PlatePart) {
   const save = numberSaver(change)
   return (
     <Pair>
-      <AutosaveField
-        label="Tons"
-        value={String(unit.nominalTons ?? '')}
-        onSave={save('nominalTons')}
-        slotProps={DECIMAL}
-      />
+      <Tons plate={unit} change={change} />
       {asksFor(unit, 'seer') && (
         <AutosaveField
           label="SEER"
@@ -54,6 +48,12 @@ function Ratings({ unit, change }: PlatePart) {
         label="Locked rotor amps"
         value={String(unit.power?.lra ?? '')}
         onSave={save('power', 'lra')}
+        slotProps={DECIMAL}
+      />
+      <AutosaveField
+        label="Normal amps of this unit"
+        value={String(unit.power?.normalAmps ?? '')}
+        onSave={save('power', 'normalAmps')}
         slotProps={DECIMAL}
       />
       <Choice
@@ -184,13 +184,9 @@ export function Nameplate({ unit, change }: PlatePart) {
   return (
     <Section title="Nameplate">
       <Ratings unit={unit} change={change} />
-      <QuantityField
-        label="Factory charge"
-        kind="mass"
-        defaultUnit="lb"
-        value={unit.factoryCharge}
-        onChange={(factoryCharge) => void change(setPlate({ factoryCharge }))}
-      />
+      <FactoryCharge plate={unit} change={change} />
+      <Setpoint plate={unit} change={change} />
+      <Differential plate={unit} change={change} />
       {asksFor(unit, 'targetSubcooling') && (
         <QuantityField
           label="Target subcooling"
@@ -212,6 +208,7 @@ export function Nameplate({ unit, change }: PlatePart) {
       ))}
       <Pressures unit={unit} change={change} />
       <LineSet unit={unit} change={change} />
+      <OldDryer plate={unit} change={change} />
     </Section>
   )
 }

@@ -9,16 +9,22 @@ import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { canObserve } from '@/core/record/equipment/observable'
-import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
+import {
+  type ObservationKey,
+  observationRow,
+  type ObservationValue,
+  type PlacedKey,
+  SEVERAL_PLACES,
+} from '@/core/record/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
-import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { CircuitPane } from '../shared/circuit/CircuitPane'
 import { Observed } from '../shared/Observed'
+import { placesText } from '../shared/seenText'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
 import { setArrival } from '@/core/record/edits/headEdits'
-import { observeLatest } from '@/core/record/edits/readingEdits'
+import { observeLatest, togglePlace } from '@/core/record/edits/readingEdits'
 import { Section } from './parts'
 
 /** Asked before gauges go on (handbook 01). */
@@ -35,23 +41,26 @@ const ON_ARRIVAL: readonly ObservationKey[] = [
 const NOTHING: readonly never[] = []
 
 function OnDrawing(props: StageProps & { asking: PlacedKey; onClose: () => void }) {
-  const { job, set, change, asking, onClose } = props
+  const { unit, set, change, asking, onClose } = props
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const { label } = observationRow(asking)
-  const answer = (word: string | undefined) => void change(observeLatest(asking, word))
+  const { setId } = props
+  const answer = (word: string) =>
+    void change(togglePlace(setId, asking, word as ObservationValue<PlacedKey>))
   return (
     <Dialog open onClose={onClose} fullScreen={!isWide} aria-labelledby="seen-title">
       <DialogTitle id="seen-title">{label}: tap the place</DialogTitle>
       <DialogContent sx={{ width: { md: 560 }, px: 1 }}>
         <CircuitPane
-          unit={job.unit}
+          unit={unit}
+          metering={props.job.unit.metering}
           set={set}
           diagnosis={props.diagnosis}
           display={props.display}
           taps={NOTHING}
           selected={undefined}
           onSelect={() => undefined}
-          seen={seenOnDrawing(job.unit, asking, set.observations ?? {}, answer)}
+          seen={seenOnDrawing(unit, asking, set, answer)}
           height={520}
         />
       </DialogContent>
@@ -67,7 +76,7 @@ function OnDrawing(props: StageProps & { asking: PlacedKey; onClose: () => void 
 
 /** What is looked at before the gauges; frost and oil on the drawing. */
 export function SeenOnArrival(props: StageProps) {
-  const { job, set, change } = props
+  const { job, unit, set, change } = props
   const [asking, setAsking] = useState<PlacedKey>()
   const observations = set.observations ?? {}
   return (
@@ -79,14 +88,14 @@ export function SeenOnArrival(props: StageProps) {
         If somebody isolated the unit, find out why first.
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-        {PLACED.map((key) => (
+        {SEVERAL_PLACES.map((key) => (
           <Button key={key} variant="outlined" onClick={() => setAsking(key)}>
-            {observationRow(key).label}: {observations[key]?.replace(/-/g, ' ') ?? 'tap the place'}
+            {observationRow(key).label}: {placesText(set, key) || 'tap the place'}
           </Button>
         ))}
       </Box>
       <Observed
-        keys={ON_ARRIVAL.filter((key) => canObserve(job.unit, key))}
+        keys={ON_ARRIVAL.filter((key) => canObserve(unit, key))}
         observations={observations}
         onChange={(key, value) => void change(observeLatest(key, value))}
       />

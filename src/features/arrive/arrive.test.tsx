@@ -1,5 +1,5 @@
 import { asksFor } from '@/core/record/equipment/plateFields'
-import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Plate, UnitPlate } from '@/core/record/equipment/unit'
 import type { Edit } from '@/core/record/edits/edit'
 import { emptyJob } from '@/core/record/job/job'
 import { type JobSummary, summaryOf } from '@/core/record/job/summary'
@@ -14,7 +14,7 @@ const job = (
   title?: string,
 ): { id: string; summary: JobSummary } => {
   const blank = blankJob('2026-05-04T09:00:00Z')
-  const unit: UnitPlate = {
+  const unit: Plate = {
     ...blank.unit,
     ...(name ? { name } : {}),
     ...(site ? { site: { name: site } } : {}),
@@ -62,7 +62,7 @@ describe('what a kind is asked for', () => {
 
 describe('a plate number', () => {
   const apply = (text: string, ...place: Parameters<ReturnType<typeof numberSaver>>) => {
-    let unit: UnitPlate = {
+    let unit: Plate = {
       kind: 'split-ac',
       refrigerant: 'R-410A',
       metering: 'txv',

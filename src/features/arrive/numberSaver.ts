@@ -6,8 +6,9 @@ import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'
 
 type Field = 'nominalTons' | 'seer'
 type Inner = {
-  readonly power: 'volts' | 'rla' | 'lra'
+  readonly power: 'volts' | 'rla' | 'lra' | 'normalAmps'
   readonly crankcaseHeater: 'watts' | 'volts'
+  readonly oldDryer: 'cubicInches'
 }
 type Place = [Field] | { [K in keyof Inner]: [K, Inner[K]] }[keyof Inner]
 

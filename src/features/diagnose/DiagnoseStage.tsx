@@ -17,6 +17,9 @@ import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import type { StageProps } from '../shared/stageProps'
 import { SetBar } from '../shared/sets/SetBar'
 import { observe } from '@/core/record/edits/readingEdits'
+import { AskFirst } from '../shared/unit/AskUnit'
+import { beginningOf } from '@/core/record/job/begin'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { ElectricalBench } from './bench/ElectricalBench'
 import { Causes } from './Causes'
 import { EvidenceList } from './EvidenceList'
@@ -119,10 +122,18 @@ function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
   )?.fault
 }
 
+/** A job that began with a machine that does not run opens at the bench until something is read of the circuit. */
+const beginsAtBench = ({ job }: StageProps): boolean =>
+  beginningOf(job.arrival) === 'bench' &&
+  job.readingSets.every((set) =>
+    (Object.keys(set.readings) as ReadingKey[]).every((key) => readingRow(key).place === 'electrical'),
+  )
+
 /** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
   const { diagnosis, set } = props
-  const [view, setView] = useState<View>('suspects')
+  const { asks } = props.answer
+  const [view, setView] = useState<View>(() => (beginsAtBench(props) ? 'bench' : 'suspects'))
   const actions = useCheckActions(props, () => setView('bench'))
   const dead = deathAskedFor(props)
   const shown = view === 'cause' && !dead ? 'suspects' : view
@@ -141,7 +152,12 @@ export function DiagnoseStage(props: StageProps) {
       </Tabs>
       {shown === 'bench' && <ElectricalBench {...props} />}
       {shown === 'cause' && dead && <Causes {...props} dead={dead} />}
-      {shown === 'suspects' && (
+      {shown === 'suspects' && asks.length > 0 && (
+        <Box sx={{ px: 2, pb: 2, maxWidth: 520 }}>
+          <AskFirst plate={props.job.unit} asks={asks} change={props.change} />
+        </Box>
+      )}
+      {shown === 'suspects' && asks.length === 0 && (
         <Box
           sx={{
             px: 2,

@@ -23,6 +23,7 @@ import { BUILD } from '../shared/build'
 import type { ObservationKey } from '@/core/record/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../shared/stageProps'
+import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
 import { Gates } from './Gates'
 
@@ -92,7 +93,18 @@ function ProveAgain({ set }: Pick<StageProps, 'set'>) {
 }
 
 /** What must be proven before the suspect that is looked at is condemned, and the decision. */
-export function GateAnswer({ diagnosis, job, change, set, setId, suspect, answer }: StageProps) {
+export function GateAnswer(props: StageProps) {
+  const { diagnosis, job, change, answer } = props
+  if (answer.asks.length === 0) return <GateOf {...props} />
+  return (
+    <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
+      <AskFirst plate={job.unit} asks={answer.asks} change={change} />
+      <Flags flags={diagnosis.flags} />
+    </Box>
+  )
+}
+
+function GateOf({ diagnosis, job, change, set, setId, suspect, answer }: StageProps) {
   const put = (key: ObservationKey, word: string | undefined) => void change(observe(setId, key, word))
   const ids = faultsOf(suspect).flatMap((fault) => gateIdOf(fault) ?? [])
   const gates = answer.gates.filter(({ gate }) => ids.includes(gate))

@@ -14,8 +14,11 @@ import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
 import { addJob, blankJob, listJobs } from '@/data/jobs'
 import { whenOpen } from '@/data/health'
+import { BeginDialog, BeginJob, type Begun } from './BeginJob'
 import { addDemo, DemoButton } from './DemoButton'
 import { useSwept } from '../shared/record/useSwept'
+import { BEGINNINGS, type Beginning, begun } from '@/core/record/job/begin'
+import type { Stage } from '@/core/record/job/stages'
 import { policyOf } from '@/core/record/policy/policy'
 import { readSettings, writeSetting } from '@/data/settings'
 import { ImportButton } from '../shared/files/ImportButton'
@@ -30,6 +33,13 @@ import { titleOf, unitLine } from '../shared/jobText'
 const StorageDialog = dynamic(() => import('./StorageDialog').then((file) => file.StorageDialog), {
   ssr: false,
 })
+
+/** The stage at which each beginning opens. */
+const FIRST_STAGE: Readonly<Record<Beginning, Stage>> = {
+  circuit: 'measure',
+  standing: 'measure',
+  bench: 'diagnose',
+}
 
 const never = () => () => undefined
 
@@ -141,16 +151,20 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
   useDemoOffer(offerDemo, storing)
   const demo = jobs?.filter((job) => job.demo === 1) ?? []
   const live = useIsLive()
-  const start = async () => {
-    const job = await addJob(
-      database(),
-      blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy)),
-    )
-    router.push(`/job/${encodeURIComponent(job.id)}/arrive`)
+  const [beginning, setBeginning] = useState(false)
+  const start = async ({ broken, kind }: Begun) => {
+    const blank = blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy))
+    const { id } = await addJob(database(), begun(blank, broken, kind))
+    const stage = broken === undefined ? 'arrive' : FIRST_STAGE[BEGINNINGS[broken].at]
+    router.push(`/job/${encodeURIComponent(id)}/${stage}`)
+  }
+  const onBegin = (what: Begun) => {
+    setBeginning(false)
+    storing(start(what))
   }
   return (
     <Box component="main" sx={{ maxWidth: 1080, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 2 }}>
-      <Header live={live} onNew={() => storing(start())} onMessages={setMessages} />
+      <Header live={live} onNew={() => setBeginning(true)} onMessages={setMessages} />
       {problem && <Alert severity="warning">{problem}</Alert>}
       <ImportMessages messages={messages} onClose={() => setMessages([])} />
       <Box
@@ -164,11 +178,15 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
       </Box>
       {(jobs === undefined || jobs.length === 0) && (
         // keeps its place until the list is known: what stands below must not move away under a finger
-        <Typography sx={{ color: 'text.secondary', px: 2, visibility: jobs ? 'visible' : 'hidden' }}>
-          No jobs yet. Start one with “New job”: refrigerant, metering device and four readings already give
-          an answer. Or look at the demo jobs.
-        </Typography>
+        <Box sx={{ px: { md: 2 }, display: 'grid', gap: 2, visibility: jobs ? 'visible' : 'hidden' }}>
+          <BeginJob onBegin={onBegin} disabled={!live} />
+          <Typography sx={{ color: 'text.secondary' }}>
+            Three taps to the first reading: what is broken, which kind of unit, the place on the drawing.
+            Four readings already give an answer. Or look at the demo jobs.
+          </Typography>
+        </Box>
       )}
+      {beginning && <BeginDialog onBegin={onBegin} onClose={() => setBeginning(false)} />}
       <DemoButton demo={demo} live={live} storing={storing} />
     </Box>
   )

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
-import type { PlacedKey } from '@/ui/circuit/seenPlaces'
+import type { PlacedKey } from '@/core/record/readings/observations'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { useLook } from '../shared/display/DisplayProvider'
 import { SetBar } from '../shared/sets/SetBar'
@@ -81,10 +81,11 @@ function Wide({ props, measure }: PaneProps) {
         ))}
       </Tabs>
       <Misfit measure={measure} />
-      <Box sx={{ overflowY: 'auto', minHeight: 0, flex: 1, borderTop: 1, borderColor: 'divider' }}>
+      <Box sx={{ overflowY: 'auto', minHeight: 0, flex: '1 1 0', borderTop: 1, borderColor: 'divider' }}>
         <PanelOf panel={shown} {...{ props, measure, asking, onAsk }} />
       </Box>
-      <Box sx={{ borderTop: 1, borderColor: 'divider' }}>
+      {/* where there is no room for all of it, it scrolls: nothing of it is ever cut off */}
+      <Box sx={{ borderTop: 1, borderColor: 'divider', flex: '0 1 auto', minHeight: 0, overflowY: 'auto' }}>
         <Pad props={props} measure={measure} />
       </Box>
     </Box>

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { Reading } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { AutosaveField } from '@/ui/AutosaveField'
@@ -20,9 +20,22 @@ type Props = {
   onNote: (key: ReadingKey, note: string) => Promise<boolean>
   /** the thumb that presses Next */
   hand: 'right' | 'left'
+  /** what the number means */
+  meaning?: ReactNode
+  /** something is asked above the keys: what can wait gives way */
+  compact?: boolean
 }
 
 const clock = (at: string | undefined) => (at ? format(new Date(at), 'HH:mm') : '')
+
+/** Gives way on a low screen: the keys must stay in sight. */
+const LAST_LINE = {
+  display: 'flex',
+  alignItems: 'center',
+  px: 1.25,
+  pb: 0.5,
+  '@media (max-height: 719px)': { display: 'none' },
+} as const
 
 const MARK = { px: 1, fontSize: '0.85rem' } as const
 
@@ -107,7 +120,7 @@ function Marks({ reading, onDoubt, onNote, onClose }: MarksProps) {
 }
 
 /** The pad of the open tap: number, unit, next; doubt, note and what it read before. */
-export function PadPanel({ entry, order, reading, onDoubt, onNote, hand }: Props) {
+export function PadPanel({ entry, order, reading, onDoubt, onNote, hand, meaning, compact = false }: Props) {
   const { draft } = entry
   if (!draft) return null
   const next = order[(order.indexOf(draft.key) + 1) % order.length]
@@ -123,9 +136,10 @@ export function PadPanel({ entry, order, reading, onDoubt, onNote, hand }: Props
       <EntryPad
         entry={entry}
         hand={hand}
+        meaning={meaning}
         onNext={() => next && entry.message === undefined && entry.open(next)}
       />
-      <Box sx={{ display: 'flex', alignItems: 'center', px: 1.25, pb: 0.5 }}>
+      <Box sx={{ ...LAST_LINE, ...(compact ? { display: 'none' } : {}) }}>
         <Typography sx={{ flex: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
           {reading?.source && reading.source !== 'typed'
             ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${clock(reading.at)}`

@@ -2,11 +2,16 @@
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { observationRow } from '@/core/record/readings/observations'
-import { PLACED, type PlacedKey } from '@/ui/circuit/seenPlaces'
+import {
+  observationRow,
+  type ObservationValue,
+  type PlacedKey,
+  SEVERAL_PLACES,
+} from '@/core/record/readings/observations'
 import type { StageProps } from '../shared/stageProps'
 import { Observed, seenKeysOf } from '../shared/Observed'
-import { observe } from '@/core/record/edits/readingEdits'
+import { placesText } from '../shared/seenText'
+import { observe, togglePlace } from '@/core/record/edits/readingEdits'
 
 type Props = Pick<StageProps, 'set' | 'setId' | 'change'> & {
   unit: UnitPlate
@@ -25,7 +30,7 @@ export function SeenPanel({ unit, set, setId, change, asking, onAsk }: Props) {
   return (
     <Box sx={{ px: 1.5, pt: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-        {PLACED.map((key) => (
+        {SEVERAL_PLACES.map((key) => (
           <Button
             key={key}
             variant={asking === key ? 'contained' : 'outlined'}
@@ -38,13 +43,18 @@ export function SeenPanel({ unit, set, setId, change, asking, onAsk }: Props) {
       </Box>
       {asking && (
         <p style={{ margin: '8px 0' }}>
-          Tap the place on the circuit. {observationRow(asking).label}: {observations[asking] ?? 'not said'}.
+          Tap the place on the circuit. {observationRow(asking).label}:{' '}
+          {placesText(set, asking) || 'not said'}.
         </p>
       )}
       <Observed
         keys={seenKeysOf(unit)}
         observations={observations}
         onChange={(key, value) => void change(observe(setId, key, value))}
+        places={{
+          also: set.also,
+          onPlace: (key, word) => void change(togglePlace(setId, key, word as ObservationValue<PlacedKey>)),
+        }}
       />
     </Box>
   )

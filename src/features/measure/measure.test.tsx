@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import type { UnitPlate } from '@/core/record/equipment/unit'
-import type { Reading } from '@/core/record/readings/schema'
+import type { Reading, ReadingSet } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { database } from '@/data/shared'
 import { buildDemoJobs } from '@/demo/demoJobs'
@@ -14,12 +14,13 @@ import { captured } from './live/capture'
 import { useTakeSettled } from './live/useTakeSettled'
 import { rememberColumns, rememberedColumns } from './log/columnsMemory'
 import { MOST_BYTES, parseLog, tableOf } from './log/parseLog'
+import { knownJob } from '@/core/record/job/known'
 import { PadPanel } from './PadPanel'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
 import { useKept } from './useKept'
 
 const NOW = new Date('2026-05-04T09:00:00Z')
-const demo = (id: string) => buildDemoJobs(NOW).find((job) => job.id === id)!
+const demo = (id: string) => knownJob(buildDemoJobs(NOW).find((job) => job.id === id)!)
 const live = (value: number, state: LiveTap['state'] = 'settled'): LiveTap => ({
   probe: 'gauge-low',
   name: 'Low gauge',
@@ -158,17 +159,20 @@ describe('the pad', () => {
   })
 })
 
+const SEEN: Pick<ReadingSet, 'observations' | 'also'> = {
+  observations: { oilStain: 'joint' },
+  also: { oilStain: ['valve-stem'] },
+}
+
 describe('what is seen on the drawing', () => {
   const unit: UnitPlate = { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }
   const values = (plate: UnitPlate) =>
-    seenOnDrawing(plate, 'oilStain', { oilStain: 'joint' }, () => undefined)!.answers.map(
-      ({ value }) => value,
-    )
+    seenOnDrawing(plate, 'oilStain', SEEN, () => undefined)!.answers.map(({ value }) => value)
   test('has only places of this unit, and marks the answer', () => {
     expect(values(unit)).not.toContain('reversing-valve')
     expect(values({ ...unit, kind: 'split-heat-pump' })).toContain('reversing-valve')
-    const { answers } = seenOnDrawing(unit, 'oilStain', { oilStain: 'joint' }, () => undefined)!
-    expect(answers.filter(({ chosen }) => chosen).map(({ value }) => value)).toEqual(['joint'])
+    const { answers } = seenOnDrawing(unit, 'oilStain', SEEN, () => undefined)!
+    expect(answers.filter(({ chosen }) => chosen).map(({ value }) => value)).toEqual(['valve-stem', 'joint'])
   })
 })
 

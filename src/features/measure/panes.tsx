@@ -3,8 +3,8 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type ReactNode, useState } from 'react'
-import { markDoubtful, noteReading, observe } from '@/core/record/edits/readingEdits'
-import type { PlacedKey } from '@/ui/circuit/seenPlaces'
+import { markDoubtful, noteReading, togglePlace } from '@/core/record/edits/readingEdits'
+import type { ObservationValue, PlacedKey } from '@/core/record/readings/observations'
 import { TapList } from '@/ui/pad/TapList'
 import { CircuitPane } from '../shared/circuit/CircuitPane'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
@@ -13,6 +13,10 @@ import type { StageProps } from '../shared/stageProps'
 import { ComparePane } from './ComparePane'
 import { LadderPane } from './LadderPane'
 import { LivePanel } from './live/LivePanel'
+import { PadSaturation } from '../shared/entry/PadSaturation'
+import { AskUnit } from '../shared/unit/AskUnit'
+import { unknownOf } from '@/core/record/equipment/asked'
+import { readingRow } from '@/core/record/readings/vocabulary'
 import { PadPanel } from './PadPanel'
 import { SeenPanel } from './SeenPanel'
 import type { useMeasure } from './useMeasure'
@@ -68,18 +72,19 @@ export function CircuitView({
   asking,
   height,
 }: PaneProps & { asking: PlacedKey | undefined; height?: number }) {
-  const { job, set, setId, change } = props
+  const { unit, set, setId, change } = props
   const seen =
     asking &&
     seenOnDrawing(
-      job.unit,
+      unit,
       asking,
-      set.observations ?? {},
-      (word) => void change(observe(setId, asking, word)),
+      set,
+      (word) => void change(togglePlace(setId, asking, word as ObservationValue<PlacedKey>)),
     )
   return (
     <CircuitPane
-      unit={job.unit}
+      unit={unit}
+      metering={props.job.unit.metering}
       set={set}
       diagnosis={props.diagnosis}
       display={props.display}
@@ -107,7 +112,7 @@ export function PanelOf({
       </Box>
     )
   if (panel === 'list') return <ListPanel measure={measure} />
-  if (panel === 'seen') return <SeenPanel {...props} unit={props.job.unit} asking={asking} onAsk={onAsk} />
+  if (panel === 'seen') return <SeenPanel {...props} unit={props.unit} asking={asking} onAsk={onAsk} />
   return (
     <LivePanel
       live={measure.live}
@@ -133,17 +138,42 @@ export function ViewOf({
   return view === 'ladder' ? <LadderPane {...props} withExport /> : <ComparePane {...props} />
 }
 
+type Draft = PaneProps['measure']['entry']['draft']
+
+/** What must be known for the pressure on the pad to mean anything; the kind is asked beside. */
+const askedAt = ({ job }: StageProps, draft: Draft) =>
+  draft && readingRow(draft.key).kind === 'pressure'
+    ? unknownOf(job.unit).find((field) => field !== 'kind')
+    : undefined
+
+/** What a pressure means as a temperature; what of the unit must be known for that is asked here. */
+function PadMeaning({ props, draft }: { props: StageProps; draft: NonNullable<Draft> }) {
+  const { job, unit, display, change } = props
+  const asked = askedAt(props, draft)
+  return (
+    <>
+      {job.unit.refrigerant && <PadSaturation draft={draft} unit={unit} display={display} />}
+      {asked && <AskUnit plate={job.unit} asks={[asked]} change={change} />}
+    </>
+  )
+}
+
 /** The pad of the open tap. */
 export function Pad({ props, measure }: PaneProps) {
   const { hand } = useLook()
   const { set, setId, change } = props
   const { entry, keys } = measure
+  const { draft } = entry
   return (
     <PadPanel
       entry={entry}
       order={keys}
       hand={hand}
-      reading={entry.draft && set.readings[entry.draft.key]}
+      reading={draft && set.readings[draft.key]}
+      meaning={
+        draft && readingRow(draft.key).kind === 'pressure' && <PadMeaning props={props} draft={draft} />
+      }
+      compact={askedAt(props, draft) !== undefined}
       onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
       onNote={(key, note) => change(noteReading(setId, key, note))}
     />

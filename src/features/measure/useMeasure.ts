@@ -34,8 +34,8 @@ function useCapture({ setId, change }: StageProps, live: ReadonlyMap<ReadingKey,
 
 /** Everything that the Measure stage does, without its looks. */
 export function useMeasure(props: StageProps) {
-  const { job, set, diagnosis } = props
-  const order = useTapOrder(job.unit)
+  const { job, unit, set, diagnosis } = props
+  const order = useTapOrder(unit, set.mode)
   const live = useLive(job.id)
   const now = useNow()
   const entry = useEntry(props)

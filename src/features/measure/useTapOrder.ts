@@ -1,7 +1,8 @@
 'use client'
 import { useMemo } from 'react'
-import { tapsOf } from '@/core/record/equipment/taps'
+import { SHOWN_TAPS, tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Mode } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { useLive } from '../shared/storage/useLive'
 import { database } from '@/data/shared'
@@ -19,7 +20,10 @@ export function ordered(taps: readonly ReadingKey[], own: readonly ReadingKey[])
 }
 
 /** The order in which a technician takes this kind of unit, and how to change it. */
-export function useTapOrder(unit: UnitPlate): {
+export function useTapOrder(
+  unit: UnitPlate,
+  mode: Mode,
+): {
   usual: ReadingKey[]
   move: (key: ReadingKey, by: 1 | -1) => void
   reset: () => void
@@ -27,7 +31,10 @@ export function useTapOrder(unit: UnitPlate): {
 } {
   const orders = useLive(() => readSettings(database()), [])?.tapOrder
   const own = useMemo(() => orders?.[unit.kind] ?? [], [orders, unit.kind])
-  const usual = useMemo(() => ordered(tapsOf(unit), own), [unit, own])
+  const usual = useMemo(
+    () => ordered([...tapsOf(unit, mode), ...(mode === 'off' ? [] : SHOWN_TAPS)], own),
+    [unit, mode, own],
+  )
   const write = (keys: ReadingKey[]) =>
     void changeSetting(database(), 'tapOrder', (now) => ({ ...now, [unit.kind]: keys }))
   return {

@@ -6,6 +6,8 @@ import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
 import { isByPosition, leaveKey, taskKey } from '@/core/record/records/tick'
 import type { Plan, PlanTask } from '@/core/repair/plan/plan'
 import type { StageProps } from '../shared/stageProps'
+import { AskFirst } from '../shared/unit/AskUnit'
+import { unknownOf } from '@/core/record/equipment/asked'
 import { Checklist } from './Checklist'
 import { Dryers } from './Dryers'
 import { Ledgers } from './Ledgers'
@@ -123,6 +125,13 @@ function OldTicks({ ticks, change }: { ticks: StageProps['job']['ticks'] } & Pic
 
 /** Clean-up, dryers, oil and refrigerant on the left; parts and the ordered tasks on the right. */
 export function PlanStage({ job, change, answer: { plan } }: StageProps) {
+  const unknown = unknownOf(job.unit)
+  if (unknown.length > 0)
+    return (
+      <Box sx={{ p: 2, maxWidth: 520 }}>
+        <AskFirst plate={job.unit} asks={unknown} change={change} />
+      </Box>
+    )
   const ticked = job.ticks.map(({ key }) => key)
   return (
     <Box

@@ -8,6 +8,7 @@ import { CLASS_LABELS } from '@/core/repair/cleanup/contamination'
 import { causesText, decidedText, overrideTexts } from '../shared/decided'
 import { useAnswer } from '../shared/answer/useAnswer'
 import { useComparison } from '../shared/answer/useComparison'
+import { unknownOf } from '@/core/record/equipment/asked'
 import { summaryOf } from '@/core/record/job/summary'
 import type { Quantity } from '@/core/base/units/units'
 import { DISCLAIMER } from '@/core/safety/cautions'
@@ -83,7 +84,8 @@ function Report({ job }: { job: StoredJob }) {
   const { comparison, problem: notCompared } = useComparison(job, temperature)
   if (!answer || !comparison) return <p>{problem ?? notCompared ?? 'Computing the report'}</p>
   const { plan, standings } = answer
-  const leader = found && answer.ranking.suspects[0]
+  const isKnown = unknownOf(job.unit).length === 0
+  const leader = found && answer.asks.length === 0 ? answer.ranking.suspects[0] : undefined
   return (
     <Box component="main" sx={{ maxWidth: 820, mx: 'auto', p: 3, display: 'grid', gap: 2.5 }}>
       <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>
@@ -97,7 +99,7 @@ function Report({ job }: { job: StoredJob }) {
       <header>
         <Typography variant="h1">{titleOf(summaryOf(job))}</Typography>
         <Typography>
-          {KIND_LABELS[job.unit.kind]}, {unitLine(summaryOf(job))}
+          {job.unit.kind ? KIND_LABELS[job.unit.kind] : 'Kind not known'}, {unitLine(summaryOf(job))}
         </Typography>
       </header>
       <Facts
@@ -109,8 +111,8 @@ function Report({ job }: { job: StoredJob }) {
           ['Decided', standings.map(decidedText).join(' ')],
           ['Cause of death', causesText(job)],
           ['Without full proof because', overrideTexts(standings).join('; ')],
-          ['Clean-up class', CLASS_LABELS[plan.contamination.class]],
-          ['Planned time', duration(plan.schedule.total.likely)],
+          ['Clean-up class', isKnown ? CLASS_LABELS[plan.contamination.class] : undefined],
+          ['Planned time', isKnown ? duration(plan.schedule.total.likely) : undefined],
           ['Recovered', quantity(job.closing?.recovered)],
           ['Charged', quantity(job.closing?.charged)],
           ['Replaced', job.closing?.replaced],

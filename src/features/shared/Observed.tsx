@@ -3,8 +3,9 @@ import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
 import { canObserve } from '@/core/record/equipment/observable'
 import type { UnitPlate } from '@/core/record/equipment/unit'
-import type { Observations } from '@/core/record/readings/schema'
-import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
+import type { AlsoSeen, Observations } from '@/core/record/readings/schema'
+import { isPlaced } from '@/core/record/readings/places'
+import { type ObservationKey, observationRow, type PlacedKey } from '@/core/record/readings/observations'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 
 /** What is asked on arrival, seen, heard, felt and tried at the circuit; electrical words stand on the bench. */
@@ -58,10 +59,12 @@ type Props = {
   observations: Observations
   onChange: (key: keyof Observations, value: string | number | undefined) => void
   withHoursOpen?: boolean
+  /** what may be at several places, and how a place is put there or taken away */
+  places?: { also: AlsoSeen | undefined; onPlace: (key: PlacedKey, word: string) => void }
 }
 
 /** Observations as chips; unknown stays unchosen. */
-export function Observed({ keys, observations, onChange, withHoursOpen }: Props) {
+export function Observed({ keys, observations, onChange, withHoursOpen, places }: Props) {
   return (
     <Box>
       {keys.map((key) => (
@@ -70,7 +73,13 @@ export function Observed({ keys, observations, onChange, withHoursOpen }: Props)
           label={observationRow(key).label}
           values={observationRow(key).values}
           value={observations[key]}
-          onChange={(value) => onChange(key, value)}
+          {...(places && isPlaced(key)
+            ? {
+                also: places.also?.[key] ?? [],
+                onChange: (word: string | undefined) =>
+                  places.onPlace(key, word ?? (observations[key] as string)),
+              }
+            : { onChange: (word: string | undefined) => onChange(key, word) })}
         />
       ))}
       {withHoursOpen && (

@@ -23,13 +23,13 @@ export const METERING_LABELS: Readonly<Record<Metering, string>> = {
 
 /** The job's name; the unit's kind where none was given. */
 export const titleOf = ({ title, kind }: Pick<JobSummary, 'title' | 'kind'>): string =>
-  title?.trim() || `${KIND_LABELS[kind]}, no name yet`
+  title?.trim() || `${kind ? KIND_LABELS[kind] : 'Unit'}, no name yet`
 
 /** "R-410A, expansion valve, 3 tons, 1750 m" */
 export function unitLine({ refrigerant, metering, tons, elevation }: JobSummary): string {
   return [
-    refrigerant,
-    METERING_LABELS[metering].toLowerCase(),
+    refrigerant ?? 'refrigerant not known',
+    metering && METERING_LABELS[metering].toLowerCase(),
     tons === undefined ? undefined : `${tons} tons`,
     elevation ? `${elevation.value} ${elevation.unit}` : 'sea level',
   ]

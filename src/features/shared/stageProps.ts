@@ -1,6 +1,7 @@
 import type { Assessment } from '@/core/diagnosis/evidence/assess'
 import type { Ranking, Suspect } from '@/core/answer/diagnose'
 import type { QuantityKind, Unit } from '@/core/base/units/units'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
 import type { ReadingSet } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
@@ -11,6 +12,8 @@ import type { ChangeJob } from './record/useJob'
 /** What every stage of a job works on. */
 export type StageProps = {
   readonly job: StoredJob
+  /** the unit as far as it is known, filled up so that it can be drawn and walked round */
+  readonly unit: UnitPlate
   readonly change: ChangeJob
   readonly display: DisplayUnits
   readonly rememberUnit: (kind: QuantityKind, unit: Unit) => void

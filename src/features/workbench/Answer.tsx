@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import { suspectKey } from '@/core/answer/diagnose'
 import { percent } from '@/ui/percent'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
+import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
 import type { StageProps } from '../shared/stageProps'
 
@@ -11,7 +12,19 @@ const MOST_SUSPECTS = 6
 const LEAST_SHARE = 0.01
 
 /** The answer so far: suspects, what to check next, and what looks wrong with the readings. */
-export function Answer({ diagnosis, set }: StageProps) {
+export function Answer(props: StageProps) {
+  const { diagnosis, set, job, change, answer } = props
+  if (answer.asks.length > 0)
+    return (
+      <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
+        <AskFirst plate={job.unit} asks={answer.asks} change={change} />
+        <Flags flags={diagnosis.flags} />
+      </Box>
+    )
+  return <Ranked diagnosis={diagnosis} set={set} />
+}
+
+function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
   const { suspects, nextChecks, flags } = diagnosis
   const shown = suspects
     .filter(({ probability }, i) => i === 0 || probability >= LEAST_SHARE)

@@ -8,6 +8,7 @@ import Link from 'next/link'
 import { useMemo } from 'react'
 import { type Suspect, suspectKey } from '@/core/answer/diagnose'
 import { lookedAt } from '@/core/answer/answer'
+import { drawnUnit } from '@/core/record/equipment/asked'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
@@ -41,13 +42,17 @@ function stagePropsOf(
   const { suspects } = answer.ranking
   return {
     job,
+    unit: drawnUnit(job.unit),
     change,
     ...units,
     setId: chosenSet(job, chosen),
     chooseSet: (setId) => look({ setId }),
     set: lookedAt(job, chosen),
     answer,
-    diagnosis: { ...answer.assessment, ...answer.ranking },
+    diagnosis: {
+      ...answer.assessment,
+      ...(answer.asks.length > 0 ? { ...answer.ranking, ...NO_CHECKS } : answer.ranking),
+    },
     suspect: suspects.find((each) => suspectKey(each) === looked) ?? (suspects[0] as Suspect),
     chooseSuspect: (suspect) => look({ suspect }),
     tap,
@@ -55,14 +60,21 @@ function stagePropsOf(
   }
 }
 
+/** While something of the unit is asked, no check is proposed. */
+const NO_CHECKS = { nextChecks: [], mindChangers: [] }
+
 /** The set that is looked at: the chosen one while it is there, else the last. */
 const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
   readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
 
 /** What stands on the phone's bar while the answer is folded away. */
-function peekOf(stage: Stage, { diagnosis, suspect }: StageProps): { label: string; value: string } {
+function peekOf(
+  stage: Stage,
+  { diagnosis, suspect, answer: { asks } }: StageProps,
+): { label: string; value: string } {
   if (stage === 'plan') return { label: 'Time, class, what is inside', value: '' }
   const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
+  if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
   const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label
   return { label, value: percent(shown.probability) }
 }

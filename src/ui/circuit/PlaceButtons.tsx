@@ -10,7 +10,8 @@ export type Seen = {
   readonly question: string
   /** word of the observation, the place where it is, whether it is the answer now */
   readonly answers: readonly { readonly value: string; readonly place: PlaceId; readonly chosen: boolean }[]
-  readonly onAnswer: (value: string | undefined) => void
+  /** puts the place there or takes it away */
+  readonly onAnswer: (value: string) => void
 }
 
 /** Least distance between the middles of two places, px: two thumbs wide. */
@@ -51,7 +52,7 @@ export function PlaceButtons({ layout, seen }: { layout: CircuitLayout; seen: Se
             key={value}
             aria-pressed={chosen}
             data-place={value}
-            onClick={() => seen.onAnswer(chosen ? undefined : value)}
+            onClick={() => seen.onAnswer(value)}
             sx={{
               position: 'absolute',
               top: y - PLACE_SIZE / 2,

@@ -73,7 +73,7 @@ describe('the drawing', () => {
     const { container: off } = draw({ ...UNIT, kind: 'split-ac' }, 'off')
     expect(off.querySelectorAll('[data-pipe] polygon')).toHaveLength(0)
   })
-  test('asks for a place: tapping answers, tapping again takes it back; taps give way', async () => {
+  test('asks for a place: each tap says its place, also of one that is there; taps give way', async () => {
     const user = userEvent.setup()
     const onAnswer = jest.fn()
     draw(UNIT, 'cooling', {
@@ -89,7 +89,7 @@ describe('the drawing', () => {
     expect(screen.queryByRole('button', { name: /Suction pressure/ })).toBeNull()
     await user.click(screen.getByRole('button', { name: 'valve stem' }))
     await user.click(screen.getByRole('button', { name: /compressor/ }))
-    expect(onAnswer.mock.calls).toEqual([['valve-stem'], [undefined]])
+    expect(onAnswer.mock.calls).toEqual([['valve-stem'], ['compressor']])
   })
 })
 

@@ -8,7 +8,8 @@ import { layoutCircuit } from './layout'
 import type { CircuitLayout } from './layoutTypes'
 import { loopOf } from './loop'
 import { PLACE_SIZE, spreadPlaces } from './PlaceButtons'
-import { PLACED, SEEN_AT } from './seenPlaces'
+import { SEVERAL_PLACES } from '@/core/record/readings/observations'
+import { SEEN_AT } from './seenPlaces'
 import { tapHome } from './tapHomes'
 
 /** Room of the drawing at 1280x800 and at 390x844. */
@@ -108,7 +109,7 @@ test.each(UNIT_KINDS)('%s stands whole at 1280x800', (kind) => {
 test('places to tap are a thumb apart and on the drawing, for every kind, question and width', () => {
   for (const unit of UNITS)
     for (const [, size] of ROOMS)
-      for (const question of PLACED) {
+      for (const question of SEVERAL_PLACES) {
         const layout = layoutCircuit(loopOf(unit, 'cooling'), [], size)
         const points = spreadPlaces(
           Object.values(SEEN_AT[question]).map((place) => layout.places[place]),

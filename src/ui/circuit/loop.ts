@@ -23,7 +23,8 @@ export type Loop = {
   readonly evaporator: CoilView
   readonly liquid: readonly LiquidPart[]
   readonly suction: readonly SuctionPart[]
-  readonly metering: UnitPlate['metering']
+  /** unknown: nobody said what feeds the coil */
+  readonly metering: UnitPlate['metering'] | 'unknown'
   readonly reversingValve: boolean
   readonly heating: boolean
   /** off: nothing flows */
@@ -52,7 +53,7 @@ const evaporatorView = (unit: UnitPlate, mode: Mode): CoilView => {
 const WALK_INS: readonly UnitPlate['kind'][] = ['walk-in-cooler', 'walk-in-freezer']
 
 /** The loop of a unit in a mode, from its plate. */
-export function loopOf(unit: UnitPlate, mode: Mode): Loop {
+export function loopOf(unit: UnitPlate, mode: Mode, metering: Loop['metering'] = unit.metering): Loop {
   const liquid: readonly (readonly [LiquidPart, boolean])[] = [
     ['head-pressure-valve', unit.headPressureControl === true],
     ['receiver', unit.receiver === true],
@@ -67,7 +68,7 @@ export function loopOf(unit: UnitPlate, mode: Mode): Loop {
     evaporator: evaporatorView(unit, mode),
     liquid: liquid.flatMap(([part, there]) => (there ? [part] : [])),
     suction: unit.accumulator ? ['suction-dryer', 'accumulator'] : ['suction-dryer'],
-    metering: unit.metering,
+    metering,
     reversingValve: hasReversingValve(unit),
     heating: mode === 'heating',
     flows: mode !== 'off',

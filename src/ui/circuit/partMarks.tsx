@@ -40,6 +40,15 @@ function OrificeHeader({ at, evaporatorTop }: Omit<MeteringProps, 'metering'>) {
 /** The metering device by its kind. */
 export function MeteringMark({ at, metering, evaporatorTop }: MeteringProps) {
   if (metering === 'fixed-orifice') return <OrificeHeader at={at} evaporatorTop={evaporatorTop} />
+  if (metering === 'unknown')
+    return (
+      <g data-part="metering-unknown">
+        <rect x={at.x - 12} y={at.y - 12} width={24} height={24} {...body} strokeDasharray="4 3" />
+        <text x={at.x} y={at.y + 5} fontSize={14} textAnchor="middle" fill={INK.ink}>
+          ?
+        </text>
+      </g>
+    )
   if (metering === 'capillary')
     return (
       <g data-part="capillary" fill={INK.paper} stroke={INK.ink} strokeWidth={1.6}>
@@ -156,6 +165,7 @@ const PARTS: { readonly [K in Exclude<PartAt['part'], 'metering'>]: Drawn } = {
 }
 
 const NAMES: Readonly<Record<Loop['metering'], string>> = {
+  unknown: 'Metering device',
   txv: 'Expansion valve',
   eev: 'Electronic valve',
   'fixed-orifice': 'Orifices',

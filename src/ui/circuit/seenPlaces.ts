@@ -1,9 +1,5 @@
-import type { ObservationValue } from '@/core/record/readings/observations'
+import type { ObservationValue, PlacedKey } from '@/core/record/readings/observations'
 import type { AnchorId } from './tapHomes'
-
-/** Observations that are answered by tapping the place on the drawing. */
-export const PLACED = ['frostPattern', 'oilStain'] as const
-export type PlacedKey = (typeof PLACED)[number]
 
 /** Points of the drawing at which something may be seen. */
 export type PlaceId =

@@ -47,6 +47,8 @@ const PIPE_TAPS: { readonly [K in ReadingKey]?: TapHome } = {
   suctionLineTemp: at('right', 'suction'),
   suctionPressure: at('right', 'suctionValve'),
   standingPressure: at('right', 'suctionValve'),
+  standingSuctionPressure: at('right', 'suctionValve'),
+  standingLiquidPressure: at('left', 'liquidValve'),
   suctionDryerOutPressure: at('right', 'suctionDryerOut'),
   suctionDryerInPressure: at('right', 'suctionDryerIn'),
   evaporatorPressure: at('right', 'evaporatorOut'),

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
-import { type ChangeEvent, type KeyboardEvent, type SyntheticEvent, useState } from 'react'
+import { type ChangeEvent, type KeyboardEvent, type ReactNode, type SyntheticEvent, useState } from 'react'
 import type { Unit } from '@/core/base/units/units'
 import { INK } from '../theme/tokens'
 import { takesSign } from './entry'
@@ -28,6 +28,8 @@ type Props = {
   onNext: () => void
   /** the thumb that presses Next; it stands on this side */
   hand?: 'right' | 'left'
+  /** what the number means, or what must be known for that */
+  meaning?: ReactNode
 }
 
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '±', '0', '.'] as const
@@ -188,6 +190,7 @@ export function NumericPad(props: Props) {
   return (
     <Box sx={{ p: 1.25, display: 'grid', gap: 1 }}>
       <Display {...props} />
+      {props.meaning}
       <UnitChips {...props} />
       <Keys {...props} />
     </Box>

@@ -23,7 +23,7 @@ test.each([
   ['12,25', 'mass', 'kg', 12.25, 'kg'],
   ['-0', 'temperature', 'F', 0, 'F'],
 ] as const)('%s as %s is %f', (text, kind, unit, value, inUnit) => {
-  expect(parseTyped(text, kind, unit)).toEqual({ value, unit: inUnit })
+  expect(parseTyped(text, kind, unit)).toMatchObject({ value, unit: inUnit })
 })
 
 test.each([

@@ -1,6 +1,7 @@
 import { OrzoError } from '../errors/orzoError'
+import { parseCompound, type TypedQuantity } from './compound'
 import { numberTyped } from './numberTyped'
-import { type Quantity, type QuantityKind, type Unit, unitsOf } from './units'
+import { type QuantityKind, type Unit, unitsOf } from './units'
 
 /** What people write for a unit on the machine: gauges show gauge pressure unless "a" or "abs" is said. [practice] */
 const SPOKEN: Readonly<Record<string, Unit>> = {
@@ -38,8 +39,6 @@ const SPOKEN: Readonly<Record<string, Unit>> = {
 
 const NUMBER = '[+-]?(?:\\d[\\d.,]*|[.,]\\d+)'
 const PLAIN = new RegExp(`^(${NUMBER})\\s*([^\\s\\d.,+-].*)?$`)
-const POUNDS_OUNCES = new RegExp(`^(\\d+)\\s*(?:lbs?|pounds?)\\s*(${NUMBER})\\s*(?:oz|ounces)?$`, 'i')
-const OUNCES_A_POUND = 16
 
 /** The unit that a word means for a kind; undefined where none. */
 function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {
@@ -53,14 +52,14 @@ function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {
 }
 
 /**
- * Reads what is typed into a field: "118", "12 inHg", "250kPa", "6 lb 4 oz", "3,5".
+ * Reads what is typed into a field: "118", "12 inHg", "250kPa", "6 lb 4 oz", "12 ft 6 in", "3,5".
  * @param unit the unit that a bare number is in
  * @throws OrzoError bad-number or unknown-unit with a sentence that says what to type
  */
-export function parseTyped(text: string, kind: QuantityKind, unit: Unit): Quantity {
+export function parseTyped(text: string, kind: QuantityKind, unit: Unit): TypedQuantity {
   const trimmed = text.trim()
-  const both = kind === 'mass' ? POUNDS_OUNCES.exec(trimmed) : null
-  if (both) return { value: Number(both[1]) + numberTyped(both[2] as string) / OUNCES_A_POUND, unit: 'lb' }
+  const both = parseCompound(trimmed, kind)
+  if (both) return both
   const match = PLAIN.exec(trimmed)
   if (!match)
     throw new OrzoError('bad-number', `"${trimmed}" is no number: digits, one point, a sign in front.`)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { parseCompound, type TypedQuantity } from './compound'
 import { attempt } from '../errors/orzoError'
 import { toKelvin, toPascals } from './convert'
 import { type PressureUnit, type QuantityKind, type TemperatureUnit, type Unit, unitsOf } from './units'
@@ -37,6 +38,15 @@ function valueSchema(kind: QuantityKind, signed: boolean) {
   return NEVER_NEGATIVE.includes(kind) && !signed ? number.min(0, 'is negative: leave the sign out') : number
 }
 
+/** What stands beside the value as it was typed must say the same. */
+function contradicts({ value, unit, typed }: TypedQuantity, kind: QuantityKind): boolean {
+  if (typed === undefined) return false
+  const read = attempt(() => parseCompound(typed, kind))
+  return (
+    !read.ok || read.value?.unit !== unit || Math.abs(read.value.value - value) > 1e-9 * Math.max(1, value)
+  )
+}
+
 /**
  * `{ value, unit }` of one kind; units that measure something else are refused.
  * @param signed a negative value has a meaning here, as of a height
@@ -47,8 +57,12 @@ export function quantitySchema<K extends QuantityKind>(kind: K, signed = false) 
     .strictObject({
       value: valueSchema(kind, signed),
       unit: z.enum(units, { error: `is not one of ${units.join(', ')}` }),
+      /** as it was typed, of a measure in two units */
+      typed: textSchema.optional(),
     })
     .superRefine((quantity, context) => {
+      if (contradicts(quantity, kind))
+        context.addIssue({ code: 'custom', path: ['typed'], message: 'is not what its value says' })
       const result = physical(kind, quantity.value, quantity.unit)
       if (!result.ok) context.addIssue({ code: 'custom', path: ['value'], message: result.error.message })
     })

@@ -117,6 +117,9 @@ function impliedRunning({ judged, snapshot }: Assessment): Item[] {
     : []
 }
 
+/** An indicator that free water washed out names no fault: the clean-up class reads it. */
+const UNREADABLE = 'unreadable'
+
 /**
  * The evidence of a set, as items in a fixed order.
  * @param branch how its branch stands among the others of the circuit
@@ -134,7 +137,7 @@ export function itemsOf(assessment: Assessment, branch?: BranchWord): Item[] {
   })
   const seen = EVIDENT_OBSERVATIONS.flatMap((key): Item[] => {
     const word = snapshot.observations[key]
-    return word ? [{ type: 'word', key, word }] : []
+    return word && word !== UNREADABLE ? [{ type: 'word', key, word }] : []
   })
   const tested = ELECTRICAL_TEST_KEYS.flatMap((key): Item[] => {
     const result = tests[key]

@@ -15,6 +15,7 @@ import {
   type ElectricalFaultId,
   type FaultId,
   faultRow,
+  type SuspectId,
 } from './faults'
 
 const PIPED_ON_SITE: readonly UnitPlate['kind'][] = [
@@ -51,6 +52,10 @@ const frosts: Rule = (unit, mode) =>
 
 const applies = (fault: FaultId, unit: UnitPlate, mode: Mode) =>
   rulesOf(faultRow(fault).applies ?? {}).every((rule) => rule(unit, mode))
+
+/** Whether only some metering devices can have a fault. */
+export const dependsOnMetering = (suspect: SuspectId): boolean =>
+  suspect !== 'healthy' && suspect !== 'unlisted' && faultRow(suspect).applies?.metering !== undefined
 
 /** Faults of the circuit that this unit can have in this mode. */
 export const circuitFaultsOf = (unit: UnitPlate, mode: Mode): CircuitFaultId[] =>

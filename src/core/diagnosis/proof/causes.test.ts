@@ -1,4 +1,4 @@
-import { emptyJob, type Job } from '../../record/job/job'
+import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Decision } from '../../record/records/decision'
 import type { SuspectId } from '../faults/faults'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -18,12 +18,16 @@ const UNIT: UnitPlate = {
   power: { phase: 3, volts: 208, rla: 14, lra: 90 },
   crankcaseHeater: { watts: 70, volts: 230 },
 }
-const job = (readings: Readings, observations: Observations = {}, more: Partial<Job> = {}): Job => ({
+const job = (
+  readings: Readings,
+  observations: Observations = {},
+  more: Partial<KnownJob> = {},
+): KnownJob => ({
   ...emptyJob(UNIT),
   readingSets: [{ id: 'a', mode: 'cooling', readings, observations }],
   ...more,
 })
-const found = (of: Job, id: CauseId) => causesOf(of).find((cause) => cause.id === id)!.found
+const found = (of: KnownJob, id: CauseId) => causesOf(of).find((cause) => cause.id === id)!.found
 
 describe('what speaks for each cause of death (handbook 04)', () => {
   type Row = readonly [CauseId, Readings, Observations, RegExp]
@@ -176,7 +180,7 @@ describe('how a decision stands', () => {
     readings,
   })
   test('what was read after the decision proves nothing backwards', () => {
-    const later: Job = {
+    const later: KnownJob = {
       ...job({}),
       readingSets: [at('a', '2026-05-04T09:00:00Z', {}), at('b', '2026-05-06T09:00:00Z', drop)],
       decisions: [decision('plugged-liquid-dryer', { at: '2026-05-04T12:00:00Z' })],

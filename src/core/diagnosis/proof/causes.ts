@@ -1,4 +1,4 @@
-import type { Job } from '../../record/job/job'
+import type { Job, KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { differenceFromKelvin, fromKelvin } from '../../base/units/convert'
 import type { Assessment } from '../evidence/assess'
@@ -191,7 +191,7 @@ export const killsCompressor = (suspect: SuspectId): boolean =>
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function causesOf(
-  { unit, readingSets, arrival }: Pick<Job, 'unit' | 'readingSets' | 'arrival'>,
+  { unit, readingSets, arrival }: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>,
   at?: string,
 ): Cause[] {
   const record: CauseRecord = {

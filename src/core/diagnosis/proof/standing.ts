@@ -1,4 +1,4 @@
-import type { Job } from '../../record/job/job'
+import type { KnownJob } from '../../record/job/job'
 import { decided } from '../../record/edits/decisionEdits'
 import type { Decision, JudgedGate } from '../../record/records/decision'
 import { isSuspect, type SuspectId } from '../faults/faults'
@@ -30,7 +30,7 @@ export const keptGate = ({ gate, part, met, missing, onRecord }: Gate, build: st
 /** Said of a gate that was judged later than it was decided: the job comes from before gates were kept. */
 const JUDGED_LATER = 'judged afterwards'
 
-function gateOf({ unit, readingSets }: Job, { at }: Decision, fault: SuspectId): JudgedGate | undefined {
+function gateOf({ unit, readingSets }: KnownJob, { at }: Decision, fault: SuspectId): JudgedGate | undefined {
   const id = gateIdOf(fault)
   return id && keptGate(judgeGate(id, recordOf(unit, readingSets, { at })), JUDGED_LATER)
 }
@@ -45,7 +45,7 @@ function stateOf(gate: JudgedGate | undefined, { override }: Decision): Standing
  * How each decision of a job stands. A part may be called condemned only when the state is proven or overridden.
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory and a gate was not kept
  */
-export const standingsOf = (job: Job): Standing[] =>
+export const standingsOf = (job: KnownJob): Standing[] =>
   decided(job).flatMap((decision): Standing[] => {
     const { fault } = decision
     if (!isSuspect(fault)) return []

@@ -7,6 +7,7 @@ import { isDecided } from '../job/stages'
 /** What was looked at once and stays true while nothing was repaired. */
 const LASTING_WORDS: readonly ObservationKey[] = [
   'oilStain',
+  'windingsMeasuredAt',
   'wiring',
   'orificeSize',
   'reliefPlug',
@@ -20,12 +21,13 @@ const picked = <T extends object>(from: T | undefined, keys: readonly string[]):
   Object.fromEntries(Object.entries(from ?? {}).filter(([key]) => keys.includes(key))) as Partial<T>
 
 /** What a new set takes over from the one before it: readings and words that do not change by themselves. */
-export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations'> {
+export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations' | 'also'> {
   const last = job.readingSets.at(-1)
   const stays = (key: string) => !isDecided(job) || AFTER_REPAIR.includes(key)
   const observations = picked(last?.observations, LASTING_WORDS.filter(stays))
   return {
     readings: picked(last?.readings, LASTING_READINGS.filter(stays)),
     ...(Object.keys(observations).length > 0 ? { observations } : {}),
+    ...(observations.oilStain && last?.also?.oilStain ? { also: { oilStain: last.also.oilStain } } : {}),
   }
 }

@@ -14,7 +14,7 @@ import * as sets from './setEdits'
 const NOW = '2026-05-04T09:00:00.000Z'
 let count = 0
 const stamp = { now: NOW, newId: () => `id-${++count}` }
-const start = emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' })
+const start: Job = emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' })
 const after = (...edits: Edit[]): Job => edits.reduce((job, edit) => edit(job, stamp), start)
 const psig = (value: number) => ({ value, unit: 'psig' as const })
 

@@ -1,5 +1,5 @@
 import type { Arrival } from '../records/head'
-import type { UnitPlate } from '../equipment/unit'
+import type { Plate } from '../equipment/unit'
 import { type Edit, edit, put, putAll } from './edit'
 
 type Values<T> = { readonly [K in keyof T]?: T[K] | undefined }
@@ -17,22 +17,23 @@ export const setArrival = (values: Values<Arrival>): Edit =>
   })
 
 /** Writes fields of the plate; undefined takes a field away. */
-export const setPlate = (values: Values<UnitPlate>): Edit =>
+export const setPlate = (values: Values<Plate>): Edit =>
   edit((job) => putAll(job.unit, values as Values<typeof job.unit>))
 
 /** Parts of the plate that hold several fields. */
-export type PlatePart = 'power' | 'compressor' | 'designPressures' | 'lineSet' | 'crankcaseHeater' | 'site'
+export type PlatePart =
+  'power' | 'compressor' | 'designPressures' | 'lineSet' | 'crankcaseHeater' | 'site' | 'control' | 'oldDryer'
 
 /** Writes fields inside one part of the plate; a part in which nothing is left goes. */
-export const setPlatePart = <P extends PlatePart>(part: P, values: Values<NonNullable<UnitPlate[P]>>): Edit =>
+export const setPlatePart = <P extends PlatePart>(part: P, values: Values<NonNullable<Plate[P]>>): Edit =>
   edit((job) => {
-    const target = { ...job.unit[part] } as NonNullable<UnitPlate[P]>
-    putAll(target, values as Values<NonNullable<UnitPlate[P]>>)
-    put(job.unit, part, (Object.keys(target).length > 0 ? target : undefined) as UnitPlate[P])
+    const target = { ...job.unit[part] } as NonNullable<Plate[P]>
+    putAll(target, values as Values<NonNullable<Plate[P]>>)
+    put(job.unit, part, (Object.keys(target).length > 0 ? target : undefined) as Plate[P])
   })
 
 /** Takes over the plate of another unit; the own name stays, and the own site where there is one. */
-export const copyPlate = (other: UnitPlate): Edit =>
+export const copyPlate = (other: Plate): Edit =>
   edit((job) => {
     const { name, site } = job.unit
     job.unit = structuredClone(other) as typeof job.unit

@@ -3,6 +3,8 @@ import type { Job } from '../job/job'
 import { MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { JobSet } from '../records/set'
+import type { ObservationValue, PlacedKey } from '../readings/observations'
+import { placesOf, withPlace } from '../readings/places'
 import { type Edit, edit, put } from './edit'
 import { editSet, type SetRef } from './setEdits'
 
@@ -76,6 +78,17 @@ function putObservation(set: JobSet, key: keyof Observations, value: Observed) {
 /** What was seen, heard or tried, in a word; undefined takes it back. */
 export const observe = (setId: SetRef, key: keyof Observations, value: Observed): Edit =>
   editSet(setId, (set) => putObservation(set, key, value))
+
+function putPlaces(set: JobSet, key: PlacedKey, [first, ...rest]: readonly string[]) {
+  putObservation(set, key, first)
+  const also = { ...set.also }
+  put(also as Record<string, unknown>, key, rest.length > 0 ? rest : undefined)
+  put(set, 'also', Object.keys(also).length > 0 ? also : undefined)
+}
+
+/** Puts a place to those at which something is seen, or takes it away. */
+export const togglePlace = <K extends PlacedKey>(setId: SetRef, key: K, word: ObservationValue<K>): Edit =>
+  editSet(setId, (set) => putPlaces(set, key, withPlace(placesOf(set, key), word)))
 
 /** Puts a word on the latest set and takes other words for it off the earlier ones, so that the answer is one. */
 export const observeLatest = (key: keyof Observations, value: Observed): Edit => {

@@ -1,5 +1,5 @@
 import { OrzoError } from '../../base/errors/orzoError'
-import { mainMode } from '../equipment/kinds'
+import { firstMode } from '../job/begin'
 import type { Job } from '../job/job'
 import { isDecided } from '../job/stages'
 import type { Mode } from '../readings/schema'
@@ -14,7 +14,7 @@ const firstSet = (job: Job, { now, newId }: Stamp): JobSet => ({
   id: newId(),
   at: now,
   label: 'as found',
-  mode: mainMode(job.unit),
+  mode: firstMode(job),
   readings: {},
 })
 
@@ -42,7 +42,7 @@ const nextLabel = (job: Job) => (isDecided(job) ? 'after repair' : `set ${job.re
 export const addSet = (id: string): Edit =>
   edit((draft, stamp) => {
     const job = draft as Job
-    const mode = job.readingSets.at(-1)?.mode ?? mainMode(job.unit)
+    const mode = job.readingSets.at(-1)?.mode ?? firstMode(job)
     const next: JobSet = { id, at: stamp.now, label: '', mode, ...carriedOver(job) }
     if (job.readingSets.length === 0) job.readingSets.push(firstSet(job, stamp))
     job.readingSets.push({ ...next, label: nextLabel(job) })

@@ -1,5 +1,5 @@
 import type { Mode } from '../readings/schema'
-import type { UnitKind, UnitPlate } from './unit'
+import type { Plate, UnitKind, UnitPlate } from './unit'
 
 type Medium = 'air' | 'water'
 
@@ -64,8 +64,9 @@ export const isWaterCooled = (unit: UnitPlate): boolean =>
 /** Whether a coil of the unit stands in water: the outer one, or that of a pool heater. */
 export const hasWaterCoil = (unit: UnitPlate): boolean => factsOf(unit).heatsPool || isWaterCooled(unit)
 
-/** The mode in which a unit does its main work. */
-export const mainMode = (unit: UnitPlate): 'cooling' | 'heating' => factsOf(unit).mainMode
+/** The mode in which a unit does its main work; cooling while its kind is not known. */
+export const mainMode = ({ kind = 'other' }: Pick<Plate, 'kind'>): 'cooling' | 'heating' =>
+  factsOf({ kind }).mainMode
 
 /** What takes the heat from the condenser, by mode: the coils of a heat pump swap their roles. */
 export function condenserMedium(unit: UnitPlate, mode: Mode): Medium {

@@ -1,4 +1,5 @@
 import { hasReversingValve, isBoxKind, isThreePhase, hasWaterCoil } from './kinds'
+import type { Mode } from '../readings/schema'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { UnitPlate } from './unit'
 
@@ -24,9 +25,28 @@ const GROUPS: readonly TapGroup[] = [
   { keys: ['standingPressure', 'suctionDryerInPressure', 'suctionDryerOutPressure'], fits: () => true },
 ]
 
-/** Readings worth taking on this unit, in walking order. */
-export const tapsOf = (unit: UnitPlate): ReadingKey[] =>
-  GROUPS.filter((group) => group.fits(unit)).flatMap((group) => [...group.keys])
+/** Figures that some instruments show themselves; many technicians write only these [practice]. */
+export const SHOWN_TAPS: readonly ReadingKey[] = ['superheatShown', 'subcoolingShown', 'splitShown', 'overAmbientShown']
+/** Where the sides do not read the same, each is its own statement. */
+const SIDES: readonly ReadingKey[] = ['standingSuctionPressure', 'standingLiquidPressure']
+
+/** What a circuit at rest tells, first of all. */
+const AT_REST: readonly ReadingKey[] = [
+  'standingPressure',
+  'outdoorAirTemp',
+  'boxTemp',
+  'returnAirTemp',
+  'waterInTemp',
+]
+
+/** Readings worth taking on this unit, in walking order; on a unit that stands, what a circuit at rest tells comes first. */
+export function tapsOf(unit: UnitPlate, mode: Mode = 'cooling'): ReadingKey[] {
+  const all = GROUPS.filter((group) => group.fits(unit)).flatMap((group) => [...group.keys])
+  if (mode !== 'off') return all
+  const [standing, ...rest] = AT_REST.filter((key) => all.includes(key))
+  const first = [standing as ReadingKey, ...SIDES, ...rest]
+  return [...first, ...all.filter((key) => !first.includes(key))]
+}
 
 const hasVolts3: readonly ReadingKey[] = ['voltageL1L2', 'voltageL2L3', 'voltageL3L1']
 

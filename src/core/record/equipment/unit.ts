@@ -39,6 +39,8 @@ const powerSchema = z.strictObject({
   /** rated load amps and locked rotor amps of the plate */
   rla: positive('rated load amps').optional(),
   lra: positive('locked rotor amps').optional(),
+  /** what this unit drew when it was well, A */
+  normalAmps: positive('amps').optional(),
   /** label of the run capacitor */
   runCapacitor: quantitySchema('capacitance').optional(),
 })
@@ -51,19 +53,31 @@ const lineSetSchema = z.strictObject({
   included: quantitySchema('length').optional(),
 })
 
-/** Elevation inside the range of the standard atmosphere. */
-/** Height of a site over the sea; below it is negative. */
+export const DRYER_FLOWS = ['one-way', 'bi-flow'] as const
+export const DRYER_JOINTS = ['flare', 'sweat'] as const
+
+const oldDryerSchema = z.strictObject({
+  /** block or bead volume as its label says it, in^3 */
+  cubicInches: positive('cubic inches').max(1000, 'is more than 1,000 cubic inches').optional(),
+  flow: oneOf(DRYER_FLOWS).optional(),
+  connection: quantitySchema('length').optional(),
+  joint: oneOf(DRYER_JOINTS).optional(),
+  /** length of straight line in which a new one must fit */
+  room: quantitySchema('length').optional(),
+})
+
+/** Height of a site over the sea, inside the range of the standard atmosphere; below the sea it is negative. */
 export const elevationSchema = quantitySchema('length', true).superRefine((quantity, context) => {
   const result = attempt(() => localAtmosphere(toSI(quantity)))
   if (!result.ok) context.addIssue({ code: 'custom', path: ['value'], message: result.error.message })
 })
 
-/** The equipment and its nameplate. Only kind, refrigerant and metering must be known. */
-export const unitSchema = z.strictObject({
+/** The equipment and its nameplate as far as they are known. */
+export const plateSchema = z.strictObject({
   name: textSchema.optional(),
-  kind: oneOf(UNIT_KINDS),
-  refrigerant: refrigerantSchema,
-  metering: oneOf(METERINGS),
+  kind: oneOf(UNIT_KINDS).optional(),
+  refrigerant: refrigerantSchema.optional(),
+  metering: oneOf(METERINGS).optional(),
   heatRejection: oneOf(HEAT_REJECTIONS).optional(),
   power: powerSchema.optional(),
   compressor: z
@@ -87,6 +101,19 @@ export const unitSchema = z.strictObject({
     .strictObject({ watts: positive('watts').optional(), volts: positive('volts').optional() })
     .optional(),
   accumulator: z.boolean().optional(),
+  /** what the thermostat or the control of the box is set to */
+  control: z
+    .strictObject({
+      setpoint: quantitySchema('temperature').optional(),
+      differential: quantitySchema('temperatureDifference').optional(),
+    })
+    .optional(),
+  /** the liquid dryer that is in it now */
+  oldDryer: oldDryerSchema.optional(),
   site: z.strictObject({ name: textSchema.optional(), elevation: elevationSchema.optional() }).optional(),
 })
+export type Plate = z.infer<typeof plateSchema>
+
+/** A unit that can be computed with: kind, refrigerant and metering are known. */
+export const unitSchema = plateSchema.required({ kind: true, refrigerant: true, metering: true })
 export type UnitPlate = z.infer<typeof unitSchema>

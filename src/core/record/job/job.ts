@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { instantSchema } from '../../base/units/quantitySchema'
-import type { UnitPlate } from '../equipment/unit'
+import type { Plate, UnitPlate } from '../equipment/unit'
 import { type Policy } from '../policy/policy'
 import { attachmentSchema } from '../records/attachment'
 import { closingSchema } from '../records/closing'
@@ -49,6 +49,9 @@ export const jobSchema = z.strictObject({
 })
 export type Job = z.infer<typeof jobSchema>
 
+/** A job whose unit can be computed with. */
+export type KnownJob = Job & { unit: UnitPlate }
+
 /** A stored job always has an id and its times. */
 export type StoredJob = Job & { id: string; createdAt: string; updatedAt: string }
 
@@ -57,15 +60,19 @@ export const hasFiles = ({ logs, attachments }: Pick<Job, 'logs' | 'attachments'
   logs.length + attachments.length > 0
 
 /** A job of a unit in which nothing is known yet. */
-export const emptyJob = (unit: UnitPlate, policy?: Policy): Job => ({
-  format: JOB_FORMAT,
-  version: JOB_VERSION,
-  ...HEAD.defaults,
-  ...(policy ? { policy } : {}),
-  unit,
-  readingSets: [],
-  decisions: [],
-  ticks: [],
-  logs: [],
-  attachments: [],
-})
+export function emptyJob(unit: UnitPlate, policy?: Policy): KnownJob
+export function emptyJob(unit: Plate, policy?: Policy): Job
+export function emptyJob(unit: Plate, policy?: Policy): Job {
+  return {
+    format: JOB_FORMAT,
+    version: JOB_VERSION,
+    ...HEAD.defaults,
+    ...(policy ? { policy } : {}),
+    unit,
+    readingSets: [],
+    decisions: [],
+    ticks: [],
+    logs: [],
+    attachments: [],
+  }
+}

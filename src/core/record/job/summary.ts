@@ -1,3 +1,4 @@
+import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import type { Metering, UnitKind } from '../equipment/unit'
 import type { Quantity } from '../../base/units/units'
 import type { Job } from './job'
@@ -8,9 +9,9 @@ export type JobSummary = {
   readonly complaint?: string
   readonly unitName?: string
   readonly siteName?: string
-  readonly kind: UnitKind
-  readonly refrigerant: string
-  readonly metering: Metering
+  readonly kind?: UnitKind
+  readonly refrigerant?: RefrigerantName
+  readonly metering?: Metering
   readonly tons?: number
   readonly elevation?: Quantity
   readonly createdAt?: string

@@ -1,8 +1,10 @@
 import { saturationTemperature } from '../../physics/refrigerants/saturation'
 import { attempt } from '../../base/errors/orzoError'
 import type { Derived } from './derive'
+import type { DerivedKey } from './derivedTable'
 import type { Measured, Snapshot } from './snapshot'
 import type { Readings } from './schema'
+import { isStanding } from './standing'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** A reading that looks wrong; nothing is corrected silently (handbook 02). */
@@ -98,6 +100,15 @@ const CHECKS: readonly Check[] = [
     sentence: 'The wet bulb is above the dry bulb: swap or repeat the two.',
   },
   {
+    id: 'standing-sides-differ',
+    keys: ['standingSuctionPressure', 'standingLiquidPressure'],
+    fires: (at) =>
+      plainlyBelow(at.values.standingSuctionPressure, at.values.standingLiquidPressure) ||
+      plainlyBelow(at.values.standingLiquidPressure, at.values.standingSuctionPressure),
+    sentence:
+      'The two sides do not read the same: a shut valve or a pump-down holds them apart, or it stood less than 10 to 30 minutes. Each side speaks for its own section only.',
+  },
+  {
     id: 'standing-pressure-off',
     keys: ['standingPressure', 'outdoorAirTemp'],
     fires: (_at, d) =>
@@ -159,10 +170,7 @@ const SET_MINUTES = 10
 const MINUTE = 60_000
 /** Readings that the weather, the circuit's state or the load move; settings and windings stay. */
 const isMoving = (key: ReadingKey) =>
-  ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) &&
-  key !== 'lowCutIn' &&
-  key !== 'lowCutOut' &&
-  key !== 'standingPressure'
+  ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) && !isStanding(key)
 
 /** Readings taken so long before the newest that they tell of another state. */
 export function staleKeys(readings: Readings, changedAt?: string): ReadingKey[] {
@@ -204,6 +212,28 @@ function atAmbient(at: Snapshot, derived: Derived): boolean {
   )
 }
 
+/** What an instrument shows beside what the pressures and temperatures of the same set say. */
+const SHOWN_BESIDE = [
+  ['superheatShown', 'superheat', ['suctionPressure', 'suctionLineTemp']],
+  ['subcoolingShown', 'subcooling', ['liquidPressure', 'liquidLineTemp']],
+  ['splitShown', 'temperatureSplit', ['returnAirTemp', 'supplyAirTemp']],
+  ['overAmbientShown', 'condensingOverAmbient', ['liquidPressure', 'outdoorAirTemp']],
+] as const satisfies readonly (readonly [ReadingKey, DerivedKey, readonly ReadingKey[]])[]
+
+/** A split is written without its sign: what is cooled in summer is warmed in winter. */
+const written = (key: ReadingKey, value: number) => (key === 'splitShown' ? Math.abs(value) : value)
+
+/** A figure of the instrument and its own arithmetic that differ by more than both may err. */
+const shownFlags = (at: Snapshot, derived: Derived): Flag[] =>
+  SHOWN_BESIDE.flatMap(([key, of, from]) => {
+    const [shown, computed] = [at.values[key], derived[of]]
+    if (!shown || !computed) return []
+    const apart = Math.abs(written(key, shown.value) - written(key, computed.value))
+    if (apart <= PLAINLY * Math.hypot(shown.error, computed.error)) return []
+    const sentence = `${readingRow(key).label} and the one from ${from.map((each) => readingRow(each).short.toLowerCase()).join(' and ')} do not agree: look at the refrigerant set in the instrument, its clamp and the gauge, and repeat.`
+    return [{ id: 'shown-disagrees', keys: [key, ...from], sentence }]
+  })
+
 const slipFlags = (at: Snapshot): Flag[] =>
   READING_KEYS.filter((key) => unitSlip(at, key)).map((key) => ({
     id: 'unit-slip',
@@ -218,6 +248,8 @@ function outsideTable(at: Snapshot): Flag[] {
     'liquidPressure',
     'dischargePressure',
     'standingPressure',
+    'standingSuctionPressure',
+    'standingLiquidPressure',
   ]
   return pressures.flatMap((key) => {
     const value = at.values[key]
@@ -247,5 +279,13 @@ export function findFlags(at: Snapshot, derived: Derived): Flag[] {
     keys,
     sentence,
   }))
-  return [...refused, ...outsideTable(at), ...pressureSlips(at), ...slipFlags(at), ...farApart(at), ...fired]
+  return [
+    ...refused,
+    ...outsideTable(at),
+    ...pressureSlips(at),
+    ...slipFlags(at),
+    ...farApart(at),
+    ...fired,
+    ...shownFlags(at, derived),
+  ]
 }

@@ -9,6 +9,8 @@ const CLAMP_REPEATABILITY_KELVIN = differenceToKelvin(0.3, 'F')
 const GAUGE_SHARE = 0.01
 const GAUGE_LEAST_PASCALS = toPascals({ value: 0.5, unit: 'psia' })
 const GAUGE_REPEATABILITY_PASCALS = toPascals({ value: 0.1, unit: 'psia' })
+/** [memory] a clamp and a gauge behind one figure: the clamp's error and about 0.6 F of saturation. */
+const SHOWN_KELVIN = differenceToKelvin(1.2, 'F')
 const METER_SHARE = 0.02
 const FLOW_SHARE = 0.1
 const OHM_SHARE = 0.02
@@ -23,6 +25,7 @@ const ERROR_OF: Record<InstrumentKind, (si: number, gaugePascals: number) => num
   hygrometer: () => HUMIDITY_POINTS,
   meter: (si) => METER_SHARE * Math.abs(si),
   ohmmeter: (si) => Math.max(OHM_SHARE * Math.abs(si), OHM_LEAST),
+  manifold: () => SHOWN_KELVIN,
   'flow-hood': (si) => FLOW_SHARE * Math.abs(si),
 }
 

@@ -25,7 +25,7 @@ export const OBSERVATIONS = {
     ],
   },
   sightGlass: { label: 'Sight glass', values: ['clear', 'bubbles', 'full-no-flow'] },
-  moistureIndicator: { label: 'Moisture indicator', values: ['dry', 'caution', 'wet'] },
+  moistureIndicator: { label: 'Moisture indicator', values: ['dry', 'caution', 'wet', 'unreadable'] },
   oilStain: {
     label: 'Oil stain',
     values: [
@@ -76,6 +76,7 @@ export const OBSERVATIONS = {
   breaker: { label: 'Breaker', values: ['holds', 'trips'] },
   leadState: { label: 'Compressor leads along their way', values: ['sound', 'rubbed'] },
   groundMeasuredAt: { label: 'Ground measured at', values: ['contactor', 'terminals'] },
+  windingsMeasuredAt: { label: 'Windings measured at', values: ['contactor', 'terminals'] },
   groundInstrument: { label: 'Ground measured with', values: ['ohmmeter', 'insulation-tester'] },
   contactorPoints: { label: 'Contactor', values: ['clean', 'pitted', 'not-pulled-in'] },
   loadVolts: { label: 'Volts on the load side of the contactor', values: ['live', 'dead'] },
@@ -90,6 +91,10 @@ export const OBSERVATIONS = {
 } as const satisfies Record<string, ObservationRow>
 
 export type ObservationKey = keyof typeof OBSERVATIONS
+
+/** What may be at several places at once. */
+export const SEVERAL_PLACES = ['frostPattern', 'oilStain'] as const satisfies readonly ObservationKey[]
+export type PlacedKey = (typeof SEVERAL_PLACES)[number]
 export type ObservationValue<K extends ObservationKey = ObservationKey> =
   (typeof OBSERVATIONS)[K]['values'][number]
 
@@ -98,3 +103,33 @@ export const OBSERVATION_KEYS = Object.keys(OBSERVATIONS) as ObservationKey[]
 
 /** The row seen without its literal types. */
 export const observationRow = (key: ObservationKey): ObservationRow => OBSERVATIONS[key]
+
+/** What is asked of every unit and what the electrical bench asks: understood whatever the kind and the metering device. */
+const OF_ANY_UNIT: ReadonlySet<string> = new Set<ObservationKey>([
+  'shortCycling',
+  'wiring',
+  'comesAndGoes',
+  'callForOperation',
+  'compressorState',
+  'indoorFan',
+  'outdoorFan',
+  'compressorShell',
+  'breaker',
+  'leadState',
+  'groundMeasuredAt',
+  'windingsMeasuredAt',
+  'groundInstrument',
+  'contactorPoints',
+  'loadVolts',
+  'controlVolts',
+  'lowPressureSwitch',
+  'hardStart',
+  'startGear',
+  'jumpAtUnit',
+  'jumpAtThermostat',
+  'magnetPull',
+  'phaseSequence',
+])
+
+/** Whether an observation speaks of the refrigerant circuit. */
+export const isCircuitWord = (key: string): boolean => !OF_ANY_UNIT.has(key)

@@ -1,7 +1,14 @@
 import { z } from 'zod'
 import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import type { Unit } from '../../base/units/units'
-import { OBSERVATION_KEYS, type ObservationKey, type ObservationValue, observationRow } from './observations'
+import {
+  OBSERVATION_KEYS,
+  type ObservationKey,
+  type ObservationValue,
+  observationRow,
+  type PlacedKey,
+  SEVERAL_PLACES,
+} from './observations'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** Earlier values of one tap that a set keeps. */
@@ -10,9 +17,11 @@ export const MOST_REPEATS = 20
 /** A reading as it was taken (handbook 02). */
 function readingSchema(key: ReadingKey) {
   const quantity = quantitySchema(readingRow(key).kind)
+  const { value, unit } = quantity.shape
   return z
     .strictObject({
-      ...quantity.shape,
+      value,
+      unit,
       at: instantSchema.optional(),
       source: z.enum(['typed', 'probe', 'log']).optional(),
       instrument: textSchema.optional(),
@@ -21,7 +30,7 @@ function readingSchema(key: ReadingKey) {
       doubtful: z.boolean().optional(),
       /** what this tap read before in the same set, oldest first */
       before: z
-        .array(z.strictObject({ ...quantity.shape, at: instantSchema.optional() }))
+        .array(z.strictObject({ value, unit, at: instantSchema.optional() }))
         .max(MOST_REPEATS, `holds more than ${MOST_REPEATS} earlier values`)
         .optional(),
     })
@@ -70,6 +79,18 @@ const observationsSchema = z.strictObject({
     .optional(),
 }) as unknown as z.ZodType<Observations>
 
+const MOST_PLACES = 12
+const placesSchema = (key: PlacedKey) => {
+  const { values } = observationRow(key)
+  return z
+    .array(z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }))
+    .max(MOST_PLACES, `holds more than ${MOST_PLACES} places`)
+    .optional()
+}
+const alsoSchema = z.strictObject(entriesOf(SEVERAL_PLACES, placesSchema)) as unknown as z.ZodType<AlsoSeen>
+/** Further places, each a word of its observation. */
+export type AlsoSeen = { [K in PlacedKey]?: ObservationValue<K>[] | undefined }
+
 export const MODES = ['cooling', 'heating', 'off'] as const
 export type Mode = (typeof MODES)[number]
 
@@ -83,6 +104,8 @@ export const readingSetSchema = z.strictObject({
   mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
   readings: readingsSchema,
   observations: observationsSchema.optional(),
+  /** further places of what is seen at several, beside the first in the observations */
+  also: alsoSchema.optional(),
   /** which evaporator of several on one circuit the readings belong to */
   branch: z
     .number({ error: 'is not a number' })

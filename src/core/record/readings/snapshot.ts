@@ -1,6 +1,6 @@
 import { attempt, type OrzoError } from '../../base/errors/orzoError'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
-import { toKelvin, toPascals, toSI } from '../../base/units/convert'
+import { differenceToKelvin, toKelvin, toPascals, toSI } from '../../base/units/convert'
 import type { PressureUnit, TemperatureUnit } from '../../base/units/units'
 import { instrumentError } from './instrumentError'
 import type { Mode, Observations, Reading, Readings, ReadingSet } from './schema'
@@ -29,6 +29,8 @@ function siOf(key: ReadingKey, reading: Reading, atmosphere: number): number {
   const { kind } = readingRow(key)
   if (kind === 'pressure') return toPascals(reading as { value: number; unit: PressureUnit }, atmosphere)
   if (kind === 'temperature') return toKelvin(reading as { value: number; unit: TemperatureUnit })
+  if (kind === 'temperatureDifference')
+    return differenceToKelvin(reading.value, reading.unit as TemperatureUnit)
   return toSI(reading)
 }
 

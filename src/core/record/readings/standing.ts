@@ -20,6 +20,8 @@ export const LASTING_READINGS: readonly ReadingKey[] = [
 /** Of one moment, but of no mode: the circuit at rest, the supply, one start, a heater. */
 const MODELESS_READINGS: readonly ReadingKey[] = [
   'standingPressure',
+  'standingSuctionPressure',
+  'standingLiquidPressure',
   'voltageL1L2',
   'voltageL2L3',
   'voltageL3L1',

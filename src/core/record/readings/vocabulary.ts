@@ -1,11 +1,19 @@
 import type { QuantityKind } from '../../base/units/units'
 
 /** Where on the machine a reading is taken; groups the list of taps. */
-type Place = 'pressures' | 'refrigerant' | 'valve' | 'air' | 'water' | 'electrical'
+type Place = 'pressures' | 'refrigerant' | 'valve' | 'air' | 'water' | 'shown' | 'electrical'
 
 /** How an instrument errs; the figures stand in instrumentError.ts. */
 export type InstrumentKind =
-  'gauge' | 'clamp' | 'thermometer' | 'wet-bulb' | 'hygrometer' | 'meter' | 'ohmmeter' | 'flow-hood'
+  | 'gauge'
+  | 'clamp'
+  | 'thermometer'
+  | 'wet-bulb'
+  | 'hygrometer'
+  | 'meter'
+  | 'ohmmeter'
+  | 'flow-hood'
+  | 'manifold'
 
 export type ReadingRow = {
   readonly label: string
@@ -29,6 +37,9 @@ const valvePort = (label: string, short: string) => row(label, short, 'temperatu
 const air = (label: string, short: string) => row(label, short, 'temperature', 'air', 'thermometer')
 const wetBulb = (label: string, short: string) => row(label, short, 'temperature', 'air', 'wet-bulb')
 const water = (label: string, short: string) => row(label, short, 'temperature', 'water', 'clamp')
+/** A figure that an instrument computed itself. */
+const shown = (label: string, short: string) =>
+  row(label, short, 'temperatureDifference', 'shown', 'manifold')
 const volts = (label: string, short: string) => row(label, short, 'voltage', 'electrical', 'meter')
 const amps = (label: string, short: string) => row(label, short, 'current', 'electrical', 'meter')
 const ohms = (label: string, short: string) => row(label, short, 'resistance', 'electrical', 'ohmmeter')
@@ -42,6 +53,8 @@ const READINGS = {
   suctionDryerInPressure: pressure('Suction dryer inlet pressure', 'Suction dryer in'),
   suctionDryerOutPressure: pressure('Suction dryer outlet pressure', 'Suction dryer out'),
   standingPressure: pressure('Standing pressure, off and equalised', 'Standing'),
+  standingSuctionPressure: pressure('Standing pressure, low side', 'Standing low'),
+  standingLiquidPressure: pressure('Standing pressure, high side', 'Standing high'),
   evaporatorPressure: pressure('Pressure at the evaporator', 'Evaporator'),
   lowCutIn: pressure('Low-pressure control cut-in', 'Cut-in'),
   lowCutOut: pressure('Low-pressure control cut-out', 'Cut-out'),
@@ -68,6 +81,10 @@ const READINGS = {
   airflow: row('Airflow', 'Airflow', 'flow', 'air', 'flow-hood'),
   waterInTemp: water('Water in', 'Water in'),
   waterOutTemp: water('Water out', 'Water out'),
+  superheatShown: shown('Superheat as the instrument shows it', 'Superheat shown'),
+  subcoolingShown: shown('Subcooling as the instrument shows it', 'Subcooling shown'),
+  splitShown: shown('Temperature split as the instrument shows it', 'Split shown'),
+  overAmbientShown: shown('Condensing over ambient as the instrument shows it', 'Over ambient shown'),
   voltageL1L2: volts('Volts L1 to L2', 'L1-L2'),
   voltageL2L3: volts('Volts L2 to L3', 'L2-L3'),
   voltageL3L1: volts('Volts L3 to L1', 'L3-L1'),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
-import { unitSchema } from '../equipment/unit'
+import { plateSchema } from '../equipment/unit'
 import { DEFAULT_POLICY, policySchema } from '../policy/policy'
 import { idSchema } from './fields'
 import { defineKind } from './kind'
@@ -9,7 +9,12 @@ import { defineKind } from './kind'
 export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
 
+/** What is broken, in the caller's words: it decides where one begins. */
+export const BROKEN = ['does-not-cool', 'does-not-run', 'trips', 'leaks', 'noise'] as const
+export type Broken = (typeof BROKEN)[number]
+
 const arrivalSchema = z.strictObject({
+  broken: z.enum(BROKEN, { error: `is not one of ${BROKEN.join(', ')}` }).optional(),
   complaint: textSchema.optional(),
   since: textSchema.optional(),
   doneBefore: textSchema.optional(),
@@ -30,7 +35,7 @@ export const headSchema = z.strictObject({
   demo: z.boolean().optional(),
   createdAt: instantSchema.optional(),
   /** the plate as it was found */
-  unit: unitSchema,
+  unit: plateSchema,
   /** the record of the unit itself, where one is kept */
   unitId: idSchema.optional(),
   /** the company's answers as they stood when the job began */

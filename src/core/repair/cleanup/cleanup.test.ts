@@ -1,4 +1,4 @@
-import { emptyJob, type Job } from '../../record/job/job'
+import { emptyJob, type KnownJob } from '../../record/job/job'
 import { DEFAULT_POLICY } from '../../record/policy/policy'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
@@ -86,7 +86,7 @@ describe('clean-up class, handbook 06', () => {
 })
 
 test('a later set replaces an earlier observation', () => {
-  const job: Job = {
+  const job: KnownJob = {
     ...emptyJob(plate()),
     arrival: { previousBurnout: true },
     readingSets: [

@@ -77,6 +77,11 @@ const SIGNS: readonly Sign[] = [
   },
   {
     kind: 'wet',
+    sentence: 'The moisture indicator is washed out and unreadable: free water was there.',
+    seen: ({ observations }) => observations.moistureIndicator === 'unreadable',
+  },
+  {
+    kind: 'wet',
     sentence: 'The oil is milky.',
     seen: ({ observations }) => observations.oilAppearance === 'milky',
   },

@@ -1,4 +1,4 @@
-import type { Job } from '../../record/job/job'
+import type { KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 
@@ -13,7 +13,7 @@ export type CleanupRecord = {
 }
 
 /** Gathers the record of a job; a later set's observation replaces an earlier one. */
-export function cleanupRecord(job: Job, faults: readonly string[] = []): CleanupRecord {
+export function cleanupRecord(job: KnownJob, faults: readonly string[] = []): CleanupRecord {
   const observations: Observations = Object.assign(
     {},
     ...job.readingSets.map((set) => set.observations ?? {}),

@@ -1,5 +1,5 @@
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
-import { emptyJob, type Job } from '../../record/job/job'
+import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import { CAUTIONS } from '../../safety/cautions'
@@ -8,7 +8,7 @@ import { REMEDIES } from './remedies'
 import { scheduleOf } from '../schedule/schedule'
 import { type TaskId, TASKS, taskRow } from './tasks'
 
-const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): Job => ({
+const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): KnownJob => ({
   ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
   readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations }],
 })
@@ -186,7 +186,7 @@ describe('several decided faults', () => {
 })
 
 describe('the company policy is read (handbook 11)', () => {
-  const withPolicy = (policy: Job['policy'], observations: Observations = { acidTest: 'negative' }) =>
+  const withPolicy = (policy: KnownJob['policy'], observations: Observations = { acidTest: 'negative' }) =>
     planRepair({ ...job(observations), policy, arrival: { previousBurnout: true } }, ['txv-underfeeding'])
   test('evacuation, recovered charge, suction dryer, size of the liquid dryer', () => {
     const own = withPolicy({})

@@ -9,7 +9,7 @@ import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import { CAUSE_TASKS } from './causeTasks'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { decisionOn, unnamedNotes } from '../../record/edits/decisionEdits'
-import type { Job } from '../../record/job/job'
+import type { Job, KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
 import { partKey } from '../../record/records/tick'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -213,7 +213,7 @@ const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
  * tasks with typical times and cautions. Of several faults it is the union, each part and task once.
  * @param wanted the suspects that are being repaired; none is a sound circuit
  */
-export function planRepair(job: Job, wanted: readonly SuspectId[]): Plan {
+export function planRepair(job: KnownJob, wanted: readonly SuspectId[]): Plan {
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
   const policy = policyOf(job.policy)

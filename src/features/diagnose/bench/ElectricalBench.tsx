@@ -56,6 +56,7 @@ const BESIDE: { readonly [K in ReadingKey]?: readonly ObservationKey[] } = {
   inrushAmps: ['compressorState', 'hardStart'],
 }
 const WINDING = /^ohms(T|C|R)/
+const WINDING_WORDS: readonly ObservationKey[] = ['windingsMeasuredAt', 'compressorShell']
 
 function whereItIs({ between, next, done }: PathResult): string {
   if (between && done) {
@@ -94,7 +95,7 @@ function Entry({ unit, set, bench }: BenchProps) {
   const { kind, label } = readingRow(key)
   const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
   const part = partsOf(unit).find(({ keys }) => keys.includes(key))
-  const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? (['compressorShell'] as const) : [])]
+  const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])]
   return (
     <Box component="section" aria-label={`Enter: ${label}`}>
       <Typography role="note" sx={{ color: 'error.main', px: 1.25 }}>
@@ -232,8 +233,7 @@ function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: 
 
 /** The electrical bench: a drawing to tap, what was entered, and what each test says. */
 export function ElectricalBench(props: StageProps) {
-  const { set, diagnosis } = props
-  const { unit } = props.job
+  const { set, diagnosis, unit } = props
   const bench = useBench(props)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   useAskedTap(props, bench.entry.open)

@@ -5,7 +5,7 @@ import Box from '@mui/material/Box'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
-import type { UnitPlate } from '@/core/record/equipment/unit'
+import type { Plate, UnitPlate } from '@/core/record/equipment/unit'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { showTemperature } from '@/core/base/units/show'
 import { Circuit, LEGEND, type Tints } from '@/ui/circuit/Circuit'
@@ -17,6 +17,8 @@ import type { StageProps } from '../stageProps'
 
 type Props = Pick<StageProps, 'set' | 'diagnosis' | 'display'> & {
   unit: UnitPlate
+  /** what feeds the coil, as the plate says it */
+  metering: Plate['metering']
   taps: readonly TapView[]
   selected: ReadingKey | undefined
   onSelect: (key: ReadingKey) => void
@@ -48,6 +50,7 @@ function tintsOf({ snapshot: { values }, derived }: StageProps['diagnosis']): Ti
 /** The circuit of this unit, as large as its room; on a phone it can be zoomed and pushed about. */
 export function CircuitPane({
   unit,
+  metering,
   set,
   diagnosis,
   display,
@@ -59,7 +62,7 @@ export function CircuitPane({
 }: Props) {
   const [box, size] = useElementSize<HTMLDivElement>()
   const [zoom, setZoom] = useState(0)
-  const loop = useMemo(() => loopOf(unit, set.mode), [unit, set.mode])
+  const loop = useMemo(() => loopOf(unit, set.mode, metering ?? 'unknown'), [unit, set.mode, metering])
   const room = useMemo(
     () => ({ width: Math.floor(size.width), height: Math.max(Math.floor(size.height) - 2, height) }),
     [size, height],

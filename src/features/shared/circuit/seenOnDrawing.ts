@@ -1,9 +1,10 @@
 import { hasReversingValve } from '@/core/record/equipment/kinds'
 import { canObserve } from '@/core/record/equipment/observable'
 import type { UnitPlate } from '@/core/record/equipment/unit'
-import { observationRow } from '@/core/record/readings/observations'
-import type { Observations } from '@/core/record/readings/schema'
-import { type PlacedKey, type PlaceId, SEEN_AT } from '@/ui/circuit/seenPlaces'
+import { observationRow, type PlacedKey } from '@/core/record/readings/observations'
+import { placesOf } from '@/core/record/readings/places'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import { type PlaceId, SEEN_AT } from '@/ui/circuit/seenPlaces'
 import type { Seen } from '@/ui/circuit/PlaceButtons'
 
 /** Places that only some units have. */
@@ -17,8 +18,8 @@ const has = (unit: UnitPlate, place: PlaceId): boolean => {
 export function seenOnDrawing(
   unit: UnitPlate,
   key: PlacedKey,
-  observations: Observations,
-  onAnswer: (word: string | undefined) => void,
+  set: Pick<ReadingSet, 'observations' | 'also'>,
+  onAnswer: (word: string) => void,
 ): Seen | undefined {
   if (!canObserve(unit, key)) return undefined
   const places = Object.entries(SEEN_AT[key]) as [string, PlaceId][]
@@ -26,7 +27,7 @@ export function seenOnDrawing(
     question: observationRow(key).label,
     answers: places
       .filter(([, place]) => has(unit, place))
-      .map(([value, place]) => ({ value, place, chosen: observations[key] === value })),
+      .map(([value, place]) => ({ value, place, chosen: (placesOf(set, key) as string[]).includes(value) })),
     onAnswer,
   }
 }

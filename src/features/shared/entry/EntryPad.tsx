@@ -1,4 +1,5 @@
 'use client'
+import type { ReactNode } from 'react'
 import { readingRow } from '@/core/record/readings/vocabulary'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
@@ -9,10 +10,11 @@ type Props = {
   onNext: () => void
   /** the thumb that presses Next */
   hand?: 'right' | 'left'
+  meaning?: ReactNode
 }
 
 /** The pad of the open tap. */
-export function EntryPad({ entry, onNext, hand = 'right' }: Props) {
+export function EntryPad({ entry, onNext, hand = 'right', meaning }: Props) {
   const { draft } = entry
   if (!draft) return null
   return (
@@ -24,6 +26,7 @@ export function EntryPad({ entry, onNext, hand = 'right' }: Props) {
       message={entry.message}
       fresh={draft.fresh}
       hand={hand}
+      meaning={meaning}
       onText={entry.type}
       onKey={entry.press}
       onEdit={entry.edit}

@@ -1,0 +1,35 @@
+import { mainMode } from '../equipment/kinds'
+import type { Plate } from '../equipment/unit'
+import type { Mode } from '../readings/schema'
+import { type Arrival, BROKEN, type Broken } from '../records/head'
+import type { Job } from './job'
+
+/** Where a job begins: at the running circuit, at the standing one, at the electrical bench. */
+export type Beginning = 'circuit' | 'standing' | 'bench'
+
+type BeginningRow = { readonly complaint: string; readonly at: Beginning }
+
+/** One row for each answer to "what is broken"; half of all calls begin with a machine that stands [practice]. */
+export const BEGINNINGS: Readonly<Record<Broken, BeginningRow>> = {
+  'does-not-cool': { complaint: 'Does not cool or heat', at: 'circuit' },
+  'does-not-run': { complaint: 'Does not run', at: 'bench' },
+  trips: { complaint: 'Trips', at: 'bench' },
+  leaks: { complaint: 'Leaks', at: 'standing' },
+  noise: { complaint: 'Noise', at: 'circuit' },
+}
+export const isBroken = (word: string): word is Broken => (BROKEN as readonly string[]).includes(word)
+
+/** Where a job begins; at the running circuit where nobody said what is broken. */
+export const beginningOf = (arrival: Arrival | undefined): Beginning =>
+  arrival?.broken ? BEGINNINGS[arrival.broken].at : 'circuit'
+
+/** Mode of the first set: a machine that does not run, trips or leaks is read standing. */
+export const firstMode = ({ unit, arrival }: { unit: Plate; arrival?: Arrival | undefined }): Mode =>
+  beginningOf(arrival) === 'circuit' ? mainMode(unit) : 'off'
+
+/** A job that begins with what is broken and, where it is known, the kind of the unit. */
+export const begun = <T extends Job>(job: T, broken: Broken | undefined, kind: Plate['kind']): T => ({
+  ...job,
+  ...(broken ? { arrival: { ...job.arrival, broken, complaint: BEGINNINGS[broken].complaint } } : {}),
+  ...(kind ? { unit: { ...job.unit, kind } } : {}),
+})

@@ -1,0 +1,106 @@
+'use client'
+import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
+import { DRYER_FLOWS, DRYER_JOINTS, type Plate } from '@/core/record/equipment/unit'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { ChoiceChips } from '@/ui/ChoiceChips'
+import { QuantityField } from '@/ui/QuantityField'
+import type { ChangeJob } from '../shared/record/useJob'
+import { numberSaver } from './numberSaver'
+import { Pair, YesNo } from './parts'
+
+type Props = { plate: Plate; change: ChangeJob }
+
+export const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+
+export const Tons = ({ plate, change }: Props) => (
+  <AutosaveField
+    label="Tons"
+    value={String(plate.nominalTons ?? '')}
+    onSave={numberSaver(change)('nominalTons')}
+    slotProps={DECIMAL}
+  />
+)
+
+export const FactoryCharge = ({ plate, change }: Props) => (
+  <QuantityField
+    label="Factory charge"
+    kind="mass"
+    defaultUnit="lb"
+    value={plate.factoryCharge}
+    onChange={(factoryCharge) => void change(setPlate({ factoryCharge }))}
+  />
+)
+
+export const Receiver = ({ plate, change }: Props) => (
+  <YesNo
+    label="Receiver"
+    value={plate.receiver}
+    onChange={(receiver) => void change(setPlate({ receiver }))}
+  />
+)
+
+export const Setpoint = ({ plate, change }: Props) => (
+  <QuantityField
+    label="Setpoint of space or box"
+    kind="temperature"
+    defaultUnit="F"
+    value={plate.control?.setpoint}
+    onChange={(setpoint) => void change(setPlatePart('control', { setpoint }))}
+  />
+)
+
+export const Differential = ({ plate, change }: Props) => (
+  <QuantityField
+    label="Differential"
+    kind="temperatureDifference"
+    defaultUnit="F"
+    value={plate.control?.differential}
+    onChange={(differential) => void change(setPlatePart('control', { differential }))}
+  />
+)
+
+/** The dryer that is in it now: what a new one must fit. */
+export function OldDryer({ plate, change }: Props) {
+  const { oldDryer } = plate
+  const set = (values: Partial<NonNullable<Plate['oldDryer']>>) =>
+    void change(setPlatePart('oldDryer', values))
+  return (
+    <>
+      <Pair>
+        <AutosaveField
+          label="Old dryer, in³"
+          value={String(oldDryer?.cubicInches ?? '')}
+          onSave={numberSaver(change)('oldDryer', 'cubicInches')}
+          slotProps={DECIMAL}
+        />
+        <QuantityField
+          label="Its connections"
+          kind="length"
+          defaultUnit="in"
+          value={oldDryer?.connection}
+          onChange={(connection) => set({ connection })}
+        />
+      </Pair>
+      <QuantityField
+        label="Room for a dryer, length of line"
+        kind="length"
+        defaultUnit="in"
+        value={oldDryer?.room}
+        onChange={(room) => set({ room })}
+      />
+      <ChoiceChips
+        label="Old dryer, flow"
+        values={DRYER_FLOWS}
+        value={oldDryer?.flow}
+        labels={{ 'one-way': 'one-way', 'bi-flow': 'bi-flow' }}
+        onChange={(word) => set({ flow: DRYER_FLOWS.find((each) => each === word) })}
+      />
+      <ChoiceChips
+        label="Old dryer, joints"
+        values={DRYER_JOINTS}
+        value={oldDryer?.joint}
+        onChange={(word) => set({ joint: DRYER_JOINTS.find((each) => each === word) })}
+      />
+    </>
+  )
+}

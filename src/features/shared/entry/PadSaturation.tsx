@@ -1,0 +1,60 @@
+'use client'
+import Typography from '@mui/material/Typography'
+import { useEffect, useState } from 'react'
+import { showTemperature } from '@/core/base/units/show'
+import { type PressureUnit, type Quantity, type Unit, unitRow } from '@/core/base/units/units'
+import { isLoaded, loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import { siteAtmosphere } from '@/core/record/equipment/circumstances'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { saturatesAt } from '@/core/reference/saturatesAt'
+import { judgeEntry } from '@/ui/pad/entry'
+import type { PadDraft } from '@/ui/pad/draft'
+import type { DisplayUnits } from '../display/useDisplay'
+
+/** A glide smaller than this is none on a gauge's scale, K [practice]. */
+const LEAST_GLIDE = 0.3
+
+/** Whether the properties of a refrigerant are in memory; fetches them. */
+function useProperties(name: RefrigerantName): boolean {
+  const [loaded, setLoaded] = useState<RefrigerantName>()
+  useEffect(() => {
+    let current = true
+    loadRefrigerants([name]).then(
+      () => current && setLoaded(name),
+      // without a table nothing is said: the answer tells why
+      () => undefined,
+    )
+    return () => {
+      current = false
+    }
+  }, [name])
+  return loaded === name || isLoaded(name)
+}
+
+function sentence(name: RefrigerantName, pressure: Quantity, unit: UnitPlate, display: DisplayUnits): string {
+  if (unitRow(pressure.unit).kind !== 'pressure') return ''
+  const at = saturatesAt(name, pressure as Quantity<PressureUnit>, siteAtmosphere(unit))
+  if (typeof at === 'string') return at
+  const show = (kelvin: number) => showTemperature(kelvin, display, 1)
+  return at.dew - at.bubble < LEAST_GLIDE
+    ? `${name} saturates at ${show(at.dew)}`
+    : `${name}: bubble ${show(at.bubble)}, dew ${show(at.dew)}`
+}
+
+type Props = { draft: PadDraft; unit: UnitPlate; display: DisplayUnits }
+
+/** What the pressure on the pad means as a temperature of the chosen refrigerant, while it is typed. */
+export function PadSaturation({ draft: { key, text, unit: typedIn }, unit, display }: Props) {
+  const ready = useProperties(unit.refrigerant)
+  const entry = judgeEntry(text, key, typedIn as Unit)
+  return (
+    <Typography
+      role="status"
+      aria-label="Saturation"
+      sx={{ minHeight: 24, fontSize: '1.05rem', fontWeight: 600, textAlign: 'right' }}
+    >
+      {ready && entry.state === 'good' ? sentence(unit.refrigerant, entry, unit, display) : ''}
+    </Typography>
+  )
+}
