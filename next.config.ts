@@ -16,6 +16,8 @@ function build(): string {
 
 const config: NextConfig = {
   reactStrictMode: true,
+  // components and what they hand on are drawn again only where what they are made of changed
+  reactCompiler: true,
   poweredByHeader: false,
   devIndicators: false,
   env: { NEXT_PUBLIC_ORZO_BUILD: build() },

@@ -9,9 +9,10 @@ export function ProbabilityBar({ share, strong }: { share: number; strong: boole
       sx={{ height: 6, bgcolor: INK.paper, border: 1, borderColor: 'divider', borderRadius: 1 }}
     >
       <Box
+        // a width of its own would be a rule of its own: the browser would work out every style of the page again
+        style={{ width: `${Math.max(share * 100, 0.5)}%` }}
         sx={{
           height: '100%',
-          width: `${Math.max(share * 100, 0.5)}%`,
           bgcolor: strong ? INK.copper : INK.quiet,
           transition: 'width 180ms ease-out',
         }}

@@ -1,9 +1,10 @@
 /**
- * Long tasks of the main thread in the browser, printed as JSON: while ten readings are keyed, and while eleven probes
- * stream at 2 Hz. Needs a build (`npx next build`). Wall time counts what a person feels; processor time what the page
+ * Long tasks of the main thread in the browser, printed as JSON: while readings are keyed into a job of 40 sets, and while
+ * eleven probes stream at 2 Hz. Needs a build (`npx next build`). Wall time counts what a person feels; processor time what the page
  * itself took, where the machine was busy with something else. A task over 50 ms is felt as a stutter. [practice]
  */
 import { spawn } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { CHROMIUM_ARGS, CHROMIUM_PATH } from '../run/chromium.mjs'
 
@@ -43,6 +44,7 @@ function mainTasks(events) {
     .map(({ dur = 0, tdur = 0 }) => ({ wall: dur / 1000, processor: tdur / 1000 }))
 }
 
+const sum = (values) => Math.round(values.reduce((all, each) => all + each, 0))
 const most = (values) => Math.round(Math.max(0, ...values))
 
 async function measured(page, work) {
@@ -56,6 +58,7 @@ async function measured(page, work) {
   return {
     seconds: Number(seconds.toFixed(1)),
     tasks: tasks.length,
+    processorMs: sum(tasks.map(({ processor }) => processor)),
     longestMs: most(tasks.map(({ wall }) => wall)),
     longestProcessorMs: most(tasks.map(({ processor }) => processor)),
     over50: tasks.filter(({ wall }) => wall > LONG).length,
@@ -63,10 +66,86 @@ async function measured(page, work) {
   }
 }
 
+const SETS = 40
+const READINGS = 10
+const DIGITS = 3
+
+/** A job of many sets, from an example. */
+function longJob() {
+  const job = JSON.parse(readFileSync('examples/underfeeding-expansion-valve.orzo.json', 'utf8'))
+  const [first] = job.readingSets
+  return JSON.stringify({
+    ...job,
+    title: 'Many sets',
+    readingSets: Array.from({ length: SETS }, (_v, i) => ({ ...first, id: `set-${i + 1}`, label: `set ${i + 1}` })),
+  })
+}
+
+async function keyed(page) {
+  return measured(page, async () => {
+    for (let i = 0; i < READINGS; i += 1) {
+      await page.keyboard.type('1'.repeat(DIGITS), { delay: 100 })
+      await page.keyboard.press('Backspace', { delay: 100 })
+      await page.keyboard.press('Backspace', { delay: 100 })
+      await page.keyboard.press('Backspace')
+    }
+  })
+}
+
+/** The same keys into a field without any script: what the browser itself takes of a key. */
+async function plainField(page) {
+  await page.setContent('<input id="plain" style="font-size: 2.3rem">')
+  await page.locator('#plain').focus()
+  return keyed(page)
+}
+
+/** Keys and stored readings in a job of 40 sets, each with the processor time of the page's thread. */
+async function typing(page) {
+  const plain = await plainField(page)
+  await page.goto(`${BASE}/`)
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'many.orzo.json', mimeType: 'application/json', buffer: Buffer.from(longJob()) })
+  await page.getByRole('link', { name: /Many sets/ }).waitFor()
+  const href = await page.getByRole('link', { name: /Many sets/ }).getAttribute('href')
+  await page.goto(`${BASE}${href.replace(/[a-z]+$/, 'measure')}`)
+  await page.locator('[data-tap=suctionPressure]').waitFor()
+  await page.waitForTimeout(3000)
+  await page.locator('[data-tap=suctionPressure]').click()
+  await page.waitForTimeout(1000)
+  const idle = await measured(page, () => page.waitForTimeout(3000))
+  const keys = await keyed(page)
+  await page.waitForTimeout(3000)
+  const stored = await measured(page, async () => {
+    for (let i = 0; i < READINGS; i += 1) {
+      await page.keyboard.type(String(60 + i))
+      await page.keyboard.press('Enter')
+      await page.waitForTimeout(1500)
+    }
+  })
+  const still = (seconds) => (idle.processorMs / idle.seconds) * seconds
+  const aKey = ({ processorMs, seconds }, rest) =>
+    Number(((processorMs - rest(seconds)) / (READINGS * DIGITS * 2)).toFixed(1))
+  return {
+    sets: SETS,
+    processorMsAKey: aKey(keys, still),
+    processorMsAKeyOfAPlainField: aKey(plain, () => 0),
+    processorMsAStoredReading: Number(((stored.processorMs - still(stored.seconds)) / READINGS).toFixed(1)),
+    keys,
+    stored,
+  }
+}
+
 async function run() {
   await waitForServer()
   const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const entry = await typing(page)
+  if (process.argv.includes('--typing')) {
+    await browser.close()
+    return { entry }
+  }
   await page.goto(`${BASE}/`)
   await page.getByRole('button', { name: 'Add demo jobs' }).click()
   await page.getByRole('link', { name: /Control room/ }).waitFor()
@@ -115,6 +194,7 @@ async function run() {
     .count()
   await browser.close()
   return {
+    entry,
     probes,
     idle,
     keying,

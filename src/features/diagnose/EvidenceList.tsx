@@ -27,9 +27,9 @@ function EvidenceLine({ sentence, direction, weight }: Evidence) {
         </Typography>
         <Box aria-hidden sx={{ height: 4, bgcolor: INK.hairline }}>
           <Box
+            style={{ width: `${Math.min(Math.abs(weight) / FULL_WEIGHT, 1) * 100}%` }}
             sx={{
               height: '100%',
-              width: `${Math.min(Math.abs(weight) / FULL_WEIGHT, 1) * 100}%`,
               bgcolor: isFor ? INK.ink : INK.copper,
             }}
           />

@@ -131,7 +131,7 @@ const PHONE_CIRCUIT = 560
 function Phone({ props, measure }: PaneProps) {
   const [tab, setTab] = useKept<PhoneTab>(`phone ${props.job.id}`, 'circuit')
   const [asking, setAsking] = useState<PlacedKey>()
-  const { entry } = measure
+  const { entry, open } = measure
   const onAsk = (key: PlacedKey | undefined) => {
     setAsking(key)
     if (key) setTab('circuit')
@@ -170,7 +170,7 @@ function Phone({ props, measure }: PaneProps) {
         </Alert>
       )}
       <Box sx={{ px: tab === 'circuit' || tab === 'ladder' ? 1 : 0 }}>{content()}</Box>
-      <Drawer anchor="bottom" open={entry.draft !== undefined} onClose={entry.close}>
+      <Drawer anchor="bottom" open={open !== undefined} onClose={entry.close}>
         <Pad props={props} measure={measure} />
       </Drawer>
     </Box>

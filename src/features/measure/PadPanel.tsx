@@ -6,18 +6,23 @@ import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import { type ReactNode, useState } from 'react'
+import type { Unit } from '@/core/base/units/units'
 import type { Reading } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { EntryPad } from '../shared/entry/EntryPad'
-import type { useEntry } from './useEntry'
+import { messageOf, type PadEntry } from '../shared/entry/padEntry'
+import { useDraft } from '../shared/entry/useReadingEntry'
 
 type Props = {
-  entry: ReturnType<typeof useEntry>
+  entry: PadEntry
+  /** the tap that is open */
+  open: ReadingKey
   order: readonly ReadingKey[]
   reading: Reading | undefined
   onDoubt: (key: ReadingKey, doubtful: boolean) => void
   onNote: (key: ReadingKey, note: string) => Promise<boolean>
+  onUnit: (unit: Unit) => void
   /** the thumb that presses Next */
   hand: 'right' | 'left'
   /** what the number means */
@@ -119,37 +124,47 @@ function Marks({ reading, onDoubt, onNote, onClose }: MarksProps) {
   )
 }
 
+/** Where the stored value came from, and how to take it out. */
+function LastLine({ entry, reading }: Pick<Props, 'entry' | 'reading'>) {
+  const draft = useDraft(entry)
+  return (
+    <>
+      <Typography sx={{ flex: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
+        {reading?.source && reading.source !== 'typed'
+          ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${clock(reading.at)}`
+          : ''}
+      </Typography>
+      {draft !== undefined && draft.text !== '' && (
+        <Button color="inherit" onClick={() => entry.type('')}>
+          Clear this reading
+        </Button>
+      )}
+    </>
+  )
+}
+
 /** The pad of the open tap: number, unit, next; doubt, note and what it read before. */
-export function PadPanel({ entry, order, reading, onDoubt, onNote, hand, meaning, compact = false }: Props) {
-  const { draft } = entry
-  if (!draft) return null
-  const next = order[(order.indexOf(draft.key) + 1) % order.length]
+export function PadPanel(props: Props) {
+  const { entry, open, order, reading, onDoubt, onNote, onUnit, hand, meaning, compact = false } = props
+  const next = order[(order.indexOf(open) + 1) % order.length]
   return (
     <Box sx={{ position: 'relative' }}>
       <Marks
-        key={draft.key}
+        key={open}
         reading={reading}
-        onDoubt={(doubtful) => onDoubt(draft.key, doubtful)}
-        onNote={(note) => onNote(draft.key, note)}
+        onDoubt={(doubtful) => onDoubt(open, doubtful)}
+        onNote={(note) => onNote(open, note)}
         onClose={entry.close}
       />
       <EntryPad
         entry={entry}
         hand={hand}
         meaning={meaning}
-        onNext={() => next && entry.message === undefined && entry.open(next)}
+        onUnit={onUnit}
+        onNext={() => next && messageOf(entry.current()) === undefined && entry.open(next)}
       />
       <Box sx={{ ...LAST_LINE, ...(compact ? { display: 'none' } : {}) }}>
-        <Typography sx={{ flex: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
-          {reading?.source && reading.source !== 'typed'
-            ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${clock(reading.at)}`
-            : ''}
-        </Typography>
-        {draft.text !== '' && (
-          <Button color="inherit" onClick={() => entry.type('')}>
-            Clear this reading
-          </Button>
-        )}
+        <LastLine entry={entry} reading={reading} />
       </Box>
     </Box>
   )

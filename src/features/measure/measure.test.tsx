@@ -15,6 +15,7 @@ import { useTakeSettled } from './live/useTakeSettled'
 import { rememberColumns, rememberedColumns } from './log/columnsMemory'
 import { MOST_BYTES, parseLog, tableOf } from './log/parseLog'
 import { knownJob } from '@/core/record/job/known'
+import { createPadEntry } from '../shared/entry/padEntry'
 import { PadPanel } from './PadPanel'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
 import { useKept } from './useKept'
@@ -103,52 +104,39 @@ describe('comparison', () => {
 })
 
 describe('the pad', () => {
-  const entry = {
-    draft: {
-      key: 'suctionPressure' as const,
-      text: '118',
-      unit: 'psig' as const,
-      touched: false,
-      fresh: false,
-      original: undefined,
-      seen: undefined,
-      sent: [],
-    },
-    message: undefined,
-    open: jest.fn(),
-    close: jest.fn(),
-    discard: jest.fn(),
-    type: jest.fn(),
-    press: jest.fn(),
-    edit: jest.fn(),
-    chooseUnit: jest.fn(),
-  }
   const show = (reading: Reading | undefined, onDoubt = jest.fn()) => {
+    const save = jest.fn()
+    const readings = reading ? { suctionPressure: reading } : {}
+    const entry = createPadEntry({ readings, display: { temperature: 'F', pressure: 'psig' }, save })
+    entry.open('suctionPressure')
     render(
       <PadPanel
         entry={entry}
+        open="suctionPressure"
         order={['suctionPressure', 'liquidPressure']}
         reading={reading}
         onDoubt={onDoubt}
         onNote={jest.fn()}
+        onUnit={jest.fn()}
         hand="left"
       />,
     )
-    return onDoubt
+    return { entry, onDoubt, save }
   }
   test('next goes on in the order, done closes, clearing empties', async () => {
     const user = userEvent.setup()
-    show({ value: 118, unit: 'psig' })
+    const { entry, save } = show({ value: 118, unit: 'psig' })
     await user.click(screen.getByRole('button', { name: 'Next' }))
-    expect(entry.open).toHaveBeenCalledWith('liquidPressure')
+    expect(entry.current()?.key).toBe('liquidPressure')
+    act(() => entry.open('suctionPressure'))
     await user.click(screen.getByRole('button', { name: 'Clear this reading' }))
-    expect(entry.type).toHaveBeenCalledWith('')
     await user.click(screen.getByRole('button', { name: /Done/ }))
-    expect(entry.close).toHaveBeenCalled()
+    expect(save.mock.calls).toEqual([['suctionPressure', undefined, { value: 118, unit: 'psig' }]])
+    expect(entry.current()).toBeUndefined()
   })
   test('doubt goes on and off; without a reading there is nothing to doubt', async () => {
     const user = userEvent.setup()
-    const onDoubt = show({ value: 118, unit: 'psig', doubtful: true })
+    const { onDoubt } = show({ value: 118, unit: 'psig', doubtful: true })
     await user.click(screen.getByRole('button', { name: '? Doubtful' }))
     expect(onDoubt).toHaveBeenCalledWith('suctionPressure', false)
   })

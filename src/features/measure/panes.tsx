@@ -16,9 +16,11 @@ import { LivePanel } from './live/LivePanel'
 import { PadSaturation } from '../shared/entry/PadSaturation'
 import { AskUnit } from '../shared/unit/AskUnit'
 import { unknownOf } from '@/core/record/equipment/asked'
-import { readingRow } from '@/core/record/readings/vocabulary'
+import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { PadPanel } from './PadPanel'
 import { SeenPanel } from './SeenPanel'
+import type { PadEntry } from '../shared/entry/padEntry'
+import { useUnitChoice } from './useEntry'
 import type { useMeasure } from './useMeasure'
 
 /** The large pane of the stage. */
@@ -41,16 +43,11 @@ type Measure = ReturnType<typeof useMeasure>
 export type PaneProps = { props: StageProps; measure: Measure }
 type Asking = { asking: PlacedKey | undefined; onAsk: (key: PlacedKey | undefined) => void }
 
-function ListPanel({ measure: { views, entry, select, order } }: Pick<PaneProps, 'measure'>) {
+function ListPanel({ measure: { views, open, select, order } }: Pick<PaneProps, 'measure'>) {
   const [editing, setEditing] = useState(false)
   return (
     <>
-      <TapList
-        taps={views}
-        selected={entry.draft?.key}
-        onSelect={select}
-        onMove={editing ? order.move : undefined}
-      />
+      <TapList taps={views} selected={open} onSelect={select} onMove={editing ? order.move : undefined} />
       <Box sx={{ p: 1, display: 'flex', gap: 1 }}>
         <Button color="inherit" aria-pressed={editing} onClick={() => setEditing(!editing)}>
           {editing ? 'Done' : 'Change the order'}
@@ -90,7 +87,7 @@ export function CircuitView({
       display={props.display}
       {...(height === undefined ? {} : { height })}
       taps={measure.views}
-      selected={measure.entry.draft?.key}
+      selected={measure.open}
       onSelect={measure.select}
       seen={seen}
     />
@@ -138,21 +135,17 @@ export function ViewOf({
   return view === 'ladder' ? <LadderPane {...props} withExport /> : <ComparePane {...props} />
 }
 
-type Draft = PaneProps['measure']['entry']['draft']
-
-/** What must be known for the pressure on the pad to mean anything; the kind is asked beside. */
-const askedAt = ({ job }: StageProps, draft: Draft) =>
-  draft && readingRow(draft.key).kind === 'pressure'
-    ? unknownOf(job.unit).find((field) => field !== 'kind')
-    : undefined
+/** What must be known for a pressure to mean anything; the kind is asked beside. */
+const askedAt = ({ job }: StageProps, key: ReadingKey) =>
+  readingRow(key).kind === 'pressure' ? unknownOf(job.unit).find((field) => field !== 'kind') : undefined
 
 /** What a pressure means as a temperature; what of the unit must be known for that is asked here. */
-function PadMeaning({ props, draft }: { props: StageProps; draft: NonNullable<Draft> }) {
+function PadMeaning({ props, entry, open }: { props: StageProps; entry: PadEntry; open: ReadingKey }) {
   const { job, unit, display, change } = props
-  const asked = askedAt(props, draft)
+  const asked = askedAt(props, open)
   return (
     <>
-      {job.unit.refrigerant && <PadSaturation draft={draft} unit={unit} display={display} />}
+      {job.unit.refrigerant && <PadSaturation entry={entry} unit={unit} display={display} />}
       {asked && <AskUnit plate={job.unit} asks={[asked]} change={change} />}
     </>
   )
@@ -162,20 +155,21 @@ function PadMeaning({ props, draft }: { props: StageProps; draft: NonNullable<Dr
 export function Pad({ props, measure }: PaneProps) {
   const { hand } = useLook()
   const { set, setId, change } = props
-  const { entry, keys } = measure
-  const { draft } = entry
+  const { entry, open, keys } = measure
+  const onUnit = useUnitChoice(entry, props.rememberUnit)
+  if (open === undefined) return null
   return (
     <PadPanel
       entry={entry}
+      open={open}
       order={keys}
       hand={hand}
-      reading={draft && set.readings[draft.key]}
-      meaning={
-        draft && readingRow(draft.key).kind === 'pressure' && <PadMeaning props={props} draft={draft} />
-      }
-      compact={askedAt(props, draft) !== undefined}
+      reading={set.readings[open]}
+      meaning={readingRow(open).kind === 'pressure' && <PadMeaning props={props} entry={entry} open={open} />}
+      compact={askedAt(props, open) !== undefined}
       onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
       onNote={(key, note) => change(noteReading(setId, key, note))}
+      onUnit={onUnit}
     />
   )
 }

@@ -75,6 +75,19 @@ const storedView = (
   doubtful: reading?.doubtful === true,
 })
 
+/** Views that were drawn before, by what they say: an equal one stays the same object, so that only what changed is drawn. */
+const drawn = new Map<string, TapView>()
+const MOST_DRAWN = 400
+
+function same(view: TapView): TapView {
+  const content = JSON.stringify(view)
+  const known = drawn.get(content)
+  if (known) return known
+  if (drawn.size >= MOST_DRAWN) drawn.clear()
+  drawn.set(content, view)
+  return view
+}
+
 /** What each tap shows now: the live value of its probe, else what was stored. */
 export function tapViews(keys: readonly ReadingKey[], situation: Situation): TapView[] {
   const { set, values, wanted, flagged, live, now } = situation
@@ -85,6 +98,6 @@ export function tapViews(keys: readonly ReadingKey[], situation: Situation): Tap
     const shown = probe
       ? liveView(probe, now)
       : storedView(set.readings[key], values[key], now, stale.has(key))
-    return { key, label, short, ...shown, wanted: wanted.has(key), flagged: flagged.has(key) }
+    return same({ key, label, short, ...shown, wanted: wanted.has(key), flagged: flagged.has(key) })
   })
 }

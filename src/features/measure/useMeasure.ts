@@ -10,6 +10,7 @@ import { useLive } from './live/useLive'
 import { useTakeSettled } from './live/useTakeSettled'
 import { tapViews } from './tapViews'
 import { useAskedTap } from '../shared/entry/useAskedTap'
+import { useOpenKey } from '../shared/entry/useReadingEntry'
 import { useEntry } from './useEntry'
 import { useKept } from './useKept'
 import { useNow } from './useNow'
@@ -39,6 +40,7 @@ export function useMeasure(props: StageProps) {
   const live = useLive(job.id)
   const now = useNow()
   const entry = useEntry(props)
+  const openKey = useOpenKey(entry)
   const [held, hold] = useState<string>()
   const [message, setMessage] = useState<string>()
   const [auto, setAuto] = useKept(`auto ${job.id}`, false)
@@ -76,5 +78,20 @@ export function useMeasure(props: StageProps) {
     },
     [held, session, open],
   )
-  return { order, live, entry, held, hold, message, setMessage, auto, setAuto, capture, keys, views, select }
+  return {
+    order,
+    live,
+    entry,
+    open: openKey,
+    held,
+    hold,
+    message,
+    setMessage,
+    auto,
+    setAuto,
+    capture,
+    keys,
+    views,
+    select,
+  }
 }

@@ -15,7 +15,10 @@ import { DisplayButton, TEMPERATURE_CHOICES } from '../shared/display/DisplayBut
 import type { StageProps } from '../shared/stageProps'
 import type { Steps } from '../shared/record/useJob'
 
-type Props = StageProps & { setTemperature: (unit: TemperatureUnit) => void; steps: Steps }
+type Props = Pick<StageProps, 'job' | 'display'> & {
+  setTemperature: (unit: TemperatureUnit) => void
+  steps: Steps
+}
 
 /** A narrow screen has the units in its Display dialog. */
 const ON_WIDE = { display: { xs: 'none', md: 'inline-flex' } } as const

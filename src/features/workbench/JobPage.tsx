@@ -5,10 +5,8 @@ import Button from '@mui/material/Button'
 import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import Link from 'next/link'
-import { useMemo } from 'react'
-import { type Suspect, suspectKey } from '@/core/answer/diagnose'
-import { lookedAt } from '@/core/answer/answer'
-import { drawnUnit } from '@/core/record/equipment/asked'
+import type { Suspect } from '@/core/answer/diagnose'
+import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
@@ -17,7 +15,7 @@ import { IS_WIDE } from '@/ui/theme/theme'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useLook } from '../shared/display/DisplayProvider'
-import { type DisplayUnits, useDisplay } from '../shared/display/useDisplay'
+import { useDisplay } from '../shared/display/useDisplay'
 import { useScreenOn } from '../shared/display/useScreenOn'
 import { type Steps, useJob } from '../shared/record/useJob'
 import type { StageProps } from '../shared/stageProps'
@@ -25,47 +23,11 @@ import { JobHeader } from './JobHeader'
 import { PhoneSheet } from './PhoneSheet'
 import { STAGE_VIEWS } from './registry'
 import { StageRail } from './StageRail'
-import { useLooking } from './useLooking'
+import { type Looking, useLooking } from './useLooking'
 import { useStageKeys } from './useStageKeys'
+import { chosenSet, useStageProps } from './useStageProps'
 
 type OpenProps = { job: StoredJob; change: StageProps['change']; steps: Steps; stage: Stage }
-type Looking = ReturnType<typeof useLooking>
-type Display = ReturnType<typeof useDisplay>
-
-/** What the stages are given, once there is an answer. */
-function stagePropsOf(
-  { job, change }: OpenProps,
-  answer: Answered,
-  { setId: chosen, suspect: looked, tap, look }: Looking,
-  units: Pick<Display, 'rememberUnit' | 'setTemperature'> & { display: DisplayUnits },
-): StageProps & Pick<Display, 'setTemperature'> {
-  const { suspects } = answer.ranking
-  return {
-    job,
-    unit: drawnUnit(job.unit),
-    change,
-    ...units,
-    setId: chosenSet(job, chosen),
-    chooseSet: (setId) => look({ setId }),
-    set: lookedAt(job, chosen),
-    answer,
-    diagnosis: {
-      ...answer.assessment,
-      ...(answer.asks.length > 0 ? { ...answer.ranking, ...NO_CHECKS } : answer.ranking),
-    },
-    suspect: suspects.find((each) => suspectKey(each) === looked) ?? (suspects[0] as Suspect),
-    chooseSuspect: (suspect) => look({ suspect }),
-    tap,
-    openTap: (key) => look({ tap: key }),
-  }
-}
-
-/** While something of the unit is asked, no check is proposed. */
-const NO_CHECKS = { nextChecks: [], mindChangers: [] }
-
-/** The set that is looked at: the chosen one while it is there, else the last. */
-const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
-  readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
 
 /** What stands on the phone's bar while the answer is folded away. */
 function peekOf(
@@ -88,28 +50,29 @@ const Loading = ({ label }: { label: string }) => (
 /** The job with its first answer; until that is there, the page waits. */
 function OpenJob(open: OpenProps) {
   const { job } = open
-  const { temperature, pressure, chosen, setTemperature, rememberUnit } = useDisplay()
+  const display = useDisplay()
   const looking = useLooking(job.id)
-  const { answer, problem } = useAnswer(job, chosenSet(job, looking.setId), temperature)
-  const chosenUnits = JSON.stringify(chosen)
-  const display = useMemo<DisplayUnits>(
-    () => ({ temperature, pressure, chosen: JSON.parse(chosenUnits) as DisplayUnits['chosen'] }),
-    [temperature, pressure, chosenUnits],
-  )
+  const { answer, problem } = useAnswer(job, chosenSet(job, looking.setId), display.temperature)
   if (!answer)
     return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
-  const props = stagePropsOf(open, answer, looking, { display, setTemperature, rememberUnit })
   return (
     <>
       {problem && <Alert severity="error">{problem}</Alert>}
-      <Bench {...open} props={props} />
+      <Looked {...open} answer={answer} looking={looking} display={display} />
     </>
   )
 }
 
-type BenchProps = OpenProps & { props: StageProps & Pick<Display, 'setTemperature'> }
+type LookedProps = OpenProps & { answer: Answered; looking: Looking; display: ReturnType<typeof useDisplay> }
 
-function Bench({ job, steps, stage, props }: BenchProps) {
+function Looked({ answer, looking, display, ...open }: LookedProps) {
+  const props = useStageProps(open.job, open.change, answer, looking, display)
+  return <Bench {...open} props={props} setTemperature={display.setTemperature} />
+}
+
+type BenchProps = OpenProps & { props: StageProps; setTemperature: (unit: TemperatureUnit) => void }
+
+function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, steps)
   useScreenOn(useLook().screenOn)
@@ -128,7 +91,7 @@ function Bench({ job, steps, stage, props }: BenchProps) {
     </Freshness>
   )
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
-  const header = <JobHeader {...props} steps={steps} />
+  const header = <JobHeader job={job} display={props.display} setTemperature={setTemperature} steps={steps} />
   if (!isWide) {
     return (
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>

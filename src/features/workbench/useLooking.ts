@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** What a technician is looking at in a job; goes along from stage to stage, not into the document. */
-type Looking = {
+type At = {
   readonly setId?: string | undefined
   /** suspectKey of the suspect */
   readonly suspect?: string
@@ -11,12 +11,14 @@ type Looking = {
   readonly tap?: ReadingKey | undefined
 }
 
-const looking = new Map<string, Looking>()
+export type Looking = At & { readonly look: (at: At) => void }
+
+const looking = new Map<string, At>()
 
 /** Which set and which suspect of a job are looked at, kept while the tab lives. */
-export function useLooking(jobId: string): Looking & { look: (at: Looking) => void } {
-  const [now, setNow] = useState<Looking>(() => looking.get(jobId) ?? {})
-  const look = (at: Looking) => {
+export function useLooking(jobId: string): Looking {
+  const [now, setNow] = useState<At>(() => looking.get(jobId) ?? {})
+  const look = (at: At) => {
     const next = { ...looking.get(jobId), ...at }
     looking.set(jobId, next)
     setNow(next)

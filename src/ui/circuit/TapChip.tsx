@@ -29,12 +29,9 @@ export const TapChip = memo(function TapChip({ tap, box, selected, onSelect }: P
       aria-label={tapSentence(tap)}
       aria-pressed={selected}
       data-tap={tap.key}
+      style={{ left: box.x, top: box.y, width: box.width, height: box.height }}
       sx={{
         position: 'absolute',
-        left: box.x,
-        top: box.y,
-        width: box.width,
-        height: box.height,
         px: '4px',
         display: 'block',
         textAlign: 'left',

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { styled } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { type ChangeEvent, type KeyboardEvent, type ReactNode, type SyntheticEvent, useState } from 'react'
 import type { Unit } from '@/core/base/units/units'
@@ -38,6 +39,24 @@ const NAMES: Readonly<Record<string, string>> = { '±': 'Change sign', '.': 'Dec
 /** What is being typed, the largest thing on the pad. */
 const MOVES = /^(Arrow.*|Home|End)$/
 
+/** Drawn at each key: its rules are made once. */
+const Field = styled('input')(({ theme }) => ({
+  font: 'inherit',
+  fontSize: '2.3rem',
+  fontWeight: 700,
+  lineHeight: 1.15,
+  textAlign: 'right',
+  width: '100%',
+  padding: '0 10px',
+  color: INK.ink,
+  backgroundColor: INK.paper,
+  border: `1px solid ${INK.hairline}`,
+  borderRadius: 4,
+  '&[data-fresh=true]': { backgroundColor: INK.copperWash },
+  '&[aria-invalid=true]': { borderColor: theme.palette.error.main },
+  '&:focus-visible': { outline: `2px solid ${INK.copper}`, outlineOffset: 1 },
+}))
+
 function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, onNext }: Props) {
   // what is put over a selection is the whole of it, whatever stood there before
   const overSelection = ({ currentTarget }: SyntheticEvent<HTMLInputElement>) => {
@@ -58,9 +77,9 @@ function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, o
           {unit}
         </Typography>
       </Box>
-      <Box
-        component="input"
+      <Field
         id="pad-display"
+        data-fresh={fresh}
         inputMode="none"
         autoComplete="off"
         value={text}
@@ -77,21 +96,6 @@ function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, o
           // Next may close the pad and give focus back: the key must not press what then has it.
           event.preventDefault()
           onNext()
-        }}
-        sx={{
-          font: 'inherit',
-          fontSize: '2.3rem',
-          fontWeight: 700,
-          lineHeight: 1.15,
-          textAlign: 'right',
-          width: '100%',
-          px: 1.25,
-          color: 'text.primary',
-          bgcolor: fresh ? INK.copperWash : INK.paper,
-          border: 1,
-          borderColor: message ? 'error.main' : 'divider',
-          borderRadius: 1,
-          '&:focus-visible': { outline: `2px solid ${INK.copper}`, outlineOffset: 1 },
         }}
       />
       <Typography

@@ -27,11 +27,12 @@ import { observe, putReading, replaceReading, togglePoint } from '@/core/record/
 import { useAskedTap } from '../../shared/entry/useAskedTap'
 import { EntryPad } from '../../shared/entry/EntryPad'
 import { useDigitsToPad } from '../../shared/entry/useDigitsToPad'
-import { useReadingEntry } from '../../shared/entry/useReadingEntry'
+import { messageOf } from '../../shared/entry/padEntry'
+import { useOpenKey, useReadingEntry } from '../../shared/entry/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
 import { Findings } from './Findings'
 import { PointButton } from './PointButton'
-import { cautionOf, partsOf, readingBetween } from './probes'
+import { cautionOf, nextWinding, partsOf, readingBetween } from './probes'
 import { UnmarkedTerminals } from './UnmarkedTerminals'
 
 const SEEN: readonly ObservationKey[] = [
@@ -89,12 +90,13 @@ type BenchProps = { unit: UnitPlate; set: StageProps['set']; bench: Bench }
 /** The caution first, then the pad, then what belongs to this reading. */
 function Entry({ unit, set, bench }: BenchProps) {
   const { entry, store, see } = bench
-  const { draft } = entry
-  if (!draft) return null
-  const { key } = draft
+  const key = useOpenKey(entry)
+  if (!key) return null
   const { kind, label } = readingRow(key)
   const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
   const part = partsOf(unit).find(({ keys }) => keys.includes(key))
+  const next = nextWinding(key, set.readings)
+  const onward = () => (next && messageOf(entry.current()) === undefined ? entry.open(next) : entry.close())
   const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])]
   return (
     <Box component="section" aria-label={`Enter: ${label}`}>
@@ -117,7 +119,7 @@ function Entry({ unit, set, bench }: BenchProps) {
           ))}
         </Box>
       )}
-      <EntryPad entry={entry} onNext={entry.close} />
+      <EntryPad entry={entry} onNext={onward} />
       {kind === 'resistance' && (
         <Box sx={{ px: 1.25, pb: 1 }}>
           <Button
@@ -126,6 +128,7 @@ function Entry({ unit, set, bench }: BenchProps) {
             onClick={() => {
               entry.discard()
               store(key, OPEN_OHMS)
+              if (next) entry.open(next)
             }}
           >
             Open: the meter shows no path
@@ -167,6 +170,7 @@ function useProbes(open: (key: ReadingKey) => void) {
 /** The drawing, and the control circuit below it. */
 function Drawings({ unit, set, bench }: BenchProps) {
   const { entry } = bench
+  const openKey = useOpenKey(entry)
   const probes = useProbes(entry.open)
   const tested = set.points ?? {}
   const control = nextPoint(CONTROL_PATH, tested)
@@ -180,7 +184,7 @@ function Drawings({ unit, set, bench }: BenchProps) {
         readings={set.readings}
         tested={tested}
         probe={probes.probe}
-        openKey={entry.draft?.key}
+        openKey={openKey}
         onProbe={probes.put}
         onKey={probes.take}
         onPoint={bench.point}
@@ -236,6 +240,7 @@ export function ElectricalBench(props: StageProps) {
   const { set, diagnosis, unit } = props
   const bench = useBench(props)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  const isOpen = useOpenKey(bench.entry) !== undefined
   useAskedTap(props, bench.entry.open)
   return (
     <Box
@@ -252,7 +257,7 @@ export function ElectricalBench(props: StageProps) {
         {isWide ? (
           <Entry unit={unit} set={set} bench={bench} />
         ) : (
-          <Drawer anchor="bottom" open={bench.entry.draft !== undefined} onClose={bench.entry.close}>
+          <Drawer anchor="bottom" open={isOpen} onClose={bench.entry.close}>
             <ButtonBase
               onClick={bench.entry.close}
               sx={{ font: 'inherit', minHeight: 48, justifyContent: 'flex-end', px: 2, fontWeight: 600 }}

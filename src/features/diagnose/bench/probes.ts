@@ -1,3 +1,4 @@
+import type { Readings } from '@/core/record/readings/schema'
 import { hasReversingValve, isThreePhase } from '@/core/record/equipment/kinds'
 import type { ElectricalCaution } from '@/core/safety/electricalCautions'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -85,6 +86,18 @@ export function readingBetween(first: string, second: string): ReadingKey | unde
 export const probesBetween = (key: ReadingKey): readonly [string, string] | undefined => {
   const found = Object.entries(BETWEEN).find(([, each]) => each === key)?.[0]
   return found?.split(' ') as [string, string] | undefined
+}
+
+/** The three pairs of a motor's windings, in the order in which they are read. */
+const WINDINGS: readonly (readonly ReadingKey[])[] = [
+  ['ohmsCR', 'ohmsCS', 'ohmsRS'],
+  ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'],
+]
+
+/** The pair that is read after one, where it was not read yet. */
+export const nextWinding = (key: ReadingKey, readings: Readings): ReadingKey | undefined => {
+  const pairs = WINDINGS.find((each) => each.includes(key)) ?? []
+  return pairs.slice(pairs.indexOf(key) + 1).find((each) => readings[each] === undefined)
 }
 
 /** Amps are read by a clamp round one lead. */

@@ -1,21 +1,25 @@
 'use client'
 import type { ReactNode } from 'react'
 import { readingRow } from '@/core/record/readings/vocabulary'
+import type { Unit } from '@/core/base/units/units'
 import { offeredUnits } from '@/ui/pad/entry'
 import { NumericPad } from '@/ui/pad/NumericPad'
-import type { useReadingEntry } from './useReadingEntry'
+import { messageOf, type PadEntry } from './padEntry'
+import { useDraft } from './useReadingEntry'
 
 type Props = {
-  entry: Omit<ReturnType<typeof useReadingEntry>, 'open' | 'close'>
+  entry: PadEntry
   onNext: () => void
+  /** another unit was chosen; the pad itself changes it where not said */
+  onUnit?: (unit: Unit) => void
   /** the thumb that presses Next */
   hand?: 'right' | 'left'
   meaning?: ReactNode
 }
 
 /** The pad of the open tap. */
-export function EntryPad({ entry, onNext, hand = 'right', meaning }: Props) {
-  const { draft } = entry
+export function EntryPad({ entry, onNext, onUnit = entry.chooseUnit, hand = 'right', meaning }: Props) {
+  const draft = useDraft(entry)
   if (!draft) return null
   return (
     <NumericPad
@@ -23,7 +27,7 @@ export function EntryPad({ entry, onNext, hand = 'right', meaning }: Props) {
       text={draft.text}
       unit={draft.unit}
       units={offeredUnits(draft.key)}
-      message={entry.message}
+      message={messageOf(draft)}
       fresh={draft.fresh}
       hand={hand}
       meaning={meaning}
@@ -31,7 +35,7 @@ export function EntryPad({ entry, onNext, hand = 'right', meaning }: Props) {
       onKey={entry.press}
       onEdit={entry.edit}
       onLeave={entry.discard}
-      onUnit={entry.chooseUnit}
+      onUnit={onUnit}
       onNext={onNext}
     />
   )

@@ -2,14 +2,15 @@
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { showTemperature } from '@/core/base/units/show'
-import { type PressureUnit, type Quantity, type Unit, unitRow } from '@/core/base/units/units'
+import { type PressureUnit, type Quantity, unitRow } from '@/core/base/units/units'
 import { isLoaded, loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { saturatesAt } from '@/core/reference/saturatesAt'
 import { judgeEntry } from '@/ui/pad/entry'
-import type { PadDraft } from '@/ui/pad/draft'
+import type { PadEntry } from './padEntry'
+import { useDraft } from './useReadingEntry'
 import type { DisplayUnits } from '../display/useDisplay'
 
 /** A glide smaller than this is none on a gauge's scale, K [practice]. */
@@ -42,19 +43,20 @@ function sentence(name: RefrigerantName, pressure: Quantity, unit: UnitPlate, di
     : `${name}: bubble ${show(at.bubble)}, dew ${show(at.dew)}`
 }
 
-type Props = { draft: PadDraft; unit: UnitPlate; display: DisplayUnits }
+type Props = { entry: PadEntry; unit: UnitPlate; display: DisplayUnits }
 
 /** What the pressure on the pad means as a temperature of the chosen refrigerant, while it is typed. */
-export function PadSaturation({ draft: { key, text, unit: typedIn }, unit, display }: Props) {
+export function PadSaturation({ entry, unit, display }: Props) {
   const ready = useProperties(unit.refrigerant)
-  const entry = judgeEntry(text, key, typedIn as Unit)
+  const draft = useDraft(entry)
+  const typed = draft && judgeEntry(draft.text, draft.key, draft.unit)
   return (
     <Typography
       role="status"
       aria-label="Saturation"
       sx={{ minHeight: 24, fontSize: '1.05rem', fontWeight: 600, textAlign: 'right' }}
     >
-      {ready && entry.state === 'good' ? sentence(unit.refrigerant, entry, unit, display) : ''}
+      {ready && typed?.state === 'good' ? sentence(unit.refrigerant, typed, unit, display) : ''}
     </Typography>
   )
 }

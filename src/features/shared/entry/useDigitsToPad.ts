@@ -1,18 +1,17 @@
 'use client'
 import { useEffect } from 'react'
-import type { useReadingEntry } from './useReadingEntry'
+import { messageOf, type PadEntry } from './padEntry'
+import { useOpenKey } from './useReadingEntry'
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
 
-type Entry = Pick<ReturnType<typeof useReadingEntry>, 'draft' | 'message' | 'close' | 'discard'>
-
 /** Digits typed anywhere go to the display of the open tap; Escape closes it, a value that cannot be stored is left. */
-export function useDigitsToPad({ draft, message, close, discard }: Entry) {
-  const active = draft !== undefined
-  const leave = message === undefined ? close : discard
+export function useDigitsToPad(entry: PadEntry) {
+  const active = useOpenKey(entry) !== undefined
   useEffect(() => {
     if (!active) return
+    const leave = () => (messageOf(entry.current()) === undefined ? entry.close() : entry.discard())
     const focus = (event: KeyboardEvent) => {
       if (event.key === 'Escape' && !event.defaultPrevented) leave()
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -20,5 +19,5 @@ export function useDigitsToPad({ draft, message, close, discard }: Entry) {
     }
     addEventListener('keydown', focus)
     return () => removeEventListener('keydown', focus)
-  }, [active, leave])
+  }, [active, entry])
 }

@@ -4,13 +4,21 @@ import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { repeated } from '@/core/record/edits/readingEdits'
 import { tapViews } from '../../measure/tapViews'
 import { ordered } from '../../measure/useTapOrder'
-import { useReadingEntry } from './useReadingEntry'
+import { messageOf } from './padEntry'
+import { useDraft, useReadingEntry } from './useReadingEntry'
 
 const DISPLAY = { temperature: 'F', pressure: 'psig' } as const
 
 function setup(readings: Readings = {}) {
   const save = jest.fn()
-  const hook = renderHook((now: Readings) => useReadingEntry(now, DISPLAY, save), { initialProps: readings })
+  const hook = renderHook(
+    (now: Readings) => {
+      const pad = useReadingEntry(now, DISPLAY, save)
+      const draft = useDraft(pad)
+      return { ...pad, draft, message: messageOf(draft) }
+    },
+    { initialProps: readings },
+  )
   return { save, hook, entry: () => hook.result.current, come: (now: Readings) => hook.rerender(now) }
 }
 

@@ -1,0 +1,52 @@
+'use client'
+import { lookedAt } from '@/core/answer/answer'
+import { type Suspect, suspectKey } from '@/core/answer/diagnose'
+import { drawnUnit } from '@/core/record/equipment/asked'
+import type { StoredJob } from '@/core/record/job/job'
+import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import type { Answered } from '../shared/answer/useAnswer'
+import type { useDisplay } from '../shared/display/useDisplay'
+import type { StageProps } from '../shared/stageProps'
+import type { Looking } from './useLooking'
+
+/** While something of the unit is asked, no check is proposed. */
+const NO_CHECKS = { nextChecks: [], mindChangers: [] }
+
+/** The set that is looked at: the chosen one while it is there, else the last. */
+export const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
+  readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
+
+/** What the stages are given, once there is an answer; what did not change stays the same object. */
+export function useStageProps(
+  job: StoredJob,
+  change: StageProps['change'],
+  answer: Answered,
+  { setId, suspect: looked, tap, look }: Looking,
+  { temperature, pressure, chosen, rememberUnit }: ReturnType<typeof useDisplay>,
+): StageProps {
+  const { unit: plate } = job
+  const { assessment, ranking, asks } = answer
+  const unit = drawnUnit(plate)
+  const diagnosis = { ...assessment, ...ranking, ...(asks.length > 0 ? NO_CHECKS : {}) }
+  const display = { temperature, pressure, chosen }
+  const { suspects } = ranking
+  const chooseSet = (id: string | undefined) => look({ setId: id })
+  const chooseSuspect = (suspect: string) => look({ suspect })
+  const openTap = (key: ReadingKey | undefined) => look({ tap: key })
+  return {
+    job,
+    unit,
+    change,
+    display,
+    rememberUnit,
+    setId: chosenSet(job, setId),
+    chooseSet,
+    set: lookedAt(job, setId),
+    answer,
+    diagnosis,
+    suspect: suspects.find((each) => suspectKey(each) === looked) ?? (suspects[0] as Suspect),
+    chooseSuspect,
+    tap,
+    openTap,
+  }
+}
