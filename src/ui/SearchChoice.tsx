@@ -11,6 +11,9 @@ type Props<T extends string> = {
   onChange: (value: T) => void
 }
 
+/** Options that are drawn at once; typing brings the others. */
+const MOST_OFFERED = 100
+
 /** A choice from a long list: it is typed into, the best answer first; what is typed and not chosen changes nothing. */
 export function SearchChoice<T extends string>({ label, value, values, labels, onChange }: Props<T>) {
   const labelOf = (each: T) => labels?.[each] ?? each
@@ -21,7 +24,10 @@ export function SearchChoice<T extends string>({ label, value, values, labels, o
       getOptionLabel={labelOf}
       filterOptions={(options, { inputValue, getOptionLabel }) =>
         // what stands there was not typed: the whole list is offered
-        found(options, getOptionLabel, value !== '' && inputValue === labelOf(value) ? '' : inputValue)
+        found(options, getOptionLabel, value !== '' && inputValue === labelOf(value) ? '' : inputValue).slice(
+          0,
+          MOST_OFFERED,
+        )
       }
       onChange={(_event, chosen) => chosen && onChange(chosen)}
       disableClearable

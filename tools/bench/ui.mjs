@@ -3,32 +3,16 @@
  * eleven probes stream at 2 Hz. Needs a build (`npx next build`). Wall time counts what a person feels; processor time what the page
  * itself took, where the machine was busy with something else. A task over 50 ms is felt as a stutter. [practice]
  */
-import { spawn } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { CHROMIUM_ARGS, CHROMIUM_PATH } from '../run/chromium.mjs'
+import { startServer } from './server.mjs'
 
 const PORT = 3127
-const BASE = `http://127.0.0.1:${PORT}`
 const LIVE_SECONDS = 20
 const LONG = 50
 
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '--port', String(PORT), '--hostname', '127.0.0.1'],
-  { stdio: 'ignore' },
-)
-
-async function waitForServer() {
-  for (let i = 0; i < 60; i += 1) {
-    try {
-      if ((await fetch(`${BASE}/`)).ok) return
-    } catch {
-      await new Promise((done) => setTimeout(done, 500))
-    }
-  }
-  throw new Error('The server did not start: run `npx next build` first.')
-}
+const { base: BASE, stop } = await startServer(PORT)
 
 const CATEGORIES = ['toplevel', 'disabled-by-default-devtools.timeline', '__metadata']
 
@@ -77,7 +61,11 @@ function longJob() {
   return JSON.stringify({
     ...job,
     title: 'Many sets',
-    readingSets: Array.from({ length: SETS }, (_v, i) => ({ ...first, id: `set-${i + 1}`, label: `set ${i + 1}` })),
+    readingSets: Array.from({ length: SETS }, (_v, i) => ({
+      ...first,
+      id: `set-${i + 1}`,
+      label: `set ${i + 1}`,
+    })),
   })
 }
 
@@ -138,7 +126,6 @@ async function typing(page) {
 }
 
 async function run() {
-  await waitForServer()
   const browser = await chromium.launch({ executablePath: CHROMIUM_PATH, args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const entry = await typing(page)
@@ -209,5 +196,5 @@ async function run() {
 try {
   console.log(JSON.stringify(await run(), null, 2))
 } finally {
-  server.kill()
+  stop()
 }

@@ -1,30 +1,29 @@
 'use client'
 import Box from '@mui/material/Box'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import Link from 'next/link'
 import { useEffect, useMemo, useState } from 'react'
 import { database } from '@/data/shared'
-import { listJobs } from '@/data/jobs'
 import { getJob } from '@/data/records'
 import { copyPlate } from '@/core/record/edits/headEdits'
 import type { Standing } from '@/core/diagnosis/proof/standing'
 import type { StoredJob } from '@/core/record/job/job'
 import { summaryOf } from '@/core/record/job/summary'
+import { Choice } from '@/ui/Choice'
 import { answerDoor } from '@/workers/answerDoor'
 import { decidedText } from '../shared/decided'
 import { titleOf } from '../shared/jobText'
+import { useJobRows } from '../shared/jobs/useJobRows'
 import { useLive } from '../shared/storage/useLive'
 import { jobsOfUnit, platesToCopy } from './history'
 import { type PlatePart, Section } from './parts'
 
 /** What was done to this unit before: the jobs, and what was decided in each. */
 function useHistory(job: StoredJob) {
-  const all = useLive(() => listJobs(database()), [])
+  const { rows: all } = useJobRows(true)
   const self = useMemo(() => ({ id: job.id, summary: summaryOf(job) }), [job])
-  const ids = jobsOfUnit(self, all ?? []).map(({ id }) => id)
+  const ids = jobsOfUnit(self, all).map(({ id }) => id)
   const wanted = ids.join(' ')
   const before = useLive(
     async () =>
@@ -51,7 +50,7 @@ function useHistory(job: StoredJob) {
       current = false
     }
   }, [before])
-  return { before, texts, plates: platesToCopy(self, all ?? []) }
+  return { before, texts, plates: platesToCopy(self, all) }
 }
 
 /** What was done to this unit before, as far as this browser knows; and the plate of another unit to start from. */
@@ -90,19 +89,18 @@ export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart
         </Box>
       )}
       {plates.length > 0 && (
-        <TextField
-          select
-          label="Copy the plate of"
-          value=""
-          helperText="Replaces this plate; undo brings it back."
-          onChange={({ target }) => void copy(target.value)}
-        >
-          {plates.map((other) => (
-            <MenuItem key={other.id} value={other.id} sx={{ minHeight: 48 }}>
-              {titleOf(other.summary)}
-            </MenuItem>
-          ))}
-        </TextField>
+        <>
+          <Choice
+            label="Copy the plate of"
+            value=""
+            values={plates.map(({ id }) => id)}
+            labels={Object.fromEntries(plates.map(({ id, summary }) => [id, titleOf(summary)]))}
+            onChange={(id) => void copy(id)}
+          />
+          <Typography sx={{ color: 'text.secondary', fontSize: '0.85rem' }}>
+            Replaces this plate; undo brings it back.
+          </Typography>
+        </>
       )}
     </Section>
   )

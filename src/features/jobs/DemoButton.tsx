@@ -3,39 +3,18 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useState } from 'react'
-import { isoNow } from '@/core/base/units/instants'
-import { readWholeJob, type WholeJob } from '@/data/archive'
+import type { WholeJob } from '@/data/archive'
 import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
-import { importJob } from '@/data/importing'
-import { removeJobs } from '@/data/jobs'
 import { database } from '@/data/shared'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { titleOf } from '../shared/jobText'
+import { bringBack, takeAway } from './removal'
 
 /** The observatory and its simulator are fetched when they are asked for. */
 export async function addDemo(): Promise<void> {
   const { addDemoJobs } = await import('@/demo/demoJobs')
   await addDemoJobs(database(), new Date(systemClock.now()))
-}
-
-/** Takes jobs away, with everything that belongs to them. @returns what they were, to bring them back */
-async function takeAway(jobs: readonly JobIndexRow[]): Promise<WholeJob[]> {
-  const db = database()
-  const whole: WholeJob[] = []
-  for (const { id } of jobs) {
-    const job = await readWholeJob(db, id)
-    if (job) whole.push(job)
-  }
-  await removeJobs(
-    db,
-    jobs.map(({ id }) => id),
-  )
-  return whole
-}
-
-async function bringBack(jobs: readonly WholeJob[]): Promise<void> {
-  for (const { job, files } of jobs) await importJob(database(), job, isoNow(systemClock), files)
 }
 
 /** The first change of a job counts two: one is its making. */
@@ -65,7 +44,7 @@ type Props = {
 export function DemoButton({ demo, live, storing }: Props) {
   const [asking, setAsking] = useState(false)
   const [removed, setRemoved] = useState<readonly WholeJob[]>([])
-  const remove = async () => setRemoved(await takeAway(demo))
+  const remove = async () => setRemoved(await takeAway(demo.map(({ id }) => id)))
   const restore = async () => {
     await bringBack(removed)
     setRemoved([])

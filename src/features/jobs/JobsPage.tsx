@@ -3,16 +3,15 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { formatDistanceToNow } from 'date-fns'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import { database } from '@/data/shared'
 import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
-import { addJob, blankJob, listJobs } from '@/data/jobs'
+import { addJob, blankJob } from '@/data/jobs'
 import { whenOpen } from '@/data/health'
 import { BeginDialog, BeginJob, type Begun } from './BeginJob'
 import { addDemo, DemoButton } from './DemoButton'
@@ -25,10 +24,14 @@ import { ImportButton } from '../shared/files/ImportButton'
 import type { ImportMessage } from '../shared/files/importFile'
 import { ImportMessages } from '../shared/files/ImportMessages'
 import { storeSentence } from '../shared/storage/storeSentence'
-import { useLive } from '../shared/storage/useLive'
 import { DisplayButton } from '../shared/display/DisplayButton'
-import { STAGE_LABELS } from '../shared/stageNames'
-import { titleOf, unitLine } from '../shared/jobText'
+import { useJobRows } from '../shared/jobs/useJobRows'
+import { useKept } from '../shared/display/useKept'
+import { useNow } from '../shared/display/useNow'
+import { EVERYTHING, findJobs, placesIn, type Wanted } from '@/core/record/job/listing'
+import { ChosenBar } from './ChosenBar'
+import { FindBar, isSearching } from './FindBar'
+import { JobList } from './JobList'
 
 const StorageDialog = dynamic(() => import('./StorageDialog').then((file) => file.StorageDialog), {
   ssr: false,
@@ -66,45 +69,6 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
   }, [offerDemo, storing])
 }
 
-function JobLine({ job: { id, summary, progress, updatedAt } }: { job: JobIndexRow }) {
-  return (
-    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
-      <Box
-        component={Link}
-        href={`/job/${encodeURIComponent(id)}/${progress}`}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: '1fr auto', md: '1fr 160px 180px' },
-          columnGap: 2,
-          alignItems: 'center',
-          minHeight: 64,
-          px: 2,
-          py: 1,
-          color: 'text.primary',
-          textDecoration: 'none',
-          '&:hover': { bgcolor: 'background.paper' },
-        }}
-      >
-        <span>
-          <Typography component="span" sx={{ fontWeight: 650, fontSize: '1.1rem', display: 'block' }}>
-            {titleOf(summary)}
-          </Typography>
-          <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-            {unitLine(summary)}
-            {summary.complaint ? ` · ${summary.complaint}` : ''}
-          </Typography>
-        </span>
-        <Typography component="span" sx={{ color: 'primary.main', fontWeight: 650 }}>
-          {STAGE_LABELS[progress]}
-        </Typography>
-        <Typography component="span" sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
-          {formatDistanceToNow(new Date(updatedAt), { addSuffix: true })}
-        </Typography>
-      </Box>
-    </Box>
-  )
-}
-
 type HeaderProps = {
   live: boolean
   onNew: () => void
@@ -139,55 +103,105 @@ function Header({ live, onNew, onMessages }: HeaderProps) {
   )
 }
 
-/** All jobs of this browser. */
-export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
+/** Starts a job and goes where it begins. */
+function useBegin(storing: (work: Promise<unknown>) => void) {
   const router = useRouter()
-  const { swept, problem } = useSwept()
-  const jobs = useLive(() => (swept ? listJobs(database()) : undefined), [swept])
-  const [messages, setMessages] = useState<readonly ImportMessage[]>([])
-  const storing = useCallback((work: Promise<unknown>) => {
-    work.catch((error: Error) => setMessages([{ good: false, text: `Not stored: ${storeSentence(error)}` }]))
-  }, [])
-  useDemoOffer(offerDemo, storing)
-  const demo = jobs?.filter((job) => job.demo === 1) ?? []
-  const live = useIsLive()
-  const [beginning, setBeginning] = useState(false)
   const start = async ({ broken, kind }: Begun) => {
     const blank = blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy))
     const { id } = await addJob(database(), begun(blank, broken, kind))
     const stage = broken === undefined ? 'arrive' : FIRST_STAGE[BEGINNINGS[broken].at]
     router.push(`/job/${encodeURIComponent(id)}/${stage}`)
   }
+  return (what: Begun) => storing(start(what))
+}
+
+type FoundProps = { rows: readonly JobIndexRow[]; storing: (work: Promise<unknown>) => void }
+
+/** The jobs that are looked for, to be opened or chosen. */
+function Found({ rows, storing }: FoundProps) {
+  const [wanted, setWanted] = useKept<Wanted>('jobs wanted', EVERYTHING)
+  const [chosen, setChosen] = useState<ReadonlySet<string>>()
+  const now = useNow()
+  const places = useMemo(() => placesIn(rows), [rows])
+  // what is typed leads; a long list follows when there is time
+  const sought = useDeferredValue(wanted)
+  const found = useMemo(() => findJobs(rows, sought, now, systemClock.zone()), [rows, sought, now])
+  const choose = useCallback(
+    (id: string) =>
+      setChosen((before = new Set()) => {
+        const next = new Set(before)
+        if (!next.delete(id)) next.add(id)
+        return next
+      }),
+    [],
+  )
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <FindBar wanted={wanted} places={places} onChange={setWanted} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+        <Typography role="status" sx={{ flex: 1, color: 'text.secondary', px: { md: 2 } }}>
+          {isSearching(sought) ? `${found.length} of ${rows.length} jobs` : `${rows.length} jobs`}
+        </Typography>
+        {chosen === undefined && (
+          <Button color="inherit" onClick={() => setChosen(new Set())}>
+            Choose several
+          </Button>
+        )}
+      </Box>
+      {chosen && (
+        <ChosenBar
+          jobs={found}
+          chosen={chosen}
+          onChosen={setChosen}
+          onDone={() => setChosen(undefined)}
+          storing={storing}
+        />
+      )}
+      <JobList key={JSON.stringify(sought)} jobs={found} now={now} chosen={chosen} onChoose={choose} />
+      {found.length === 0 && (
+        <Button color="inherit" onClick={() => setWanted(EVERYTHING)}>
+          Nothing answers this: show all jobs
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** All jobs of this browser. */
+export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
+  const { swept, problem } = useSwept()
+  const { rows, known } = useJobRows(swept)
+  const [messages, setMessages] = useState<readonly ImportMessage[]>([])
+  const [beginning, setBeginning] = useState(false)
+  const storing = useCallback((work: Promise<unknown>) => {
+    work.catch((error: Error) => setMessages([{ good: false, text: `Not stored: ${storeSentence(error)}` }]))
+  }, [])
+  useDemoOffer(offerDemo, storing)
+  const begin = useBegin(storing)
+  const live = useIsLive()
   const onBegin = (what: Begun) => {
     setBeginning(false)
-    storing(start(what))
+    begin(what)
   }
   return (
     <Box component="main" sx={{ maxWidth: 1080, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 2 }}>
       <Header live={live} onNew={() => setBeginning(true)} onMessages={setMessages} />
       {problem && <Alert severity="warning">{problem}</Alert>}
       <ImportMessages messages={messages} onClose={() => setMessages([])} />
-      <Box
-        component="ul"
-        aria-label="Jobs"
-        sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}
-      >
-        {jobs?.map((job) => (
-          <JobLine key={job.id} job={job} />
-        ))}
-      </Box>
-      {(jobs === undefined || jobs.length === 0) && (
+      {rows.length > 0 ? (
+        <Found rows={rows} storing={storing} />
+      ) : (
         // keeps its place until the list is known: what stands below must not move away under a finger
-        <Box sx={{ px: { md: 2 }, display: 'grid', gap: 2, visibility: jobs ? 'visible' : 'hidden' }}>
+        <Box sx={{ px: { md: 2 }, display: 'grid', gap: 2, visibility: known ? 'visible' : 'hidden' }}>
           <BeginJob onBegin={onBegin} disabled={!live} />
           <Typography sx={{ color: 'text.secondary' }}>
-            Three taps to the first reading: what is broken, which kind of unit, the place on the drawing.
-            Four readings already give an answer. Or look at the demo jobs.
+            No jobs yet. Three taps to the first reading: what is broken, which kind of unit, the place on the
+            drawing. Four readings already give an answer. Or look at the demo jobs.
           </Typography>
         </Box>
       )}
       {beginning && <BeginDialog onBegin={onBegin} onClose={() => setBeginning(false)} />}
-      <DemoButton demo={demo} live={live} storing={storing} />
+      <DemoButton demo={rows.filter((job) => job.demo === 1)} live={live} storing={storing} />
     </Box>
   )
 }

@@ -28,7 +28,7 @@ import {
   ViewOf,
   VIEWS,
 } from './panes'
-import { useKept } from './useKept'
+import { useKept } from '../shared/display/useKept'
 import { useMeasure } from './useMeasure'
 
 /** Where one looks: kept while the tab lives. */

@@ -18,7 +18,7 @@ import { knownJob } from '@/core/record/job/known'
 import { createPadEntry } from '../shared/entry/padEntry'
 import { PadPanel } from './PadPanel'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
-import { useKept } from './useKept'
+import { useKept } from '../shared/display/useKept'
 
 const NOW = new Date('2026-05-04T09:00:00Z')
 const demo = (id: string) => knownJob(buildDemoJobs(NOW).find((job) => job.id === id)!)

@@ -12,8 +12,8 @@ import { tapViews } from './tapViews'
 import { useAskedTap } from '../shared/entry/useAskedTap'
 import { useOpenKey } from '../shared/entry/useReadingEntry'
 import { useEntry } from './useEntry'
-import { useKept } from './useKept'
-import { useNow } from './useNow'
+import { useKept } from '../shared/display/useKept'
+import { useNow } from '../shared/display/useNow'
 import { useTapOrder } from './useTapOrder'
 
 /** Live values into the set that is looked at. */

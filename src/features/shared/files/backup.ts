@@ -38,6 +38,20 @@ export async function downloadBackup(): Promise<number> {
   return index.length
 }
 
+/** Hands some jobs to the user as one file, which is imported like a backup; settings are not in it. */
+export async function downloadJobs(ids: readonly string[]): Promise<number> {
+  const db = database()
+  async function* jobs() {
+    for (const id of ids) {
+      const whole = await readWholeJob(db, id)
+      if (whole) yield whole
+    }
+  }
+  const contents = { at: isoNow(systemClock), settings: [], aside: [], unread: [] }
+  saveBlob(await packBackup(jobs(), contents), `orzo-jobs-${stamp()}.zip`)
+  return ids.length
+}
+
 /** What a rescue came to: jobs in the file, and parts of the store that could not be read. */
 type Rescued = { readonly jobs: number; readonly lost: readonly string[] }
 
