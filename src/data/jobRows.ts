@@ -32,6 +32,9 @@ const newestFirst = (db: OrzoDatabase, before?: string) =>
     : db.jobIndex.where('updatedAt').belowOrEqual(before)
   ).reverse()
 
+/** Lets the page draw and hear before more is read. */
+const breath = () => new Promise((resolve) => setTimeout(resolve))
+
 async function readAll(db: OrzoDatabase, put: (now: Rows) => void): Promise<void> {
   const rows = new Map<string, JobIndexRow>()
   let piece = await newestFirst(db).limit(FIRST).toArray()
@@ -40,8 +43,10 @@ async function readAll(db: OrzoDatabase, put: (now: Rows) => void): Promise<void
     const before = rows.size
     for (const row of piece) rows.set(row.id, row)
     const done = piece.length < size || rows.size === before
-    put({ rows: [...rows.values()], whole: done })
+    // the first screen, and then the whole: in between there is nothing to look at
+    if (before === 0 || done) put({ rows: [...rows.values()], whole: done })
     if (done) return
+    await breath()
     // those of the last instant come once more, so that none of the same instant is passed over
     size = PIECE
     piece = await newestFirst(db, piece.at(-1)?.updatedAt).limit(size).toArray()
