@@ -26,7 +26,7 @@ import { type Gate, type GateRecord, judgeGate } from '../diagnosis/proof/gates'
 import { gateIdOf } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
-import { featureSentence, wordSentence } from '../diagnosis/evidence/sentence'
+import { featureSentence, verdict, wordSentence } from '../diagnosis/evidence/sentence'
 import { rank, type Ranked } from '../diagnosis/ranking/weigh'
 
 export type Evidence = {
@@ -82,27 +82,32 @@ export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readi
 
 type Told = { readonly judged: JudgedFeatures; readonly tests: TestResults; readonly display: Display }
 
-function sentenceOf(item: Item, { judged, tests, display }: Told): string {
+function sentenceOf(item: Item, { judged, tests, display }: Told, plain: boolean): string {
   if (item.type === 'word') return wordSentence(item, tests)
   const found = judged[item.key]
   if (!found) throw new Error(`${item.key} was ranked but not judged`)
-  return featureSentence(item.key, found.measured, found.target, display)
+  return featureSentence(item.key, found.measured, found.target, display, plain)
 }
 
-function evidenceOf(
-  totals: Float64Array,
-  self: Ranked,
-  items: readonly Item[],
-  sentences: ReadonlyMap<Item, string>,
-): Evidence[] {
-  return contributions(totals, self, items)
-    .filter(({ weight, item }) => Math.abs(weight) >= LEAST_WEIGHT && sentences.has(item))
-    .map(({ item, weight }) => ({
-      key: item.key,
-      direction: weight > 0 ? 'for' : 'against',
-      weight,
-      sentence: sentences.get(item) as string,
-    }))
+/** What a value in its band says of a sound circuit is said before one that strays. */
+const strays = (item: Item, { judged }: Told): boolean => {
+  const found = item.type === 'feature' ? judged[item.key] : undefined
+  return found !== undefined && verdict(found.measured, found.target) !== 'in band'
+}
+
+/** What speaks for a suspect first, the strongest first; then what speaks against it. */
+function evidenceOf(totals: Float64Array, self: Ranked, items: readonly Item[], told: Told): Evidence[] {
+  const sound = self.hypothesis.suspect === 'healthy'
+  const found = contributions(totals, self, items)
+    .filter(({ weight, item }) => Math.abs(weight) >= LEAST_WEIGHT && !('implied' in item))
+    .map(({ item, weight }) => ({ item, weight, rank: weight < 0 ? 2 : sound && strays(item, told) ? 1 : 0 }))
+    .sort((a, b) => a.rank - b.rank)
+  return found.map(({ item, weight }) => ({
+    key: item.key,
+    direction: weight > 0 ? 'for' : 'against',
+    weight,
+    sentence: sentenceOf(item, told, sound),
+  }))
 }
 
 function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mode']): string {
@@ -163,10 +168,8 @@ export function suspectsOf(
 ): Suspect[] {
   const totals = itemTotals(ranked, items)
   const told: Told = { judged, tests, display }
-  const spoken = items.filter((item) => !('implied' in item))
-  const sentences = new Map(spoken.map((item) => [item, sentenceOf(item, told)]))
   return ranked.map((row) => ({
-    ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, sentences)),
+    ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, told)),
     prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
   }))
 }

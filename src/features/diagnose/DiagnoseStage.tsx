@@ -12,7 +12,7 @@ import { suspectKey } from '@/core/answer/diagnose'
 import { isElectrical, type SuspectId } from '@/core/diagnosis/faults/faults'
 import { decidedFaults } from '@/core/answer/diagnoseJob'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
-import { percent } from '@/ui/percent'
+import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import type { StageProps } from '../shared/stageProps'
 import { SetBar } from '../shared/sets/SetBar'
@@ -53,7 +53,7 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
         >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', textAlign: 'left', gap: 2, mb: 0.5 }}>
             <span>{each.label}</span>
-            <strong style={{ whiteSpace: 'nowrap' }}>{percent(each.probability)}</strong>
+            <strong style={{ whiteSpace: 'nowrap' }}>{chance(each.probability)}</strong>
           </Box>
           <ProbabilityBar share={each.probability} strong={i === 0} />
         </ToggleButton>
@@ -87,12 +87,12 @@ function SuspectPanel(props: StageProps) {
       <SuspectChoice {...props} />
       <section aria-labelledby="evidence-title">
         <Typography id="evidence-title" variant="h2">
-          {suspect.label} {percent(suspect.probability)}
+          {suspect.label} {chance(suspect.probability)}
           {suspect.severity > 0 && !isElectrical(suspect.fault) && `, ${severityWord(suspect.severity)}`}
         </Typography>
         {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
         <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-          Before any reading {percent(suspect.prior.share)}
+          Before any reading {chance(suspect.prior.share)}
           {suspect.prior.because.length > 0 &&
             `, moved by ${suspect.prior.because.join(' and ')} (×${suspect.prior.factor.toFixed(1)})`}
           .

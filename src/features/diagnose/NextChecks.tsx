@@ -1,14 +1,17 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
+import { useState } from 'react'
 import { checkRow } from '@/core/diagnosis/checks/checks'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
 import type { ObservationKey } from '@/core/record/readings/observations'
 import { observationRow } from '@/core/record/readings/observations'
 import type { Mode, Observations } from '@/core/record/readings/schema'
+import { tells } from '../shared/tells'
 import { ChoiceChips } from '@/ui/ChoiceChips'
-import { percent } from '@/ui/percent'
+import { chance } from '@/ui/chance'
 
 const MOST_SPLITS = 3
 
@@ -48,6 +51,29 @@ function Doing({ check, observations, actions }: { check: NextCheck } & Props) {
   )
 }
 
+/** How much it tells and how long it takes; a tap shows the figure behind the word. */
+function Tells({ check: { gain, minutes } }: { check: NextCheck }) {
+  const [shown, setShown] = useState(false)
+  return (
+    <ButtonBase
+      onClick={() => setShown(!shown)}
+      aria-expanded={shown}
+      sx={{
+        font: 'inherit',
+        minHeight: 48,
+        minWidth: 48,
+        px: 1,
+        color: 'text.secondary',
+        flexShrink: 0,
+        alignSelf: 'flex-start',
+      }}
+    >
+      {tells(gain)}, {minutes} min
+      {shown && `, ${gain.toFixed(2)} bit`}
+    </ButtonBase>
+  )
+}
+
 function Check({ check, ...rest }: { check: NextCheck } & Props) {
   return (
     <Box component="li" sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
@@ -61,14 +87,12 @@ function Check({ check, ...rest }: { check: NextCheck } & Props) {
       )}
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
         <Typography sx={{ fontWeight: 650 }}>{check.label}</Typography>
-        <Typography sx={{ whiteSpace: 'nowrap', color: 'text.secondary' }}>
-          {check.minutes} min · {check.gain.toFixed(2)} bit
-        </Typography>
+        <Tells check={check} />
       </Box>
       <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.25, color: 'text.secondary', fontSize: '0.95rem' }}>
         {check.splits.slice(0, MOST_SPLITS).map((split) => (
           <li key={split.outcome}>
-            {split.outcome}: {suspectLabel(split.leads, rest.mode)} {percent(split.probability)}
+            {split.outcome}: {suspectLabel(split.leads, rest.mode)} {chance(split.probability)}
           </li>
         ))}
       </Box>

@@ -107,7 +107,11 @@ function Report({ job }: { job: StoredJob }) {
           ['Site', job.unit.site?.name],
           ['Complaint', job.arrival?.complaint],
           ['Done before', job.arrival?.doneBefore],
-          ['Found', leader && `${leader.label}: ${leader.evidence[0]?.sentence ?? ''}`],
+          [
+            'Found',
+            leader &&
+              `${leader.label}. ${leader.evidence.find(({ direction }) => direction === 'for')?.sentence ?? ''}`,
+          ],
           ['Decided', standings.map(decidedText).join(' ')],
           ['Cause of death', causesText(job)],
           ['Without full proof because', overrideTexts(standings).join('; ')],

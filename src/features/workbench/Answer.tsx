@@ -2,9 +2,10 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectKey } from '@/core/answer/diagnose'
-import { percent } from '@/ui/percent'
+import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { AskFirst } from '../shared/unit/AskUnit'
+import { tells } from '../shared/tells'
 import { Flags } from '../shared/Flags'
 import type { StageProps } from '../shared/stageProps'
 
@@ -49,11 +50,11 @@ function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
                   {suspect.label}
                 </Typography>
                 <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                  {percent(suspect.probability)}
+                  {chance(suspect.probability)}
                 </Typography>
               </Box>
               <ProbabilityBar share={suspect.probability} strong={i === 0} />
-              {i === 0 && suspect.evidence[0] && (
+              {i === 0 && suspect.evidence[0]?.direction === 'for' && (
                 <Typography sx={{ fontSize: '0.92rem', color: 'text.secondary', mt: 0.5 }}>
                   {suspect.evidence[0].sentence}
                 </Typography>
@@ -74,7 +75,7 @@ function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
                 {check.label}
                 <Typography component="span" sx={{ color: 'text.secondary' }}>
                   {' '}
-                  {check.minutes} min, {check.gain.toFixed(2)} bit
+                  {tells(check.gain)}, {check.minutes} min
                 </Typography>
               </li>
             ))}

@@ -10,7 +10,7 @@ import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
-import { percent } from '@/ui/percent'
+import { chance } from '@/ui/chance'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
@@ -38,7 +38,7 @@ function peekOf(
   const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
   if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
   const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label
-  return { label, value: percent(shown.probability) }
+  return { label, value: chance(shown.probability) }
 }
 
 const Loading = ({ label }: { label: string }) => (

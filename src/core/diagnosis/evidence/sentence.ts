@@ -36,12 +36,16 @@ export function verdict(measured: Measured, target: Target): Verdict {
   return gap > 0 ? 'above' : 'below'
 }
 
-/** "Subcooling 35 F is 25 F above the 10 F target: liquid is piling up ahead of something." */
+/**
+ * "Subcooling 35 F is 25 F above the 10 F target: liquid is piling up ahead of something."
+ * @param plain without what it points to: a sound circuit is not explained by a fault
+ */
 export function featureSentence(
   key: FeatureKey,
   measured: Measured,
   target: Target,
   display: Display,
+  plain = false,
 ): string {
   const { label, kind, high, low } = featureRow(key)
   const { value, gap } = SHOW[kind]
@@ -49,7 +53,8 @@ export function featureSentence(
   const aim = kind === 'share' ? showShare(target.value) : value(target.value, display)
   if (result === 'in band') return `${label} ${value(measured.value, display)} is in its band around ${aim}.`
   const by = gap(Math.abs(measured.value - target.value), display)
-  return `${label} ${value(measured.value, display)} is ${by} ${result} the ${aim} target: ${result === 'above' ? high : low}.`
+  const found = `${label} ${value(measured.value, display)} is ${by} ${result} the ${aim} target`
+  return plain ? `${found}.` : `${found}: ${result === 'above' ? high : low}.`
 }
 
 const BRANCH_SENTENCES: Readonly<Record<BranchWord, string>> = {

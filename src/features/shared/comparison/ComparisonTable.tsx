@@ -5,7 +5,7 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import type { Verdict } from '@/core/diagnosis/evidence/sentence'
 import type { Comparison } from '@/core/answer/comparison'
-import { percent } from '@/ui/percent'
+import { chance } from '@/ui/chance'
 
 const MARK: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△', below: '▽' }
 
@@ -65,7 +65,7 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
           </TableCell>
           {leaders.map(({ label, probability }, i) => (
             <TableCell key={i} align="right" sx={{ fontWeight: 650 }}>
-              {label} <span style={{ whiteSpace: 'nowrap' }}>{percent(probability)}</span>
+              {label} <span style={{ whiteSpace: 'nowrap' }}>{chance(probability)}</span>
             </TableCell>
           ))}
           <TableCell colSpan={headings.length > 1 ? 2 : 1} />
