@@ -1,10 +1,12 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { killsCompressor } from '@/core/diagnosis/proof/causes'
@@ -14,6 +16,7 @@ import { decidedFaults } from '@/core/answer/diagnoseJob'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
 import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { SetBar } from '../shared/sets/SetBar'
 import { observe } from '@/core/record/edits/readingEdits'
@@ -122,6 +125,64 @@ function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
   )?.fault
 }
 
+type SuspectsProps = { props: StageProps; actions: CheckActions }
+
+function Checks({ props: { diagnosis, set }, actions, most }: SuspectsProps & { most?: number }) {
+  const [all, setAll] = useState(false)
+  const shown = most === undefined || all ? diagnosis.nextChecks : diagnosis.nextChecks.slice(0, most)
+  const left = diagnosis.nextChecks.length - shown.length
+  return (
+    <section aria-labelledby="checks-title">
+      <Typography id="checks-title" variant="h2">
+        Next check
+      </Typography>
+      <NextChecks checks={shown} observations={set.observations ?? {}} mode={set.mode} actions={actions} />
+      {left > 0 && (
+        <Button color="inherit" onClick={() => setAll(true)}>
+          {left} more {left === 1 ? 'check' : 'checks'}
+        </Button>
+      )}
+    </section>
+  )
+}
+
+/** Who leads, and what speaks for it first. */
+function Leader({ diagnosis: { suspects } }: StageProps) {
+  const [leader] = suspects
+  if (!leader) return null
+  const reason = leader.evidence.find(({ direction }) => direction === 'for')
+  return (
+    <section aria-label="Leading suspect">
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
+        <Typography sx={{ fontWeight: 700, fontSize: '1.15rem' }}>{leader.label}</Typography>
+        <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>{chance(leader.probability)}</Typography>
+      </Box>
+      {reason && <Typography sx={{ color: 'text.secondary' }}>{reason.sentence}</Typography>}
+    </section>
+  )
+}
+
+/** Suspects and checks beside each other; on a phone the check stands under the leader, evidence after it. */
+function Suspects({ props, actions }: SuspectsProps) {
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
+  if (!isWide)
+    return (
+      <Box sx={{ px: 2, pb: 2, display: 'grid', gap: 2 }}>
+        <Leader {...props} />
+        <Checks props={props} actions={actions} most={1} />
+        <SuspectPanel {...props} />
+      </Box>
+    )
+  return (
+    <Box
+      sx={{ px: 2, pb: 2, display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
+    >
+      <SuspectPanel {...props} />
+      <Checks props={props} actions={actions} />
+    </Box>
+  )
+}
+
 /** A job that began with a machine that does not run opens at the bench until something is read of the circuit. */
 const beginsAtBench = ({ job }: StageProps): boolean =>
   beginningOf(job.arrival) === 'bench' &&
@@ -131,7 +192,6 @@ const beginsAtBench = ({ job }: StageProps): boolean =>
 
 /** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
-  const { diagnosis, set } = props
   const { asks } = props.answer
   const [view, setView] = useState<View>(() => (beginsAtBench(props) ? 'bench' : 'suspects'))
   const actions = useCheckActions(props, () => setView('bench'))
@@ -157,30 +217,7 @@ export function DiagnoseStage(props: StageProps) {
           <AskFirst plate={props.job.unit} asks={asks} change={props.change} />
         </Box>
       )}
-      {shown === 'suspects' && asks.length === 0 && (
-        <Box
-          sx={{
-            px: 2,
-            pb: 2,
-            display: 'grid',
-            gap: 3,
-            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1.2fr) minmax(0, 1fr)' },
-          }}
-        >
-          <SuspectPanel {...props} />
-          <section aria-labelledby="checks-title">
-            <Typography id="checks-title" variant="h2">
-              Next check
-            </Typography>
-            <NextChecks
-              checks={diagnosis.nextChecks}
-              observations={set.observations ?? {}}
-              mode={set.mode}
-              actions={actions}
-            />
-          </section>
-        </Box>
-      )}
+      {shown === 'suspects' && asks.length === 0 && <Suspects props={props} actions={actions} />}
     </Box>
   )
 }

@@ -13,6 +13,7 @@ import { captureReadings } from '@/core/record/edits/readingEdits'
 import { captured } from './live/capture'
 import { useTakeSettled } from './live/useTakeSettled'
 import { rememberColumns, rememberedColumns } from './log/columnsMemory'
+import { guessColumns } from '@/core/record/logs/readLog'
 import { MOST_BYTES, parseLog, tableOf } from './log/parseLog'
 import { knownJob } from '@/core/record/job/known'
 import { createPadEntry } from '../shared/entry/padEntry'
@@ -167,6 +168,28 @@ describe('what is seen on the drawing', () => {
 describe('logs', () => {
   const headings = ['Time', 'Low side (psig)']
   afterEach(() => database().settings.clear())
+  test('units in a row of their own belong to the names above them', () => {
+    const cells = [
+      ['Site log', ''],
+      ['Time', 'Low side', 'Outdoor'],
+      ['(min)', 'psig', '°F'],
+      ['0', '118', '95'],
+    ]
+    expect(tableOf(cells)?.headings).toEqual(['Time (min)', 'Low side psig', 'Outdoor °F'])
+    expect(guessColumns(tableOf(cells)!)).toEqual([
+      { use: 'time' },
+      { use: 'reading', key: 'suctionPressure', unit: 'psig' },
+      { use: 'reading', key: 'outdoorAirTemp', unit: 'F' },
+    ])
+    // two rows of names are two rows of names
+    expect(
+      tableOf([
+        ['Site', 'Dome'],
+        ['Time', 'Outdoor'],
+        ['0', '95'],
+      ])?.headings,
+    ).toEqual(['Time', 'Outdoor'])
+  })
   test('what stands above the headings is left out; words alone are no log', () => {
     const cells = [['made by hand'], ['Time', ''], ['0', '118'], ['10', '119'], ['end']]
     expect(tableOf(cells)).toEqual({

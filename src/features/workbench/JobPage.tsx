@@ -96,7 +96,7 @@ function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
     return (
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
         {header}
-        <Box component="main" sx={{ flex: 1, pb: '136px', minWidth: 0 }}>
+        <Box component="main" sx={{ flex: 1, pb: '152px', minWidth: 0 }}>
           {main}
         </Box>
         <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>

@@ -51,7 +51,9 @@ export function StageRail({ jobId, current, states }: Props) {
             sx={{
               flex: { xs: 1, md: 'none' },
               flexDirection: 'column',
-              minHeight: { xs: 56, md: 76 },
+              minHeight: { xs: 60, md: 76 },
+              justifyContent: { xs: 'flex-start', md: 'center' },
+              py: 0.5,
               px: 0.5,
               gap: 0.25,
               color: on ? 'primary.main' : 'text.primary',
@@ -76,7 +78,7 @@ export function StageRail({ jobId, current, states }: Props) {
                   fontSize: '0.7rem',
                   color: 'text.secondary',
                   lineHeight: 1.1,
-                  display: { xs: 'none', md: 'block' },
+                  textAlign: 'center',
                 }}
               >
                 {blocked}

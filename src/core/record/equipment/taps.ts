@@ -26,7 +26,12 @@ const GROUPS: readonly TapGroup[] = [
 ]
 
 /** Figures that some instruments show themselves; many technicians write only these [practice]. */
-export const SHOWN_TAPS: readonly ReadingKey[] = ['superheatShown', 'subcoolingShown', 'splitShown', 'overAmbientShown']
+export const SHOWN_TAPS: readonly ReadingKey[] = [
+  'superheatShown',
+  'subcoolingShown',
+  'splitShown',
+  'overAmbientShown',
+]
 /** Where the sides do not read the same, each is its own statement. */
 const SIDES: readonly ReadingKey[] = ['standingSuctionPressure', 'standingLiquidPressure']
 

@@ -1,5 +1,13 @@
 import { isOrderUnclear } from './logTime'
-import { checkColumns, type ColumnUse, guessColumns, type LogTable, meansBetween, readLog } from './readLog'
+import {
+  checkColumns,
+  type ColumnUse,
+  guessColumns,
+  impossible,
+  type LogTable,
+  meansBetween,
+  readLog,
+} from './readLog'
 
 const table: LogTable = {
   headings: [
@@ -18,6 +26,12 @@ const table: LogTable = {
   ],
 }
 
+/** As a person leaves it after looking at the units. */
+const confirmed = (columns: readonly ColumnUse[]): ColumnUse[] =>
+  columns.map((column) =>
+    column.use === 'reading' ? { use: 'reading', key: column.key, unit: column.unit } : column,
+  )
+
 test('columns are guessed from headings, units from headings or from what is likely', () => {
   expect(guessColumns(table)).toEqual([
     { use: 'time' },
@@ -25,7 +39,7 @@ test('columns are guessed from headings, units from headings or from what is lik
     { use: 'reading', key: 'liquidPressure', unit: 'kPag' },
     { use: 'reading', key: 'suctionLineTemp', unit: 'F' },
     { use: 'reading', key: 'liquidLineTemp', unit: 'C' },
-    { use: 'reading', key: 'returnAirTemp', unit: 'C' },
+    { use: 'reading', key: 'returnAirTemp', unit: 'C', guessed: true },
     { use: 'ignore' },
   ])
 })
@@ -38,11 +52,15 @@ test.each([
   ['Outdoor', ['35', '36'], 'C'],
 ])('%s without a unit, %j: %s', (heading, cells, unit) => {
   const guessed = guessColumns({ headings: [heading], rows: cells.map((cell) => [cell]) })
-  expect(guessed[0]).toMatchObject({ use: 'reading', unit })
+  expect(guessed[0]).toMatchObject({ use: 'reading', unit, guessed: true })
+  // a guess is never taken over without a person: suction 38 beside liquid 210 may be bar or psi
+  const rows = cells.map((cell, i) => [String(i), cell])
+  const columns: ColumnUse[] = [{ use: 'time' }, ...guessed]
+  expect(() => readLog({ headings: ['Time', heading], rows }, columns)).toThrow(/is a guess from its values/)
 })
 
 test('series run in minutes from the first row; cells without a number are counted, not guessed', () => {
-  const log = readLog(table, guessColumns(table))
+  const log = readLog(table, confirmed(guessColumns(table)))
   expect(log).toMatchObject({ minutes: 2, skipped: 1, beganAt: Date.parse('2026-05-04T09:00:00Z') })
   expect(log.series.find(({ key }) => key === 'liquidPressure')?.points).toEqual([
     { minute: 0, value: 2400 },
@@ -81,7 +99,7 @@ test('two columns for one reading, and a file without any time, are told', () =>
 })
 
 test('a remembered mapping is taken only where it fits', () => {
-  const columns = guessColumns(table)
+  const columns = confirmed(guessColumns(table))
   expect(checkColumns(JSON.parse(JSON.stringify(columns)), 7)).toEqual(columns)
   expect(checkColumns(columns, 6)).toBeUndefined()
   expect(checkColumns([{ use: 'reading', key: 'boxTemp', unit: 'psig' }], 1)).toBeUndefined()
@@ -230,4 +248,11 @@ describe('commas in numbers', () => {
       /Liquid pressure: a comma may mark thousands or decimals in "2,410"/,
     )
   })
+})
+
+test('a mean that cannot be stored is told in words, one that can is not', () => {
+  expect(impossible({ key: 'suctionPressure', value: 118, unit: 'psig' })).toBeUndefined()
+  expect(impossible({ key: 'suctionPressure', value: -40, unit: 'psig' })).toMatch(
+    /^Suction pressure -40 psig is left out: .*vacuum.* Look at its unit\.$/,
+  )
 })

@@ -1,6 +1,7 @@
 import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { EITHER, THOUSANDS_COMMA } from '../../base/units/numberTyped'
 import { parseTyped } from '../../base/units/parseTyped'
+import { quantitySchema } from '../../base/units/quantitySchema'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
 import { LOG_NUMBER, numberIn } from './logNumber'
@@ -14,7 +15,13 @@ export type LogTable = { readonly headings: readonly string[]; readonly rows: re
 export type ColumnUse =
   | { readonly use: 'time'; readonly order?: DateOrder }
   | { readonly use: 'date'; readonly order?: DateOrder }
-  | { readonly use: 'reading'; readonly key: ReadingKey; readonly unit: Unit }
+  | {
+      readonly use: 'reading'
+      readonly key: ReadingKey
+      readonly unit: Unit
+      /** nothing in the file tells the unit: it was guessed from the size of the values, and a person must confirm it */
+      readonly guessed?: true
+    }
   | { readonly use: 'ignore' }
 
 /** Words in headings that speak for a reading; the first row that fits wins. */
@@ -117,7 +124,15 @@ export function guessColumns(table: LogTable): ColumnUse[] {
     else {
       taken.add(key)
       const { kind } = readingRow(key)
-      guessed.push({ use: 'reading', key, unit: unitInHeading(heading, kind) ?? unitByValues(kind, values) })
+      const told = unitInHeading(heading, kind)
+      // where a kind has one unit only there is nothing to guess
+      const sure = told !== undefined || unitsOf(kind).length === 1
+      guessed.push({
+        use: 'reading',
+        key,
+        unit: told ?? unitByValues(kind, values),
+        ...(sure ? {} : { guessed: true as const }),
+      })
     }
   })
   return guessed
@@ -170,6 +185,12 @@ function wantedColumns(
   if (!clock) throw new OrzoError('bad-log', 'Say which column is the time.')
   const wanted = columns.flatMap((column, index) => (column.use === 'reading' ? [{ ...column, index }] : []))
   if (wanted.length === 0) throw new OrzoError('bad-log', 'Say for one column at least which reading it is.')
+  const unsure = wanted.find(({ guessed }) => guessed)
+  if (unsure)
+    throw new OrzoError(
+      'bad-log',
+      `Nothing in the file tells the unit of ${readingRow(unsure.key).label.toLowerCase()}: ${unsure.unit} is a guess from its values. Confirm it or choose another.`,
+    )
   const twice = wanted.find(({ key }, i) => wanted.findIndex((other) => other.key === key) !== i)
   if (twice) throw new OrzoError('bad-log', `Two columns are ${readingRow(twice.key).label}: keep one.`)
   return {
@@ -230,6 +251,21 @@ export function meansBetween(
     const mean = inside.reduce((sum, { value }) => sum + value, 0) / inside.length
     return [{ key, unit, value: Number(mean.toFixed(2)) }]
   })
+}
+
+/** Why a mean cannot be a reading; undefined where it can. */
+export function impossible({
+  key,
+  value,
+  unit,
+}: {
+  key: ReadingKey
+  value: number
+  unit: Unit
+}): string | undefined {
+  const result = quantitySchema(readingRow(key).kind).safeParse({ value, unit })
+  if (result.success) return undefined
+  return `${readingRow(key).label} ${value} ${unit} is left out: ${result.error.issues[0]?.message ?? 'it cannot be stored'} Look at its unit.`
 }
 
 /** A mapping as it is remembered, checked when it is read back; undefined where it does not fit the file. */

@@ -123,3 +123,38 @@ test('a doubtful reading counts with a wider error', () => {
       .liquidLineTemp!.error
   expect(errorOf({ ...f(110), doubtful: true })).toBeCloseTo(DOUBTFUL_ERRORS * errorOf(f(110)), 9)
 })
+
+describe('what an instrument shows beside its own arithmetic', () => {
+  const shown = (value: number) => ({ value, unit: 'F' as const })
+  const disagreeing = (readings: Readings, mode: Mode = 'cooling') =>
+    flagsOf({ readings: { ...SOUND, ...readings }, mode })
+      .filter(({ id }) => id === 'shown-disagrees')
+      .map(({ keys }) => keys[0])
+  // SOUND: superheat 12 F, subcooling 11 F, split 20 F, condensing 25 F over outdoor air
+  test.each([
+    ['all agree', { superheatShown: shown(12), subcoolingShown: shown(11), splitShown: shown(20) }, []],
+    ['within what both may err', { superheatShown: shown(14) }, []],
+    ['another refrigerant in the instrument', { superheatShown: shown(25) }, ['superheatShown']],
+    ['a poor clamp', { subcoolingShown: shown(2) }, ['subcoolingShown']],
+    ['over ambient', { overAmbientShown: shown(40) }, ['overAmbientShown']],
+    ['two at once', { splitShown: shown(9), superheatShown: shown(0) }, ['superheatShown', 'splitShown']],
+  ] as const)('%s', (_name, readings, flagged) => {
+    expect(disagreeing(readings as Readings)).toEqual(flagged)
+  })
+  test('a split is written without its sign; alone nothing can disagree', () => {
+    const warm = { returnAirTemp: f(70), supplyAirTemp: f(95), splitShown: shown(25) }
+    expect(disagreeing(warm, 'heating')).toEqual([])
+    expect(flagsOf({ readings: { superheatShown: shown(40) } })).toEqual([])
+  })
+})
+
+test('two sides at rest that do not read the same speak for themselves only', () => {
+  const at = (low: number, high: number) =>
+    flagsOf({
+      readings: { standingSuctionPressure: psig(low), standingLiquidPressure: psig(high) },
+      mode: 'off',
+    }).map(({ id }) => id)
+  expect(at(5, 180)).toEqual(['standing-sides-differ'])
+  expect(at(180, 5)).toEqual(['standing-sides-differ'])
+  expect(at(140, 141)).toEqual([])
+})

@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
@@ -30,22 +31,38 @@ const COLUMN_LABELS = Object.fromEntries([
 
 const ORDER_WORDS: Readonly<Record<DateOrder, string>> = { 'day-first': 'day', 'month-first': 'month' }
 
+/** The column with a unit that a person said. */
+const sure = ({ use, key }: Extract<ColumnUse, { use: 'reading' }>, unit: Unit): ColumnUse => ({
+  use,
+  key,
+  unit,
+})
+
 /** What must be known of a column beside what it is: its unit, or the order of its dates. */
 function Detail({ column, asksOrder, onChange }: Pick<ColumnProps, 'column' | 'asksOrder' | 'onChange'>) {
   if (column.use === 'reading')
     return (
-      <TextField
-        select
-        label="Unit"
-        value={column.unit}
-        onChange={({ target }) => onChange({ ...column, unit: target.value as Unit })}
-      >
-        {unitsOf(readingRow(column.key).kind).map((unit) => (
-          <MenuItem key={unit} value={unit}>
-            {unit}
-          </MenuItem>
-        ))}
-      </TextField>
+      <Box>
+        <TextField
+          select
+          fullWidth
+          label={column.guessed ? 'Unit, a guess' : 'Unit'}
+          value={column.unit}
+          error={column.guessed === true}
+          onChange={({ target }) => onChange(sure(column, target.value as Unit))}
+        >
+          {unitsOf(readingRow(column.key).kind).map((unit) => (
+            <MenuItem key={unit} value={unit}>
+              {unit}
+            </MenuItem>
+          ))}
+        </TextField>
+        {column.guessed && (
+          <Button size="small" onClick={() => onChange(sure(column, column.unit))}>
+            {column.unit} is right
+          </Button>
+        )}
+      </Box>
     )
   if (column.use === 'ignore' || !asksOrder) return <span />
   return (

@@ -10,7 +10,14 @@ import Slider from '@mui/material/Slider'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
-import { type ColumnUse, type Log, type LogTable, meansBetween, readLog } from '@/core/record/logs/readLog'
+import {
+  type ColumnUse,
+  impossible,
+  type Log,
+  type LogTable,
+  meansBetween,
+  readLog,
+} from '@/core/record/logs/readLog'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import type { Reading } from '@/core/record/readings/schema'
 import { systemClock } from '@/data/clock'
@@ -66,7 +73,9 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Pr
   const [stretch, setStretch] = useState<readonly [number, number]>()
   const end = log?.minutes ?? 0
   const [from, to] = stretch ?? [Math.max(end - 2, 0), end]
-  const means = log ? meansBetween(log, from, to) : []
+  const all = log ? meansBetween(log, from, to) : []
+  const means = all.filter((mean) => impossible(mean) === undefined)
+  const left = all.flatMap((mean) => impossible(mean) ?? [])
   const take = (taken: typeof means) => {
     if (!log) return
     const at = new Date(
@@ -109,6 +118,11 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose }: Pr
                 { minute: to, label: 'to' },
               ]}
             />
+            {left.map((sentence) => (
+              <Alert key={sentence} severity="warning">
+                {sentence}
+              </Alert>
+            ))}
             <Stretch log={log} from={from} to={to} onChange={setStretch} />
             <Typography>
               {means.map(({ key, value, unit }) => `${readingRow(key).short} ${value} ${unit}`).join(' · ') ||

@@ -1,4 +1,6 @@
 import Papa from 'papaparse'
+import { attempt } from '@/core/base/errors/orzoError'
+import { parseTyped } from '@/core/base/units/parseTyped'
 import type { LogTable } from '@/core/record/logs/readLog'
 
 /** Larger files are refused before they are read, bytes. */
@@ -6,10 +8,39 @@ export const MOST_BYTES = 20_000_000
 
 const isNumber = (cell: string) => /^\s*[+-]?\d*[.,]?\d+\s*$/.test(cell)
 
+/** Kinds whose units stand in a row of their own below the names. */
+const UNIT_KINDS = ['pressure', 'temperature', 'voltage', 'current', 'humidity', 'time'] as const
+const CLOCK_WORDS =
+  /^(s|sec|secs|seconds|min|minutes|h|hours?|hh:mm(:ss)?|[dmy]{1,4}([./-][dmy]{1,4}){1,2})$/i
+
+function isUnitWord(cell: string): boolean {
+  const bare = cell.replace(/[()[\]{}\s]/g, '')
+  if (CLOCK_WORDS.test(bare)) return true
+  return UNIT_KINDS.some((kind) => attempt(() => parseTyped(`1 ${bare}`, kind, 'K')).ok)
+}
+
+/** Whether a row holds the units of the names above it. */
+function isUnitRow(row: readonly string[]): boolean {
+  const said = row.filter((cell) => cell.trim() !== '')
+  return said.length > 0 && said.filter(isUnitWord).length * 2 > said.length
+}
+
+/** The headings; units that stand in a row of their own are put behind the names. */
+function headingsOf(
+  cells: readonly (readonly string[])[],
+  firstValues: number,
+): readonly string[] | undefined {
+  const [names, units] = [cells[firstValues - 2], cells[firstValues - 1]]
+  if (!units || !names || names.length < 2 || names.some(isNumber) || !isUnitRow(units) || isUnitRow(names))
+    return units
+  const width = Math.max(names.length, units.length)
+  return Array.from({ length: width }, (_v, i) => `${names[i]?.trim() ?? ''} ${units[i]?.trim() ?? ''}`)
+}
+
 /** Cells of a file; the row above the first row with numbers is taken for the headings, what stands before it is left out. */
 export function tableOf(cells: readonly (readonly string[])[]): LogTable | undefined {
   const firstValues = cells.findIndex((row, i) => i > 0 && row.length > 1 && row.some(isNumber))
-  const headings = cells[firstValues - 1]
+  const headings = headingsOf(cells, firstValues)
   if (!headings || headings.length < 2) return undefined
   return {
     headings: headings.map((heading, i) => heading.trim() || `Column ${i + 1}`),

@@ -1,0 +1,61 @@
+import { addJob, blankJob, removeJob } from './jobs'
+import { OrzoDatabase } from './database'
+import { jobRows, signOf } from './jobRows'
+import { changeJob } from './records'
+import { setTitle } from '@/core/record/edits/headEdits'
+
+const NAMES = Array.from({ length: 150 }, (_v, i) => `job ${i}`)
+let db: OrzoDatabase
+let names = 0
+beforeEach(() => {
+  names += 1
+  db = new OrzoDatabase(`rows-${names}`)
+})
+afterEach(() => db.delete())
+
+async function fill() {
+  for (const [i, title] of NAMES.entries()) {
+    // many of the same instant: none may be passed over between two pieces
+    const at = new Date(Date.UTC(2026, 0, 1 + Math.floor(i / 70))).toISOString()
+    await addJob(db, { ...blankJob(at), title })
+  }
+}
+const titles = () =>
+  jobRows(db)
+    .get()
+    .rows.map(({ summary }) => summary.title)
+
+test('the first screen is there before the whole, and the whole has every job once', async () => {
+  await fill()
+  const seen: number[] = []
+  const stop = jobRows(db).subscribe(() => seen.push(jobRows(db).get().rows.length))
+  await jobRows(db).refresh()
+  stop()
+  expect(seen).toEqual([60, NAMES.length])
+  expect([...titles()].sort()).toEqual([...NAMES].sort())
+  expect(jobRows(db).get().whole).toBe(true)
+})
+
+test('a change, a new job and a removed one come without reading all again', async () => {
+  await fill()
+  const rows = jobRows(db)
+  await rows.refresh()
+  const { id } = rows.get().rows.at(-1)!
+  const sign = await signOf(db)
+  const clock = { now: () => Date.parse('2026-06-01T09:00:00Z'), zone: () => 'UTC' }
+  await changeJob(db, id, setTitle('Dome'), clock)
+  expect(await signOf(db)).not.toEqual(sign)
+  await rows.refresh()
+  expect(titles()[0]).toBe('Dome')
+  await addJob(db, { ...blankJob('2026-06-02T09:00:00Z'), title: 'new' })
+  await rows.refresh()
+  expect(titles().slice(0, 2)).toEqual(['new', 'Dome'])
+  await removeJob(db, id)
+  await rows.refresh()
+  expect(titles()).not.toContain('Dome')
+  expect(titles()).toHaveLength(NAMES.length)
+  // an older one, as from a file, stands where it belongs
+  await addJob(db, { ...blankJob('2020-01-01T00:00:00Z'), title: 'old' })
+  await rows.refresh()
+  expect(titles().at(-1)).toBe('old')
+})
