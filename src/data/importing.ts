@@ -16,9 +16,12 @@ export type ImportOutcome = {
 
 const NO_FILES: JobFiles = { logs: {}, photos: {} }
 
+/** Names that an address cannot hold: the browser takes them for "here" and "one up". */
+const DOTS: Readonly<Record<string, string>> = { '.': 'dot', '..': 'dot-dot' }
+
 const completed = (job: Job, now: string): StoredJob => ({
   ...job,
-  id: job.id ?? newJobId(),
+  id: job.id === undefined ? newJobId() : (DOTS[job.id] ?? job.id),
   createdAt: job.createdAt ?? now,
   updatedAt: job.updatedAt ?? now,
 })

@@ -9,8 +9,12 @@ import { causesText, decidedText, overrideTexts } from '../shared/decided'
 import { useAnswer } from '../shared/answer/useAnswer'
 import { useComparison } from '../shared/answer/useComparison'
 import { unknownOf } from '@/core/record/equipment/asked'
+import { isPlaced } from '@/core/record/readings/places'
+import { placesText } from '../shared/seenText'
 import { summaryOf } from '@/core/record/job/summary'
-import type { Quantity } from '@/core/base/units/units'
+import type { Comparison } from '@/core/answer/comparison'
+import { showQuantity, type TypedQuantity } from '@/core/base/units/compound'
+import type { TemperatureUnit } from '@/core/base/units/units'
 import { DISCLAIMER } from '@/core/safety/cautions'
 import { observationRow, type ObservationKey } from '@/core/record/readings/observations'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
@@ -22,7 +26,7 @@ import { LadderPair } from '../shared/comparison/LadderPair'
 import { duration } from '../shared/planText'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 
-const quantity = (value: Quantity | undefined) => (value ? `${value.value} ${value.unit}` : 'not entered')
+const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(value) : 'not entered')
 
 function Facts({ rows }: { rows: readonly (readonly [string, string | undefined])[] }) {
   return (
@@ -68,13 +72,35 @@ function SetReadings({ job }: { job: StoredJob }) {
             ([key, word]) =>
               [
                 key === 'hoursOpenToAir' ? 'Hours open to air' : observationRow(key as ObservationKey).label,
-                String(word),
+                isPlaced(key) ? placesText(set, key) : String(word),
               ] as const,
           ),
         ]}
       />
     </section>
   ))
+}
+
+type LaddersProps = {
+  job: StoredJob
+  comparison: Comparison
+  temperature: TemperatureUnit
+}
+
+/** First and last set on one scale. */
+function Ladders({ job, comparison, temperature }: LaddersProps) {
+  if (job.readingSets.length < 2) return null
+  return (
+    <section>
+      <Typography variant="h2">Temperature ladders</Typography>
+      <LadderPair
+        sets={job.readingSets}
+        display={{ temperature }}
+        ends={[0, job.readingSets.length - 1]}
+        pictures={comparison.pictures}
+      />
+    </section>
+  )
 }
 
 function Report({ job }: { job: StoredJob }) {
@@ -87,7 +113,19 @@ function Report({ job }: { job: StoredJob }) {
   const isKnown = unknownOf(job.unit).length === 0
   const leader = found && answer.asks.length === 0 ? answer.ranking.suspects[0] : undefined
   return (
-    <Box component="main" sx={{ maxWidth: 820, mx: 'auto', p: 3, display: 'grid', gap: 2.5 }}>
+    <Box
+      component="main"
+      // one long word of a title or a note must not widen the page
+      sx={{
+        maxWidth: 820,
+        mx: 'auto',
+        p: 3,
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0, 1fr)',
+        gap: 2.5,
+        overflowWrap: 'anywhere',
+      }}
+    >
       <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>
         <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/close`} color="inherit">
           ‹ Back
@@ -129,17 +167,7 @@ function Report({ job }: { job: StoredJob }) {
         <Typography variant="h2">Before and after</Typography>
         <ComparisonTable comparison={comparison} />
       </section>
-      {job.readingSets.length > 1 && (
-        <section>
-          <Typography variant="h2">Temperature ladders</Typography>
-          <LadderPair
-            sets={job.readingSets}
-            display={{ temperature }}
-            ends={[0, job.readingSets.length - 1]}
-            pictures={comparison.pictures}
-          />
-        </section>
-      )}
+      <Ladders job={job} comparison={comparison} temperature={temperature} />
       <section>
         <Typography variant="h2">Readings as taken</Typography>
         <Box sx={{ display: 'grid', gap: 1.5 }}>

@@ -2,10 +2,10 @@
 import { attempt } from '@/core/base/errors/orzoError'
 import { nitrogenPressureAt } from '@/core/physics/processes/nitrogen'
 import { localAtmosphere } from '@/core/base/units/atmosphere'
-import { fromPascals, toKelvin, toPascals, toSI } from '@/core/base/units/convert'
+import { toKelvin, toPascals, toSI } from '@/core/base/units/convert'
 import type { PressureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
-import { asPressure, asTemperature, showPressure, type Typed } from './format'
+import { asPressure, asTemperature, showPressure, showPressureChange, type Typed } from './format'
 import { Figure, Figures, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
@@ -44,21 +44,21 @@ function Answer({ input, atmosphere }: { input: Input; atmosphere: number }) {
   const { begun, expected, seen } = found.value
   const unit = start.unit as PressureUnit
   const doubt = Math.hypot(GAUGE_PASCALS * 2, (begun * DEGREE_KELVIN) / from)
-  const change = (pascals: number) => {
-    const value = fromPascals(pascals, unit === 'psig' ? 'psia' : unit === 'kPag' ? 'kPa' : 'bar')
-    return `${value > 0 ? '+' : ''}${value.toFixed(1)} ${unit === 'psig' ? 'psi' : unit === 'kPag' ? 'kPa' : 'bar'}`
+  const signed = (pascals: number) => {
+    const text = showPressureChange(pascals, unit)
+    return /^[1-9]|^0\.\d*[1-9]/.test(text) ? `+${text}` : text
   }
   return (
     <Figures>
       <Figure
         label="A tight circuit should read"
         value={showPressure(expected, unit, atmosphere)}
-        note={`${change(expected - begun)} by temperature alone, +- ${change(doubt).slice(1)}`}
+        note={`${signed(expected - begun)} by temperature alone, ± ${showPressureChange(doubt, unit)}`}
       />
       {seen !== undefined && (
         <Figure
           label="Beyond temperature"
-          value={change(seen - expected)}
+          value={signed(seen - expected)}
           note={
             seen - expected < -2 * doubt
               ? '⬣ more than the doubt: look for a leak'

@@ -2,7 +2,9 @@
 import Box from '@mui/material/Box'
 import { attempt } from '@/core/base/errors/orzoError'
 import { boilingPressure, boilingTemperatureOfWater } from '@/core/reference/boilingWater'
-import { fromKelvin, fromPascals, toKelvin, toPascals } from '@/core/base/units/convert'
+import { localAtmosphere } from '@/core/base/units/atmosphere'
+import { elevationSchema } from '@/core/record/equipment/unit'
+import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '@/core/base/units/convert'
 import { QuantityField } from '@/ui/QuantityField'
 import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, type Typed } from './format'
@@ -10,8 +12,16 @@ import { NumberTable } from './NumberTable'
 import { Figure, Figures, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
-type Input = { metal: Typed | undefined; vacuum: Typed | undefined }
-const INITIAL: Input = { metal: { value: 75, unit: 'F' }, vacuum: { value: 500, unit: 'micron' } }
+type Input = {
+  metal: Typed | undefined
+  vacuum: Typed | undefined
+  siteElevation: Typed | undefined
+}
+const INITIAL: Input = {
+  metal: { value: 75, unit: 'F' },
+  vacuum: { value: 500, unit: 'micron' },
+  siteElevation: { value: 0, unit: 'm' },
+}
 const DEGREES = [-40, -20, 0, 10, 20, 32, 40, 50, 60, 70, 80, 90, 100, 120]
 
 const microns = (pascals: number) => Math.round(fromPascals(pascals, 'micron')).toLocaleString('en-US')
@@ -31,9 +41,13 @@ function ByTemperature({ metal }: { metal: Typed | undefined }) {
   )
 }
 
-function ByPressure({ vacuum }: { vacuum: Typed | undefined }) {
+function ByPressure({ vacuum, siteElevation }: Pick<Input, 'vacuum' | 'siteElevation'>) {
   if (!vacuum) return <Problem>Type the vacuum.</Problem>
-  const found = attempt(() => boilingTemperatureOfWater(toPascals(asPressure(vacuum))))
+  // a gauge in inHg or psi reads against the air of the site; microns are absolute
+  const found = attempt(() => {
+    const atmosphere = localAtmosphere(siteElevation ? toSI(siteElevation) : 0)
+    return boilingTemperatureOfWater(toPascals(asPressure(vacuum), atmosphere))
+  })
   if (!found.ok) return <Problem>{found.error.message}</Problem>
   return (
     <Figure
@@ -69,10 +83,18 @@ export function WaterTool() {
           value={input.vacuum}
           onChange={(vacuum) => set({ vacuum })}
         />
+        <QuantityField
+          label="Elevation"
+          kind="length"
+          defaultUnit="m"
+          value={input.siteElevation}
+          schema={elevationSchema}
+          onChange={(siteElevation) => set({ siteElevation })}
+        />
       </Inputs>
       <Figures>
         <ByTemperature metal={input.metal} />
-        <ByPressure vacuum={input.vacuum} />
+        <ByPressure vacuum={input.vacuum} siteElevation={input.siteElevation} />
       </Figures>
       <Box
         sx={{

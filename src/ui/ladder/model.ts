@@ -1,3 +1,4 @@
+import { SATURATION_NAMES } from '@/core/record/readings/saturationNames'
 import type { Assessment } from '@/core/diagnosis/evidence/assess'
 import { verdict, type Verdict } from '@/core/diagnosis/evidence/sentence'
 import { type DerivedKey, derivedRow } from '@/core/record/readings/derivedTable'
@@ -137,20 +138,22 @@ function spanOf(row: SpanRow, diagnosis: Read): LadderSpan[] {
 /** A glide under this is drawn as a thin rung, K. */
 const LEAST_GLIDE = 0.3
 
-function saturationRung(diagnosis: Read, id: 'evaporatingMean' | 'condensingMean', label: string): Rung[] {
+/** A rung stands at the edge that superheat or subcooling is counted from; the glide reaches from it to the other one. */
+const EDGES = { evaporatingMean: 'evaporatingDew', condensingMean: 'condensingBubble' } as const
+
+function saturationRung(diagnosis: Read, id: keyof typeof EDGES, plain: string): Rung[] {
   const { derived } = diagnosis
   const mean = derived[id]
   if (!mean) return []
-  const dew = derived.evaporatingDew
-  const bubble = derived.condensingBubble
-  const edge = id === 'evaporatingMean' ? dew : bubble
+  const edge = derived[EDGES[id]]
   // the mean lies 2/3 or 1/2 of the way along the glide: its other end follows from the known edge
   const away = edge ? (mean.value - edge.value) * (id === 'evaporatingMean' ? 3 : 2) : 0
   const glides = edge !== undefined && Math.abs(away) > LEAST_GLIDE
   return [
     {
       id,
-      label,
+      // without glide bubble, mean and dew are one
+      label: glides ? SATURATION_NAMES[EDGES[id]] : plain,
       kelvin: edge?.value ?? mean.value,
       error: mean.error,
       derived: true,

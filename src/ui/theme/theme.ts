@@ -57,6 +57,10 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
               animationDuration: '0.01ms !important',
             },
           },
+          // what has the focus is never under the bar of a narrow screen
+          '@media screen and (max-width: 899.95px)': {
+            html: { scrollPaddingBottom: 160, scrollPaddingTop: 16 },
+          },
           '@media print': {
             // paper is light, whatever the screen is
             ':root': cssVariables('sunlight'),

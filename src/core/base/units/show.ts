@@ -5,7 +5,8 @@ import type { TemperatureUnit } from './units'
 export type Display = { readonly temperature: TemperatureUnit }
 export const DEFAULT_DISPLAY: Display = { temperature: 'F' }
 
-const rounded = (value: number, digits = 0) => {
+/** A number to so many places; nothing is never written "-0.0". */
+export const rounded = (value: number, digits = 0): string => {
   const text = value.toFixed(digits)
   return Number(text) === 0 ? (0).toFixed(digits) : text
 }

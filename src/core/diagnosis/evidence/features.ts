@@ -1,3 +1,4 @@
+import { SATURATION_NAMES } from '../../record/readings/saturationNames'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Derived } from '../../record/readings/derive'
 import type { Measured, Snapshot } from '../../record/readings/snapshot'
@@ -29,7 +30,7 @@ function ampsShare(unit: UnitPlate, at: Snapshot): Measured | undefined {
 /** Continuous evidence, one row per target (handbook 04 columns, then the tells). */
 const FEATURES = {
   evaporatingMean: {
-    label: 'Evaporating',
+    label: SATURATION_NAMES.evaporatingMean,
     kind: 'temperature',
     measure: (_unit, _at, derived) => derived.evaporatingMean,
     needs: ['suctionPressure'],
@@ -37,7 +38,7 @@ const FEATURES = {
     low: 'the evaporator is short of refrigerant or of warm air',
   },
   condensingMean: {
-    label: 'Condensing',
+    label: SATURATION_NAMES.condensingMean,
     kind: 'temperature',
     measure: (_unit, _at, derived) => derived.condensingMean,
     needs: ['liquidPressure'],

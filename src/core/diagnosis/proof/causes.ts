@@ -68,7 +68,7 @@ const CAUSES = {
     label: 'Overheating, high compression ratio',
     evidence: (record) => [
       hotDischarge(record),
-      deviation(record, 'condensingMean') > 2 && 'Condensing far above its band.',
+      deviation(record, 'condensingMean') > 2 && 'Condensing mean far above its band.',
       record.seen.condenserCoil === 'dirty' && 'Dirty condenser coil.',
       record.seen.oilAppearance === 'burnt-smell' && 'Oil smells burnt.',
     ],

@@ -1,5 +1,4 @@
-import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
-import type { Metering, UnitKind } from '../equipment/unit'
+import type { Metering, UnitKind, UnitPlate } from '../equipment/unit'
 import type { Quantity } from '../../base/units/units'
 import type { Job } from './job'
 
@@ -10,7 +9,7 @@ export type JobSummary = {
   readonly unitName?: string
   readonly siteName?: string
   readonly kind?: UnitKind
-  readonly refrigerant?: RefrigerantName
+  readonly refrigerant?: UnitPlate['refrigerant']
   readonly metering?: Metering
   readonly tons?: number
   readonly elevation?: Quantity

@@ -3,6 +3,7 @@ import { meanCondensing, meanEvaporating } from '../../physics/refrigerants/mean
 import { saturationTemperature } from '../../physics/refrigerants/saturation'
 import { relativeHumidity } from '../../physics/air/psychrometrics'
 import { pressureDropError, temperatureDropError } from './instrumentError'
+import { SATURATION_NAMES } from './saturationNames'
 import type { Measured, Snapshot } from './snapshot'
 import type { ReadingKey } from './vocabulary'
 
@@ -96,17 +97,21 @@ const difference = (label: string, formula: string, compute: DerivedRow['compute
 
 /** Derived quantities of handbook 02 [physics], each with the error that it inherits. */
 const DERIVED = {
-  evaporatingDew: temperature('Evaporating, dew', 'dew(suction pressure)', (at) =>
+  evaporatingDew: temperature(SATURATION_NAMES.evaporatingDew, 'dew(suction pressure)', (at) =>
     saturated(at, at.values.suctionPressure, dew),
   ),
-  evaporatingMean: temperature('Evaporating', 'bubble + 2/3 glide at suction pressure', (at) =>
-    saturated(at, at.values.suctionPressure, evaporatingMean),
+  evaporatingMean: temperature(
+    SATURATION_NAMES.evaporatingMean,
+    'bubble + 2/3 glide at suction pressure',
+    (at) => saturated(at, at.values.suctionPressure, evaporatingMean),
   ),
-  condensingBubble: temperature('Condensing, bubble', 'bubble(liquid pressure)', (at) =>
+  condensingBubble: temperature(SATURATION_NAMES.condensingBubble, 'bubble(liquid pressure)', (at) =>
     saturated(at, highSide(at), bubble),
   ),
-  condensingMean: temperature('Condensing', 'mean of bubble and dew at liquid pressure', (at) =>
-    saturated(at, highSide(at), condensingMean),
+  condensingMean: temperature(
+    SATURATION_NAMES.condensingMean,
+    'mean of bubble and dew at liquid pressure',
+    (at) => saturated(at, highSide(at), condensingMean),
   ),
   standingSaturation: temperature('Standing saturation', 'bubble(standing pressure)', (at) =>
     saturated(at, at.values.standingPressure, bubble),
@@ -126,16 +131,16 @@ const DERIVED = {
   subcooling: difference('Subcooling', 'bubble(liquid pressure) - liquid line', (at) =>
     minus(saturated(at, at.values.liquidPressure, bubble), at.values.liquidLineTemp),
   ),
-  condensingOverAmbient: difference('Condensing over ambient', 'condensing - outdoor air', (at) =>
+  condensingOverAmbient: difference('Condensing over ambient', 'condensing mean - outdoor air', (at) =>
     minus(saturated(at, highSide(at), condensingMean), at.values.outdoorAirTemp),
   ),
-  condensingOverWater: difference('Condensing over leaving water', 'condensing - water out', (at) =>
+  condensingOverWater: difference('Condensing over leaving water', 'condensing mean - water out', (at) =>
     minus(saturated(at, highSide(at), condensingMean), at.values.waterOutTemp),
   ),
-  evaporatorDifference: difference('Evaporator difference', 'return air - evaporating', (at) =>
+  evaporatorDifference: difference('Evaporator difference', 'return air - evaporating mean', (at) =>
     minus(at.values.returnAirTemp, saturated(at, at.values.suctionPressure, evaporatingMean)),
   ),
-  boxDifference: difference('Box difference', 'box - evaporating', (at) =>
+  boxDifference: difference('Box difference', 'box - evaporating mean', (at) =>
     minus(at.values.boxTemp, saturated(at, at.values.suctionPressure, evaporatingMean)),
   ),
   temperatureSplit: difference('Temperature split', 'return air - supply air', (at) =>

@@ -192,7 +192,7 @@ function Drawings({ unit, set, bench }: BenchProps) {
       <Typography role="status" sx={{ minHeight: 24, color: 'text.secondary' }}>
         {probes.note || whereItIs(nextPoint(COMPRESSOR_PATH, tested))}
       </Typography>
-      <Typography variant="h3" sx={{ mt: 1, mb: 0.5 }}>
+      <Typography variant="h3" component="h2" sx={{ mt: 1, mb: 0.5 }}>
         Control circuit, from the coil backwards
       </Typography>
       <Box sx={{ display: 'grid', gap: 0.5 }}>

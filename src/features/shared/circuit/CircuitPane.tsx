@@ -71,8 +71,8 @@ export function CircuitPane({
   const { condensingMean, evaporatingMean } = diagnosis.derived
   const notes = useMemo(
     () => ({
-      condenser: condensingMean && `condensing ${showTemperature(condensingMean.value, display)}`,
-      evaporator: evaporatingMean && `evaporating ${showTemperature(evaporatingMean.value, display)}`,
+      condenser: condensingMean && `condensing mean ${showTemperature(condensingMean.value, display)}`,
+      evaporator: evaporatingMean && `evaporating mean ${showTemperature(evaporatingMean.value, display)}`,
     }),
     [condensingMean, evaporatingMean, display],
   )
