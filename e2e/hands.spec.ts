@@ -262,7 +262,7 @@ test.describe('phone', () => {
     await newJob(page, 'Walk-in cooler')
     for (const label of ['Kind', 'Refrigerant', 'Metering device'])
       await expect(page.getByRole('combobox', { name: label, exact: true })).toBeVisible()
-    await expect(page.getByLabel('Setpoint of space or box', { exact: true })).toBeVisible()
+    await expect(page.getByLabel('Setpoint', { exact: true })).toBeVisible()
     await expect(page.getByRole('group', { name: 'Receiver' })).toBeVisible()
     expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThan(1100)
     await expect(page.getByRole('link', { name: /^Diagnose/ })).toContainText('needs readings')

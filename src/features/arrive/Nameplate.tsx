@@ -51,7 +51,7 @@ function Ratings({ unit, change }: PlatePart) {
         slotProps={DECIMAL}
       />
       <AutosaveField
-        label="Normal amps of this unit"
+        label="Normal amps"
         value={String(unit.power?.normalAmps ?? '')}
         onSave={save('power', 'normalAmps')}
         slotProps={DECIMAL}

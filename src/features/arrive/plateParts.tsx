@@ -41,7 +41,7 @@ export const Receiver = ({ plate, change }: Props) => (
 
 export const Setpoint = ({ plate, change }: Props) => (
   <QuantityField
-    label="Setpoint of space or box"
+    label="Setpoint"
     kind="temperature"
     defaultUnit="F"
     value={plate.control?.setpoint}

@@ -5,7 +5,7 @@ import { type ReadingKey, readingRow } from '../readings/vocabulary'
 import type { Plate, UnitPlate } from './unit'
 
 /** What decides how a reading is understood; none of it is ever presumed. */
-export const ASKED_FIELDS = ['refrigerant', 'metering', 'kind'] as const
+const ASKED_FIELDS = ['refrigerant', 'metering', 'kind'] as const
 export type AskedField = (typeof ASKED_FIELDS)[number]
 
 type Taken = {

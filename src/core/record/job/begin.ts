@@ -1,7 +1,7 @@
 import { mainMode } from '../equipment/kinds'
 import type { Plate } from '../equipment/unit'
 import type { Mode } from '../readings/schema'
-import { type Arrival, BROKEN, type Broken } from '../records/head'
+import type { Arrival, Broken } from '../records/head'
 import type { Job } from './job'
 
 /** Where a job begins: at the running circuit, at the standing one, at the electrical bench. */
@@ -17,7 +17,6 @@ export const BEGINNINGS: Readonly<Record<Broken, BeginningRow>> = {
   leaks: { complaint: 'Leaks', at: 'standing' },
   noise: { complaint: 'Noise', at: 'circuit' },
 }
-export const isBroken = (word: string): word is Broken => (BROKEN as readonly string[]).includes(word)
 
 /** Where a job begins; at the running circuit where nobody said what is broken. */
 export const beginningOf = (arrival: Arrival | undefined): Beginning =>
