@@ -8,6 +8,10 @@ import { emptyJob } from '@/core/record/job/job'
 import { fileName } from './shared/files/exportJob'
 import { titleOf, unitLine } from './shared/jobText'
 import { duration, grams, oilVolume } from './shared/planText'
+import { tells } from './shared/tells'
+import { everyOf, usualOf } from './shared/unit/usual'
+import { METERINGS } from '@/core/record/equipment/unit'
+import { chance } from '@/ui/chance'
 import { knownJob } from '@/core/record/job/known'
 import type { Plate } from '@/core/record/equipment/unit'
 
@@ -48,6 +52,28 @@ describe('texts', () => {
     [0.9999, '>99 %'],
     [0.0001, '<1 %'],
   ])('%f: %s', (share, text) => expect(percent(share)).toBe(text))
+  test.each([
+    [0.0001, 'under 1 %'],
+    [0.014, '1 %'],
+    [0.096, '10 %'],
+    [0.48, '50 %'],
+    [0.873, '85 %'],
+    [0.95, '95 %'],
+    [0.951, 'over 95 %'],
+    [0.9999, 'over 95 %'],
+  ])('a chance of %f is worth "%s"', (share, text) => expect(chance(share)).toBe(text))
+  test.each([
+    [0.9, 'tells much'],
+    [0.2, 'tells some'],
+    [0.01, 'tells little'],
+    [0, 'tells little'],
+  ])('%f bit %s', (bits, text) => expect(tells(bits)).toBe(text))
+  test('what is used most here is offered first, then what is common', () => {
+    const used = [{ refrigerant: 'R-448A' }, { refrigerant: 'R-448A' }, { refrigerant: 'R-22' }, {}] as const
+    expect(usualOf('refrigerant', used).slice(0, 3)).toEqual(['R-448A', 'R-22', 'R-410A'])
+    expect(usualOf('metering', used)).toEqual(METERINGS)
+    expect(everyOf('kind')).toEqual(expect.arrayContaining(usualOf('kind', used)))
+  })
   test('grams and oil', () => {
     expect(grams(0.00015)).toBe('0.15 g')
     expect(oilVolume(0.001124)).toBe('1124 mL (38.0 floz)')

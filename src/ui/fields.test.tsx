@@ -1,6 +1,7 @@
 import { render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
+import type { TypedQuantity } from '@/core/base/units/compound'
 import { elevationSchema } from '@/core/record/equipment/unit'
 import { AutosaveField } from './AutosaveField'
 import { ChoiceChips } from './ChoiceChips'
@@ -126,4 +127,41 @@ test('chips: one word at a time, the same again takes it back, the choice is sai
   await user.click(screen.getByRole('button', { name: 'burnt smell' }))
   await user.click(chosen)
   expect(onChange.mock.calls).toEqual([['burnt-smell'], [undefined]])
+})
+
+function Charge({ onChange }: { onChange: (value: unknown) => void }) {
+  const [value, setValue] = useState<TypedQuantity>()
+  return (
+    <QuantityField
+      label="Charge"
+      kind="mass"
+      defaultUnit="lb"
+      value={value}
+      onChange={(next) => {
+        setValue(next)
+        onChange(next)
+      }}
+    />
+  )
+}
+
+test('pounds and ounces stand in two fields, each typed over, emptied, and kept as typed', async () => {
+  const user = userEvent.setup()
+  const onChange = jest.fn()
+  render(<Charge onChange={onChange} />)
+  await user.click(screen.getByRole('combobox', { name: 'Unit of Charge' }))
+  await user.click(screen.getByRole('option', { name: 'lb + oz' }))
+  await user.type(screen.getByLabelText('Charge, lb'), '6')
+  await user.type(screen.getByLabelText('oz'), '4')
+  expect(onChange).toHaveBeenLastCalledWith({ value: 6.25, unit: 'lb', typed: '6 lb 4 oz' })
+  await user.clear(screen.getByLabelText('oz'))
+  await user.type(screen.getByLabelText('oz'), '12')
+  expect(onChange).toHaveBeenLastCalledWith({ value: 6.75, unit: 'lb', typed: '6 lb 12 oz' })
+  await user.type(screen.getByLabelText('oz'), 'x')
+  expect(screen.getByText(/is no number/)).toBeVisible()
+  expect(screen.getByLabelText('oz')).toHaveValue('12x')
+  expect(onChange).toHaveBeenLastCalledWith({ value: 6.75, unit: 'lb', typed: '6 lb 12 oz' })
+  await user.clear(screen.getByLabelText('oz'))
+  await user.clear(screen.getByLabelText('Charge, lb'))
+  expect(onChange).toHaveBeenLastCalledWith(undefined)
 })

@@ -28,6 +28,20 @@ test.each([
   expect(problems[0]!.message).toMatch(message)
 })
 
+test.each([diagnose, plan])('a plate that is silent is told, not presumed', async (handler) => {
+  const job = JSON.parse(readFileSync(where, 'utf8')) as { unit: { refrigerant?: string } }
+  delete job.unit.refrigerant
+  const response = await handler(post(JSON.stringify(job)))
+  expect(response.status).toBe(400)
+  const { problems } = (await response.json()) as { problems: { path: string; message: string }[] }
+  expect(problems).toEqual([
+    {
+      path: 'unit',
+      message: expect.stringMatching(/does not tell refrigerant: write unit.refrigerant/) as string,
+    },
+  ])
+})
+
 test.each(['diagnose', 'plan'] as const)('POST /api/%s loads the tables it needs by itself', async (name) => {
   const job = JSON.parse(readFileSync(where, 'utf8')) as { unit: { refrigerant: string } }
   job.unit.refrigerant = 'R-454B'

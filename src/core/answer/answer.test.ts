@@ -105,3 +105,21 @@ test('a table that is not loaded is a broken precondition: it throws, it is neve
     expect(standingsOf(job)[0]?.state).toBe('not-proven')
   })
 })
+
+describe('a plate that is silent', () => {
+  const { refrigerant: _gas, metering: _device, ...rest } = control.unit
+  const silent = { ...control, unit: rest }
+  test('is asked for; what needs it is left out of the arithmetic', () => {
+    const { asks, assessment } = createAnswerer().whole({ job: silent })
+    expect(asks).toEqual(['refrigerant', 'metering'])
+    expect(assessment.derived.superheat).toBeUndefined()
+    expect(assessment.snapshot.values.suctionPressure).toBeUndefined()
+    expect(assessment.snapshot.values.suctionLineTemp).toBeDefined()
+    expect(createAnswerer().whole({ job: control }).asks).toEqual([])
+  })
+  test('names no suspect that only some metering devices can be', () => {
+    const { ranking } = createAnswerer().whole({ job: { ...silent, readingSets: [] } })
+    expect(ranking.suspects.length).toBeGreaterThan(5)
+    expect(ranking.suspects.filter(({ fault }) => /^(txv|fixed-orifice|capillary)/.test(fault))).toEqual([])
+  })
+})

@@ -1,10 +1,9 @@
 'use client'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { memo, useState } from 'react'
+import { Choice } from '@/ui/Choice'
 import { useComparison } from '../shared/answer/useComparison'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import type { StageProps } from '../shared/stageProps'
@@ -41,22 +40,18 @@ export function ComparePane({ job, display, setId }: Props) {
     <Box sx={{ px: 1.5, pb: 2, display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 1.5 }}>
         {([0, 1] as const).map((side) => (
-          <TextField
-            key={side}
-            select
-            label={side === 0 ? 'Compare' : 'with'}
-            value={valid[side]}
-            onChange={({ target }) =>
-              setEnds(side === 0 ? [Number(target.value), ends[1]] : [ends[0], Number(target.value)])
-            }
-            sx={{ mt: 1 }}
-          >
-            {sets.map((set, index) => (
-              <MenuItem key={index} value={index}>
-                {setName(set, index)}
-              </MenuItem>
-            ))}
-          </TextField>
+          <Box key={side} sx={{ mt: 1 }}>
+            <Choice
+              label={side === 0 ? 'Compare' : 'with'}
+              value={sets[valid[side]]?.id ?? ''}
+              values={sets.map(({ id }) => id)}
+              labels={Object.fromEntries(sets.map((set, i) => [set.id, setName(set, i)]))}
+              onChange={(id) => {
+                const at = sets.findIndex((set) => set.id === id)
+                setEnds(side === 0 ? [at, ends[1]] : [ends[0], at])
+              }}
+            />
+          </Box>
         ))}
       </Box>
       {problem && <Alert severity="error">{problem}</Alert>}

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { canObserve } from '@/core/record/equipment/observable'
 import { Findings } from './Findings'
-import { cautionOf, clampsOf, partsOf, probesBetween, probesOf, readingBetween } from './probes'
+import { cautionOf, clampsOf, partsOf, nextWinding, probesBetween, probesOf, readingBetween } from './probes'
 import { showReading } from './showReading'
 import { UnmarkedTerminals } from './UnmarkedTerminals'
 
@@ -28,6 +28,14 @@ describe('two probes make a reading', () => {
   test('the way back gives the same two probes', () => {
     expect(probesBetween('ohmsT3T1')).toEqual(['T1', 'T3'])
     expect(probesBetween('suctionPressure')).toBeUndefined()
+  })
+  test('the next pair of windings is the one that was not read', () => {
+    const ohm = { value: 1, unit: 'ohm' as const }
+    expect(nextWinding('ohmsCR', {})).toBe('ohmsCS')
+    expect(nextWinding('ohmsCR', { ohmsCS: ohm })).toBe('ohmsRS')
+    expect(nextWinding('ohmsRS', {})).toBeUndefined()
+    expect(nextWinding('ohmsT1T2', { ohmsT2T3: ohm, ohmsT3T1: ohm })).toBeUndefined()
+    expect(nextWinding('suctionPressure', {})).toBeUndefined()
   })
   test('the drawing has the probes of its supply', () => {
     const ids = (unit: UnitPlate) => probesOf(unit).map(({ id }) => id)

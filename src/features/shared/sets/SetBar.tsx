@@ -3,13 +3,12 @@ import EditOutlined from '@mui/icons-material/EditOutlined'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { type ReactNode, useState } from 'react'
 import { MODES, type Mode, type ReadingSet } from '@/core/record/readings/schema'
 import type { StageProps } from '../stageProps'
+import { Choice } from '@/ui/Choice'
 import { SetDialog } from './SetDialog'
 import { addSet, setMode } from '@/core/record/edits/setEdits'
 import { randomWord } from '@/data/newId'
@@ -24,19 +23,15 @@ function WhichSet({ job, setId, chooseSet }: StageProps) {
   if (job.readingSets.length < 2) return null
   if (job.readingSets.length > MOST_SIDE_BY_SIDE)
     return (
-      <TextField
-        select
-        label="Reading set"
-        value={setId ?? ''}
-        onChange={({ target }) => chooseSet(target.value)}
-        sx={{ width: 170 }}
-      >
-        {job.readingSets.map((each, index) => (
-          <MenuItem key={each.id} value={each.id}>
-            {setName(each, index)}
-          </MenuItem>
-        ))}
-      </TextField>
+      <Box sx={{ width: 190 }}>
+        <Choice
+          label="Reading set"
+          value={setId ?? ''}
+          values={job.readingSets.map(({ id }) => id)}
+          labels={Object.fromEntries(job.readingSets.map((each, i) => [each.id, setName(each, i)]))}
+          onChange={chooseSet}
+        />
+      </Box>
     )
   return (
     <ToggleButtonGroup
