@@ -22,6 +22,7 @@ import { systemClock } from '@/data/clock'
 import { BUILD } from '../shared/build'
 import type { ObservationKey } from '@/core/record/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
+import { useNow } from '../shared/display/useNow'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
@@ -81,9 +82,10 @@ function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
 
 /** Proof from another day, at the site, is repeated before anything is opened. */
 function ProveAgain({ set }: Pick<StageProps, 'set'>) {
+  const now = useNow()
   const read = instantOf(set.at)
   const zone = systemClock.zone()
-  if (read === undefined || dayIn(read, zone) === dayIn(systemClock.now(), zone)) return null
+  if (read === undefined || dayIn(read, zone) === dayIn(now, zone)) return null
   return (
     <Typography role="note" sx={{ fontWeight: 650 }}>
       △ Read on {new Date(read).toLocaleDateString()}: prove it again on the day of the repair, before

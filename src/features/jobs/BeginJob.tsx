@@ -6,11 +6,14 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import type { Plate } from '@/core/record/equipment/unit'
 import { type Beginning, BEGINNINGS } from '@/core/record/job/begin'
 import { BROKEN, type Broken } from '@/core/record/records/head'
-import { AskField } from '../shared/unit/AskUnit'
+
+/** Comes with the second question: the first one must be there at once. */
+const AskField = dynamic(() => import('../shared/unit/AskUnit').then((file) => file.AskField), { ssr: false })
 
 /** What is broken and, where it was said, the kind of the unit. */
 export type Begun = { readonly broken: Broken | undefined; readonly kind: Plate['kind'] }

@@ -9,7 +9,6 @@ import type { JobIndexRow } from '@/data/database'
 import { database } from '@/data/shared'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { titleOf } from '../shared/jobText'
-import { bringBack, takeAway } from './removal'
 
 /** The observatory and its simulator are fetched when they are asked for. */
 export async function addDemo(): Promise<void> {
@@ -44,8 +43,12 @@ type Props = {
 export function DemoButton({ demo, live, storing }: Props) {
   const [asking, setAsking] = useState(false)
   const [removed, setRemoved] = useState<readonly WholeJob[]>([])
-  const remove = async () => setRemoved(await takeAway(demo.map(({ id }) => id)))
+  const remove = async () => {
+    const { takeAway } = await import('./removal')
+    setRemoved(await takeAway(demo.map(({ id }) => id)))
+  }
   const restore = async () => {
+    const { bringBack } = await import('./removal')
     await bringBack(removed)
     setRemoved([])
   }

@@ -2,10 +2,13 @@
 import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
-import { EVERYTHING, type Period, PERIODS, type Sort, SORTS, type Wanted } from '@/core/record/job/listing'
+import dynamic from 'next/dynamic'
+import { type Period, PERIODS, type Sort, SORTS, type Wanted } from '@/core/record/job/listing'
 import { type Stage, STAGES } from '@/core/record/job/stages'
-import { SearchChoice } from '@/ui/SearchChoice'
 import { STAGE_LABELS } from '../shared/stageNames'
+
+/** Only where there are many places. */
+const SearchPlace = dynamic(() => import('./SearchPlace').then((file) => file.SearchPlace), { ssr: false })
 
 const PERIOD_LABELS: Readonly<Record<Period, string>> = {
   0: 'today',
@@ -81,8 +84,7 @@ export function FindBar({ wanted, places, onChange }: Props) {
         onChange={(stage) => put({ stage })}
       />
       {places.length > MOST_PLACES ? (
-        <SearchChoice
-          label="Place"
+        <SearchPlace
           value={wanted.place ?? ANY}
           values={[ANY, ...places]}
           onChange={(place) => put({ place: place === ANY ? undefined : place })}
@@ -118,7 +120,3 @@ export function FindBar({ wanted, places, onChange }: Props) {
     </Box>
   )
 }
-
-/** Whether anything is looked for: then an empty list says so. */
-export const isSearching = ({ words, stage, place, period }: Wanted): boolean =>
-  words.trim() !== EVERYTHING.words || stage !== undefined || place !== undefined || period !== undefined

@@ -1,14 +1,17 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Checkbox from '@mui/material/Checkbox'
 import Typography from '@mui/material/Typography'
 import { formatDistance } from 'date-fns'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { memo, useEffect, useRef, useState } from 'react'
 import type { JobIndexRow } from '@/data/database'
 import { STAGE_LABELS } from '../shared/stageNames'
 import { titleOf, unitLine } from '../shared/jobText'
+
+/** Fetched when jobs are chosen instead of opened. */
+const Checkbox = dynamic(() => import('@mui/material/Checkbox'), { ssr: false })
 
 const LINE = {
   display: 'grid',

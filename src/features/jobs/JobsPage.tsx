@@ -28,14 +28,21 @@ import { DisplayButton } from '../shared/display/DisplayButton'
 import { useJobRows } from '../shared/jobs/useJobRows'
 import { useKept } from '../shared/display/useKept'
 import { useNow } from '../shared/display/useNow'
-import { EVERYTHING, findJobs, placesIn, type Wanted } from '@/core/record/job/listing'
-import { ChosenBar } from './ChosenBar'
-import { FindBar, isSearching } from './FindBar'
+import { EVERYTHING, findJobs, isSearching, placesIn, type Wanted } from '@/core/record/job/listing'
 import { JobList } from './JobList'
 
 const StorageDialog = dynamic(() => import('./StorageDialog').then((file) => file.StorageDialog), {
   ssr: false,
 })
+
+/** Comes a moment after the rows; its place is kept. */
+const FindBar = dynamic(() => import('./FindBar').then((file) => file.FindBar), {
+  ssr: false,
+  loading: () => <Box sx={{ minHeight: { xs: 184, md: 56 } }} />,
+})
+
+/** Fetched when several are chosen. */
+const ChosenBar = dynamic(() => import('./ChosenBar').then((file) => file.ChosenBar), { ssr: false })
 
 /** The stage at which each beginning opens. */
 const FIRST_STAGE: Readonly<Record<Beginning, Stage>> = {

@@ -1,24 +1,26 @@
 'use client'
 import { useEffect, useState } from 'react'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
-import { isLoaded, loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 
-/** Fetches the property tables of some refrigerants; undefined while they are under way, else a message or nothing. */
+const NONE: ReadonlySet<RefrigerantName> = new Set()
+
+/** Fetches the property tables of some refrigerants; what was fetched once stays ready. */
 export function useTables(names: readonly RefrigerantName[]): {
   ready: boolean
   problem: string | undefined
 } {
-  const [, setRound] = useState(0)
+  const [loaded, setLoaded] = useState(NONE)
   const [problem, setProblem] = useState<string>()
   const wanted = names.join(' ')
   useEffect(() => {
     let gone = false
-    loadRefrigerants(wanted.split(' ') as RefrigerantName[]).then(
+    const asked = wanted.split(' ') as RefrigerantName[]
+    loadRefrigerants(asked).then(
       () => {
-        if (!gone) {
-          setProblem(undefined)
-          setRound((round) => round + 1)
-        }
+        if (gone) return
+        setProblem(undefined)
+        setLoaded((before) => new Set([...before, ...asked]))
       },
       (error: Error) => {
         if (!gone) setProblem(error.message)
@@ -28,5 +30,5 @@ export function useTables(names: readonly RefrigerantName[]): {
       gone = true
     }
   }, [wanted])
-  return { ready: names.every(isLoaded), problem }
+  return { ready: names.every((name) => loaded.has(name)), problem }
 }

@@ -27,6 +27,10 @@ export type Wanted = {
 }
 export const EVERYTHING: Wanted = { words: '', sort: 'changed' }
 
+/** Whether anything is looked for: then an empty list says so. */
+export const isSearching = ({ words, stage, place, period }: Wanted): boolean =>
+  words.trim() !== '' || stage !== undefined || place !== undefined || period !== undefined
+
 const DAY = 86_400_000
 
 const bare = (text: string) => text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '')

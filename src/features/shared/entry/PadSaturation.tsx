@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { showTemperature } from '@/core/base/units/show'
 import { type PressureUnit, type Quantity, unitRow } from '@/core/base/units/units'
-import { isLoaded, loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -30,7 +30,7 @@ function useProperties(name: RefrigerantName): boolean {
       current = false
     }
   }, [name])
-  return loaded === name || isLoaded(name)
+  return loaded === name
 }
 
 function sentence(name: RefrigerantName, pressure: Quantity, unit: UnitPlate, display: DisplayUnits): string {
