@@ -19,6 +19,13 @@ type RungProps = {
 /** Rungs glide to their new place; the theme turns this off where less motion is asked for. */
 const gliding = (y: number) => ({ transform: `translateY(${y}px)`, transition: 'transform 180ms ease-out' })
 
+/** Width of a letter against its size, of the app's face. */
+const LETTER = 0.53
+
+/** A name that is too long for its room is drawn closer: it never runs into its value. */
+const fitted = (label: string, size: number, room: number) =>
+  label.length * size * LETTER > room ? ({ textLength: room, lengthAdjust: 'spacingAndGlyphs' } as const) : {}
+
 /** One temperature: its line, its name, its value. */
 export function RungMark({ rung, scale, labelY, labelX, width, display, narrow }: RungProps) {
   const y = scale.y(rung.kelvin)
@@ -53,7 +60,13 @@ export function RungMark({ rung, scale, labelY, labelX, width, display, narrow }
       </g>
       <line x1={labelX - 24} y1={y} x2={labelX - 6} y2={labelY} stroke={INK.hairline} />
       <g style={gliding(labelY)}>
-        <text x={labelX} dy="0.35em" fontSize={narrow ? 12 : 13.5} fill={INK.quiet}>
+        <text
+          x={labelX}
+          dy="0.35em"
+          fontSize={narrow ? 12 : 13.5}
+          fill={INK.quiet}
+          {...fitted(rung.label, narrow ? 12 : 13.5, width - labelX - (narrow ? 48 : 58))}
+        >
           {rung.label}
         </text>
         <text
