@@ -1,29 +1,41 @@
+import { type Clock } from '@/core/base/units/instants'
+import { systemClock } from './clock'
 import type { JobIndexRow, OrzoDatabase } from './database'
 
 /** The lines of the jobs in memory, the last changed first; read again only where something changed. */
 type Rows = { readonly rows: readonly JobIndexRow[]; readonly whole: boolean }
 
-/** What a change of the list shows: how many there are, and which was changed last. */
-export type Sign = { readonly count: number; readonly last: string }
+/** What a change of the list shows. */
+type Sign = { readonly count: number }
 
 /** The first screen of lines is there at once; the rest comes in pieces, so that nothing waits. */
 const FIRST = 60
 const PIECE = 1000
 const NONE: Rows = { rows: [], whole: false }
 
-type Cache = { now: Rows; running: Promise<void> | undefined; again: boolean; heard: Set<() => void> }
+type Cache = {
+  now: Rows
+  /** when it was last looked, ms; what changed since was stamped later, whatever the files of other devices say */
+  looked: number
+  running: Promise<void> | undefined
+  again: boolean
+  heard: Set<() => void>
+}
+/** Changes that were under way while it was looked, ms. */
+const UNDER_WAY = 2000
 const caches = new WeakMap<OrzoDatabase, Cache>()
 
 function cacheOf(db: OrzoDatabase): Cache {
-  const known = caches.get(db) ?? { now: NONE, running: undefined, again: false, heard: new Set() }
+  const known = caches.get(db) ?? { now: NONE, looked: 0, running: undefined, again: false, heard: new Set() }
   caches.set(db, known)
   return known
 }
 
-/** A sign that changes with every change of any job; for a live query. */
+/** How many jobs there are, made anew with every change of any; for a live query. */
 export async function signOf(db: OrzoDatabase): Promise<Sign> {
-  const [count, last] = await Promise.all([db.jobIndex.count(), db.jobIndex.orderBy('updatedAt').last()])
-  return { count, last: last ? `${last.id} ${last.updatedAt} ${last.clock}` : '' }
+  // the keys of the index are watched: a change moves its job among them
+  const [count] = await Promise.all([db.jobIndex.count(), db.jobIndex.orderBy('updatedAt').last()])
+  return { count }
 }
 
 const newestFirst = (db: OrzoDatabase, before?: string) =>
@@ -54,11 +66,9 @@ async function readAll(db: OrzoDatabase, put: (now: Rows) => void): Promise<void
 }
 
 /** Takes over what was changed since; undefined where more than that happened: something was removed or came from a file. */
-async function changedSince(db: OrzoDatabase, { rows }: Rows): Promise<Rows | undefined> {
-  const newest = rows[0]?.updatedAt
-  if (newest === undefined) return undefined
+async function changedSince(db: OrzoDatabase, { rows }: Rows, since: number): Promise<Rows | undefined> {
   const [changed, count] = await Promise.all([
-    db.jobIndex.where('updatedAt').aboveOrEqual(newest).reverse().toArray(),
+    db.jobIndex.where('updatedAt').aboveOrEqual(new Date(since).toISOString()).reverse().toArray(),
     db.jobIndex.count(),
   ])
   const ids = new Set(changed.map(({ id }) => id))
@@ -66,14 +76,17 @@ async function changedSince(db: OrzoDatabase, { rows }: Rows): Promise<Rows | un
   return next.length === count ? { rows: next, whole: true } : undefined
 }
 
-async function refresh(db: OrzoDatabase, cache: Cache): Promise<void> {
+async function refresh(db: OrzoDatabase, cache: Cache, clock: Clock): Promise<void> {
   const put = (now: Rows) => {
     cache.now = now
     for (const listener of cache.heard) listener()
   }
   do {
     cache.again = false
-    const changed = cache.now.whole ? await changedSince(db, cache.now) : undefined
+    // a clock that was set back counts from where it stands now
+    const since = Math.min(cache.looked, clock.now()) - UNDER_WAY
+    cache.looked = clock.now()
+    const changed = cache.now.whole ? await changedSince(db, cache.now, since) : undefined
     if (changed) put(changed)
     else {
       const shown = cache.now.rows.length > 0
@@ -84,7 +97,7 @@ async function refresh(db: OrzoDatabase, cache: Cache): Promise<void> {
 }
 
 /** The lines of this browser's jobs: what is known now, and how one hears of more. */
-export function jobRows(db: OrzoDatabase) {
+export function jobRows(db: OrzoDatabase, clock: Clock = systemClock) {
   const cache = cacheOf(db)
   return {
     get: () => cache.now,
@@ -95,7 +108,7 @@ export function jobRows(db: OrzoDatabase) {
     /** Looks for what changed; calls that come meanwhile are answered by one more look. */
     refresh: (): Promise<void> => {
       if (cache.running) cache.again = true
-      cache.running ??= refresh(db, cache).finally(() => {
+      cache.running ??= refresh(db, cache, clock).finally(() => {
         cache.running = undefined
       })
       return cache.running

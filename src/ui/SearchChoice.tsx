@@ -22,6 +22,8 @@ export function SearchChoice<T extends string>({ label, value, values, labels, o
       options={values}
       value={value === '' ? (null as unknown as T) : value}
       getOptionLabel={labelOf}
+      // two options may be called the same: two units of one name
+      getOptionKey={(each) => each}
       filterOptions={(options, { inputValue, getOptionLabel }) =>
         // what stands there was not typed: the whole list is offered
         found(options, getOptionLabel, value !== '' && inputValue === labelOf(value) ? '' : inputValue).slice(

@@ -9,7 +9,6 @@ const EMPTY = { rows: [], whole: false } as const
 /** The lines of all jobs, kept in memory and up to date; `known` once the first of them are there. */
 export function useJobRows(ready: boolean) {
   const sign = useLive(() => (ready ? signOf(database()) : undefined), [ready])
-  const mark = sign && `${sign.count} ${sign.last}`
   const { rows, whole } = useSyncExternalStore(
     (listener) => jobRows(database()).subscribe(listener),
     () => jobRows(database()).get(),
@@ -17,10 +16,10 @@ export function useJobRows(ready: boolean) {
   )
   useEffect(() => {
     // what the store refuses is told above the page by the live query
-    if (mark !== undefined)
+    if (sign !== undefined)
       jobRows(database())
         .refresh()
         .catch(() => undefined)
-  }, [mark])
+  }, [sign])
   return { rows, whole, known: sign !== undefined && (rows.length > 0 || sign.count === 0) }
 }
