@@ -66,7 +66,6 @@ const NO_SETS: readonly JobSet[] = []
 
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
-  const legible = memo((job: Pick<Job, 'unit' | 'readingSets'>) => legibleJob(job))
   const assessed = memo(assess)
   const branched = memo(branchWord)
   const weighed = memo((assessment: Assessment, branch: BranchWord | undefined, history: History) =>
@@ -104,7 +103,7 @@ function stepsOf() {
         faults,
       ),
   )
-  return { legible, assessed, branched, weighed, named, asked, gates, causes, standings, plan }
+  return { assessed, branched, weighed, named, asked, gates, causes, standings, plan }
 }
 type Steps = ReturnType<typeof stepsOf>
 
@@ -166,10 +165,7 @@ export function createAnswerer() {
    */
   function* inSteps({ job: asked, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
     const asks = asksOf(asked.unit, asked.readingSets)
-    const job: KnownJob = {
-      ...asked,
-      ...steps.legible({ unit: asked.unit, readingSets: asked.readingSets }),
-    }
+    const job: KnownJob = legibleJob(asked)
     const { unit, readingSets, decisions, arrival = NO_ARRIVAL } = job
     const set = lookedAt(job, setId)
     const assessment = steps.assessed(unit, set)

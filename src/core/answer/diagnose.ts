@@ -95,19 +95,45 @@ const strays = (item: Item, { judged }: Told): boolean => {
   return found !== undefined && verdict(found.measured, found.target) !== 'in band'
 }
 
+/** What is said of an item, made once for all suspects: of a fault, and of a sound circuit. */
+type Spoken = { readonly sentence: string; readonly plain: string; readonly strays: boolean }
+
+const spokenOf = (items: readonly Item[], told: Told): ReadonlyMap<Item, Spoken> =>
+  new Map(
+    items
+      .filter((item) => !('implied' in item))
+      .map((item) => [
+        item,
+        {
+          sentence: sentenceOf(item, told, false),
+          plain: sentenceOf(item, told, true),
+          strays: strays(item, told),
+        },
+      ]),
+  )
+
 /** What speaks for a suspect first, the strongest first; then what speaks against it. */
-function evidenceOf(totals: Float64Array, self: Ranked, items: readonly Item[], told: Told): Evidence[] {
+function evidenceOf(
+  totals: Float64Array,
+  self: Ranked,
+  items: readonly Item[],
+  spoken: ReadonlyMap<Item, Spoken>,
+): Evidence[] {
   const sound = self.hypothesis.suspect === 'healthy'
-  const found = contributions(totals, self, items)
-    .filter(({ weight, item }) => Math.abs(weight) >= LEAST_WEIGHT && !('implied' in item))
-    .map(({ item, weight }) => ({ item, weight, rank: weight < 0 ? 2 : sound && strays(item, told) ? 1 : 0 }))
+  return contributions(totals, self, items)
+    .flatMap(({ item, weight }) => {
+      const said = spoken.get(item)
+      if (!said || Math.abs(weight) < LEAST_WEIGHT) return []
+      const rank = weight < 0 ? 2 : sound && said.strays ? 1 : 0
+      return [{ key: item.key, weight, rank, sentence: sound ? said.plain : said.sentence }]
+    })
     .sort((a, b) => a.rank - b.rank)
-  return found.map(({ item, weight }) => ({
-    key: item.key,
-    direction: weight > 0 ? 'for' : 'against',
-    weight,
-    sentence: sentenceOf(item, told, sound),
-  }))
+    .map(({ key, weight, sentence }) => ({
+      key,
+      direction: weight > 0 ? 'for' : 'against',
+      weight,
+      sentence,
+    }))
 }
 
 function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mode']): string {
@@ -167,9 +193,9 @@ export function suspectsOf(
   display: Display,
 ): Suspect[] {
   const totals = itemTotals(ranked, items)
-  const told: Told = { judged, tests, display }
+  const spoken = spokenOf(items, { judged, tests, display })
   return ranked.map((row) => ({
-    ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, told)),
+    ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, spoken)),
     prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
   }))
 }

@@ -6,56 +6,28 @@ import { asksFor, type PlateField } from '@/core/record/equipment/plateFields'
 import { plateDoubts } from '@/core/record/equipment/plausible'
 import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/record/equipment/unit'
 import { OILS } from '@/core/physics/refrigerants/catalogue'
-import { AutosaveField } from '@/ui/AutosaveField'
 import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { numberSaver } from './numberSaver'
 import { Pair, type PlatePart, Section, YesNo } from './parts'
-import { DECIMAL, Differential, FactoryCharge, OldDryer, Setpoint, Tons } from './plateParts'
+import { Differential, FactoryCharge, OldDryer, PlateNumber, Setpoint, Tons } from './plateParts'
 
 function Ratings({ unit, change }: PlatePart) {
   const save = numberSaver(change)
   return (
     <Pair>
       <Tons plate={unit} change={change} />
-      {asksFor(unit, 'seer') && (
-        <AutosaveField
-          label="SEER"
-          value={String(unit.seer ?? '')}
-          onSave={save('seer')}
-          slotProps={DECIMAL}
-        />
-      )}
-      <AutosaveField
-        label="Volts"
-        value={String(unit.power?.volts ?? '')}
-        onSave={save('power', 'volts')}
-        slotProps={DECIMAL}
-      />
+      {asksFor(unit, 'seer') && <PlateNumber label="SEER" value={unit.seer} onSave={save('seer')} />}
+      <PlateNumber label="Volts" value={unit.power?.volts} onSave={save('power', 'volts')} />
       <Choice
         label="Phase"
         value={unit.power?.phase ? (String(unit.power.phase) as '1' | '3') : ''}
         values={['1', '3'] as const}
         onChange={(phase) => void change(setPlatePart('power', { phase: phase === '1' ? 1 : 3 }))}
       />
-      <AutosaveField
-        label="Rated load amps"
-        value={String(unit.power?.rla ?? '')}
-        onSave={save('power', 'rla')}
-        slotProps={DECIMAL}
-      />
-      <AutosaveField
-        label="Locked rotor amps"
-        value={String(unit.power?.lra ?? '')}
-        onSave={save('power', 'lra')}
-        slotProps={DECIMAL}
-      />
-      <AutosaveField
-        label="Normal amps"
-        value={String(unit.power?.normalAmps ?? '')}
-        onSave={save('power', 'normalAmps')}
-        slotProps={DECIMAL}
-      />
+      <PlateNumber label="Rated load amps" value={unit.power?.rla} onSave={save('power', 'rla')} />
+      <PlateNumber label="Locked rotor amps" value={unit.power?.lra} onSave={save('power', 'lra')} />
+      <PlateNumber label="Normal amps" value={unit.power?.normalAmps} onSave={save('power', 'normalAmps')} />
       <Choice
         label="Hertz"
         value={unit.power?.hertz ? (String(unit.power.hertz) as '50' | '60') : ''}
@@ -102,17 +74,15 @@ function Compressor({ unit, change }: PlatePart) {
       )}
       {asksFor(unit, 'crankcaseHeater') && (
         <Pair>
-          <AutosaveField
+          <PlateNumber
             label="Crankcase heater, W"
-            value={String(unit.crankcaseHeater?.watts ?? '')}
+            value={unit.crankcaseHeater?.watts}
             onSave={save('crankcaseHeater', 'watts')}
-            slotProps={DECIMAL}
           />
-          <AutosaveField
+          <PlateNumber
             label="Heater volts"
-            value={String(unit.crankcaseHeater?.volts ?? '')}
+            value={unit.crankcaseHeater?.volts}
             onSave={save('crankcaseHeater', 'volts')}
-            slotProps={DECIMAL}
           />
         </Pair>
       )}

@@ -2,7 +2,7 @@ import { attempt } from '@/core/base/errors/orzoError'
 import { numberTyped } from '@/core/base/units/numberTyped'
 import { type PlatePart, setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
-import { type UnitPlate, unitSchema } from '@/core/record/equipment/unit'
+import { plateSchema } from '@/core/record/equipment/unit'
 
 type Field = 'nominalTons' | 'seer'
 type Inner = {
@@ -12,11 +12,10 @@ type Inner = {
 }
 type Place = [Field] | { [K in keyof Inner]: [K, Inner[K]] }[keyof Inner]
 
-/** Any plate will do to try a value on: only the field's own rule can refuse. */
-const TRIAL: UnitPlate = { kind: 'other', refrigerant: 'R-22', metering: 'txv' }
-
-const withField = (unit: UnitPlate, [field, inner]: Place, value: number | undefined): UnitPlate =>
-  inner === undefined ? { ...unit, [field]: value } : { ...unit, [field]: { ...unit[field], [inner]: value } }
+/** A plate that holds the field alone: only the field's own rule can refuse. */
+const plateWith = ([field, inner]: Place, value: number | undefined) => ({
+  [field]: inner === undefined ? value : { [inner]: value },
+})
 
 const editOf = ([field, inner]: Place, value: number | undefined): Edit =>
   inner === undefined ? setPlate({ [field]: value }) : setPlatePart(field as PlatePart, { [inner]: value })
@@ -29,7 +28,7 @@ export const numberSaver =
     const read = text.trim() === '' ? undefined : attempt(() => numberTyped(text))
     if (read && !read.ok) return read.error.message
     const value = read?.value
-    const tried = unitSchema.safeParse(withField(TRIAL, place, value))
+    const tried = plateSchema.safeParse(plateWith(place, value))
     if (!tried.success) return `${tried.error.issues[0]?.message ?? 'cannot be stored'}`
     void change(editOf(place, value))
     return undefined

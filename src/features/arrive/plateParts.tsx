@@ -6,19 +6,25 @@ import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import type { ChangeJob } from '../shared/record/useJob'
 import { numberSaver } from './numberSaver'
-import { Pair, YesNo } from './parts'
+import { YesNo } from './parts'
 
 type Props = { plate: Plate; change: ChangeJob }
 
-export const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+
+type NumberProps = {
+  label: string
+  value: number | undefined
+  onSave: ReturnType<ReturnType<typeof numberSaver>>
+}
+
+/** A plain number of the plate. */
+export const PlateNumber = ({ label, value, onSave }: NumberProps) => (
+  <AutosaveField label={label} value={String(value ?? '')} onSave={onSave} slotProps={DECIMAL} />
+)
 
 export const Tons = ({ plate, change }: Props) => (
-  <AutosaveField
-    label="Tons"
-    value={String(plate.nominalTons ?? '')}
-    onSave={numberSaver(change)('nominalTons')}
-    slotProps={DECIMAL}
-  />
+  <PlateNumber label="Tons" value={plate.nominalTons} onSave={numberSaver(change)('nominalTons')} />
 )
 
 export const FactoryCharge = ({ plate, change }: Props) => (
@@ -66,21 +72,18 @@ export function OldDryer({ plate, change }: Props) {
     void change(setPlatePart('oldDryer', values))
   return (
     <>
-      <Pair>
-        <AutosaveField
-          label="Old dryer, in³"
-          value={String(oldDryer?.cubicInches ?? '')}
-          onSave={numberSaver(change)('oldDryer', 'cubicInches')}
-          slotProps={DECIMAL}
-        />
-        <QuantityField
-          label="Its connections"
-          kind="length"
-          defaultUnit="in"
-          value={oldDryer?.connection}
-          onChange={(connection) => set({ connection })}
-        />
-      </Pair>
+      <PlateNumber
+        label="Old dryer, in³"
+        value={oldDryer?.cubicInches}
+        onSave={numberSaver(change)('oldDryer', 'cubicInches')}
+      />
+      <QuantityField
+        label="Old dryer, connections"
+        kind="length"
+        defaultUnit="in"
+        value={oldDryer?.connection}
+        onChange={(connection) => set({ connection })}
+      />
       <QuantityField
         label="Room for a dryer, length of line"
         kind="length"

@@ -30,6 +30,7 @@ import { useKept } from '../shared/display/useKept'
 import { useNow } from '../shared/display/useNow'
 import { EVERYTHING, findJobs, isSearching, placesIn, type Wanted } from '@/core/record/job/listing'
 import { JobList } from './JobList'
+import { useRemoval } from './useRemoval'
 
 const StorageDialog = dynamic(() => import('./StorageDialog').then((file) => file.StorageDialog), {
   ssr: false,
@@ -122,10 +123,14 @@ function useBegin(storing: (work: Promise<unknown>) => void) {
   return (what: Begun) => storing(start(what))
 }
 
-type FoundProps = { rows: readonly JobIndexRow[]; storing: (work: Promise<unknown>) => void }
+type FoundProps = {
+  rows: readonly JobIndexRow[]
+  onRemove: (ids: readonly string[]) => void
+  storing: (work: Promise<unknown>) => void
+}
 
 /** The jobs that are looked for, to be opened or chosen. */
-function Found({ rows, storing }: FoundProps) {
+function Found({ rows, onRemove, storing }: FoundProps) {
   const [wanted, setWanted] = useKept<Wanted>('jobs wanted', EVERYTHING)
   const [chosen, setChosen] = useState<ReadonlySet<string>>()
   const now = useNow()
@@ -160,6 +165,7 @@ function Found({ rows, storing }: FoundProps) {
           jobs={found}
           chosen={chosen}
           onChosen={setChosen}
+          onRemove={onRemove}
           onDone={() => setChosen(undefined)}
           storing={storing}
         />
@@ -184,6 +190,7 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
     work.catch((error: Error) => setMessages([{ good: false, text: `Not stored: ${storeSentence(error)}` }]))
   }, [])
   useDemoOffer(offerDemo, storing)
+  const removal = useRemoval(storing)
   const begin = useBegin(storing)
   const live = useIsLive()
   const onBegin = (what: Begun) => {
@@ -195,8 +202,9 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
       <Header live={live} onNew={() => setBeginning(true)} onMessages={setMessages} />
       {problem && <Alert severity="warning">{problem}</Alert>}
       <ImportMessages messages={messages} onClose={() => setMessages([])} />
+      {removal.message}
       {rows.length > 0 ? (
-        <Found rows={rows} storing={storing} />
+        <Found rows={rows} onRemove={removal.remove} storing={storing} />
       ) : (
         // keeps its place until the list is known: what stands below must not move away under a finger
         <Box sx={{ px: { md: 2 }, display: 'grid', gap: 2, visibility: known ? 'visible' : 'hidden' }}>
@@ -208,7 +216,12 @@ export function JobsPage({ offerDemo }: { offerDemo: boolean }) {
         </Box>
       )}
       {beginning && <BeginDialog onBegin={onBegin} onClose={() => setBeginning(false)} />}
-      <DemoButton demo={rows.filter((job) => job.demo === 1)} live={live} storing={storing} />
+      <DemoButton
+        demo={rows.filter((job) => job.demo === 1)}
+        live={live}
+        onRemove={removal.remove}
+        storing={storing}
+      />
     </Box>
   )
 }

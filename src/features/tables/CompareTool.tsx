@@ -22,7 +22,7 @@ import { asTemperature, type Typed } from './format'
 import { NumberTable } from './NumberTable'
 import { Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
-import { useTables } from './useTables'
+import { useTables } from '../shared/tables/useTables'
 
 type Input = {
   original: RefrigerantName

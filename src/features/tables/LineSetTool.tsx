@@ -8,7 +8,7 @@ import { QuantityField } from '@/ui/QuantityField'
 import type { Typed } from './format'
 import { Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
-import { useTables } from './useTables'
+import { useTables } from '../shared/tables/useTables'
 
 type Input = {
   refrigerant: RefrigerantName

@@ -6,7 +6,7 @@ import { toKelvin, toPascals, toSI } from '@/core/base/units/convert'
 import type { PressureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
 import { asPressure, asTemperature, showPressure, showPressureChange, type Typed } from './format'
-import { Figure, Figures, Inputs, Problem, Source } from './parts'
+import { ElevationField, Figure, Figures, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
 type Input = {
@@ -108,13 +108,7 @@ export function NitrogenTool() {
           value={input.end}
           onChange={(end) => set({ end })}
         />
-        <QuantityField
-          label="Elevation"
-          kind="length"
-          defaultUnit="m"
-          value={input.siteElevation}
-          onChange={(siteElevation) => set({ siteElevation })}
-        />
+        <ElevationField value={input.siteElevation} onChange={(siteElevation) => set({ siteElevation })} />
       </Inputs>
       {atmosphere.ok ? (
         <Answer input={input} atmosphere={atmosphere.value} />

@@ -1,6 +1,5 @@
 'use client'
 import { Choice } from '@/ui/Choice'
-import { elevationSchema } from '@/core/record/equipment/unit'
 import { TEMPERATURE_UNITS } from '@/core/record/settings/settings'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -22,9 +21,9 @@ import { QuantityField } from '@/ui/QuantityField'
 import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, showPressure, type Typed } from './format'
 import { NumberTable } from './NumberTable'
-import { Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
+import { ElevationField, Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
-import { useTables } from './useTables'
+import { useTables } from '../shared/tables/useTables'
 
 type Input = {
   refrigerant: RefrigerantName
@@ -236,14 +235,7 @@ export function SaturationTool() {
             />
           </>
         )}
-        <QuantityField
-          label="Elevation"
-          kind="length"
-          defaultUnit="m"
-          value={input.elevation}
-          schema={elevationSchema}
-          onChange={(elevation) => set({ elevation })}
-        />
+        <ElevationField value={input.elevation} onChange={(elevation) => set({ elevation })} />
         <Button variant="outlined" onClick={() => window.print()} sx={{ height: 56 }}>
           Print the table
         </Button>

@@ -3,13 +3,12 @@ import Box from '@mui/material/Box'
 import { attempt } from '@/core/base/errors/orzoError'
 import { boilingPressure, boilingTemperatureOfWater } from '@/core/reference/boilingWater'
 import { localAtmosphere } from '@/core/base/units/atmosphere'
-import { elevationSchema } from '@/core/record/equipment/unit'
 import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '@/core/base/units/convert'
 import { QuantityField } from '@/ui/QuantityField'
 import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, type Typed } from './format'
 import { NumberTable } from './NumberTable'
-import { Figure, Figures, Inputs, Problem, Source } from './parts'
+import { ElevationField, Figure, Figures, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
 type Input = {
@@ -83,14 +82,7 @@ export function WaterTool() {
           value={input.vacuum}
           onChange={(vacuum) => set({ vacuum })}
         />
-        <QuantityField
-          label="Elevation"
-          kind="length"
-          defaultUnit="m"
-          value={input.siteElevation}
-          schema={elevationSchema}
-          onChange={(siteElevation) => set({ siteElevation })}
-        />
+        <ElevationField value={input.siteElevation} onChange={(siteElevation) => set({ siteElevation })} />
       </Inputs>
       <Figures>
         <ByTemperature metal={input.metal} />

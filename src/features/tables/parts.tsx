@@ -4,7 +4,10 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import { elevationSchema } from '@/core/record/equipment/unit'
 import { Choice } from '@/ui/Choice'
+import { QuantityField } from '@/ui/QuantityField'
+import type { Typed } from './format'
 
 export const RefrigerantChoice = (props: {
   label?: string
@@ -18,6 +21,12 @@ export const RefrigerantChoice = (props: {
     onChange={props.onChange}
   />
 )
+
+/** Height of the site over the sea; below it is negative. */
+export const ElevationField = (props: {
+  value: Typed | undefined
+  onChange: (value: Typed | undefined) => void
+}) => <QuantityField label="Elevation" kind="length" defaultUnit="m" schema={elevationSchema} {...props} />
 
 /** The result of a table: large numerals, what it is below. */
 export function Figure({ label, value, note }: { label: string; value: string; note?: string }) {

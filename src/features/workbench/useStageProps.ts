@@ -9,8 +9,12 @@ import type { useDisplay } from '../shared/display/useDisplay'
 import type { StageProps } from '../shared/stageProps'
 import type { Looking } from './useLooking'
 
-/** While something of the unit is asked, no check is proposed. */
-const NO_CHECKS = { nextChecks: [], mindChangers: [] }
+/** While something of the unit is asked, no check is proposed, and nothing is said of what it is expected to do. */
+const whileAsked = ({ flags }: Answered['assessment']) => ({
+  nextChecks: [],
+  mindChangers: [],
+  flags: flags.filter(({ id }) => id !== 'not-covered'),
+})
 
 /** The set that is looked at: the chosen one while it is there, else the last. */
 export const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
@@ -27,7 +31,7 @@ export function useStageProps(
   const { unit: plate } = job
   const { assessment, ranking, asks } = answer
   const unit = drawnUnit(plate)
-  const diagnosis = { ...assessment, ...ranking, ...(asks.length > 0 ? NO_CHECKS : {}) }
+  const diagnosis = { ...assessment, ...ranking, ...(asks.length > 0 ? whileAsked(assessment) : {}) }
   const display = { temperature, pressure, chosen }
   const { suspects } = ranking
   const chooseSet = (id: string | undefined) => look({ setId: id })

@@ -1,37 +1,19 @@
 'use client'
 import Typography from '@mui/material/Typography'
-import { useEffect, useState } from 'react'
 import { showTemperature } from '@/core/base/units/show'
 import { type PressureUnit, type Quantity, unitRow } from '@/core/base/units/units'
-import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { saturatesAt } from '@/core/reference/saturatesAt'
 import { judgeEntry } from '@/ui/pad/entry'
+import { useTables } from '../tables/useTables'
 import type { PadEntry } from './padEntry'
 import { useDraft } from './useReadingEntry'
 import type { DisplayUnits } from '../display/useDisplay'
 
 /** A glide smaller than this is none on a gauge's scale, K [practice]. */
 const LEAST_GLIDE = 0.3
-
-/** Whether the properties of a refrigerant are in memory; fetches them. */
-function useProperties(name: RefrigerantName): boolean {
-  const [loaded, setLoaded] = useState<RefrigerantName>()
-  useEffect(() => {
-    let current = true
-    loadRefrigerants([name]).then(
-      () => current && setLoaded(name),
-      // without a table nothing is said: the answer tells why
-      () => undefined,
-    )
-    return () => {
-      current = false
-    }
-  }, [name])
-  return loaded === name
-}
 
 function sentence(name: RefrigerantName, pressure: Quantity, unit: UnitPlate, display: DisplayUnits): string {
   if (unitRow(pressure.unit).kind !== 'pressure') return ''
@@ -47,7 +29,7 @@ type Props = { entry: PadEntry; unit: UnitPlate; display: DisplayUnits }
 
 /** What the pressure on the pad means as a temperature of the chosen refrigerant, while it is typed. */
 export function PadSaturation({ entry, unit, display }: Props) {
-  const ready = useProperties(unit.refrigerant)
+  const { ready, problem } = useTables([unit.refrigerant])
   const draft = useDraft(entry)
   const typed = draft && judgeEntry(draft.text, draft.key, draft.unit)
   return (
@@ -56,7 +38,7 @@ export function PadSaturation({ entry, unit, display }: Props) {
       aria-label="Saturation"
       sx={{ minHeight: 24, fontSize: '1.05rem', fontWeight: 600, textAlign: 'right' }}
     >
-      {ready && typed?.state === 'good' ? sentence(unit.refrigerant, typed, unit, display) : ''}
+      {problem ?? (ready && typed?.state === 'good' ? sentence(unit.refrigerant, typed, unit, display) : '')}
     </Typography>
   )
 }

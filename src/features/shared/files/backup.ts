@@ -21,34 +21,30 @@ async function packBackup(jobs: AsyncIterable<BackupJob> | Iterable<BackupJob>, 
   return filesDoor().ask<Blob>('backup', { backup, contents, at: systemClock.now() })
 }
 
+/** Jobs one after another; one that was removed meanwhile is left out. */
+async function* wholeJobs(ids: readonly string[]) {
+  for (const id of ids) {
+    const whole = await readWholeJob(database(), id)
+    if (whole) yield whole
+  }
+}
+
 const stamp = () => dayIn(systemClock.now(), systemClock.zone())
 
 /** Hands everything that this browser holds to the user as one file. @returns how many jobs are in it */
 export async function downloadBackup(): Promise<number> {
   const db = database()
   const index = await listJobs(db)
-  async function* jobs() {
-    for (const { id } of index) {
-      const whole = await readWholeJob(db, id)
-      if (whole) yield whole
-    }
-  }
-  const blob = await packBackup(jobs(), await readBeside(db, isoNow(systemClock)))
+  const jobs = wholeJobs(index.map(({ id }) => id))
+  const blob = await packBackup(jobs, await readBeside(db, isoNow(systemClock)))
   saveBlob(blob, `orzo-backup-${stamp()}.zip`)
   return index.length
 }
 
 /** Hands some jobs to the user as one file, which is imported like a backup; settings are not in it. */
 export async function downloadJobs(ids: readonly string[]): Promise<number> {
-  const db = database()
-  async function* jobs() {
-    for (const id of ids) {
-      const whole = await readWholeJob(db, id)
-      if (whole) yield whole
-    }
-  }
   const contents = { at: isoNow(systemClock), settings: [], aside: [], unread: [] }
-  saveBlob(await packBackup(jobs(), contents), `orzo-jobs-${stamp()}.zip`)
+  saveBlob(await packBackup(wholeJobs(ids), contents), `orzo-jobs-${stamp()}.zip`)
   return ids.length
 }
 

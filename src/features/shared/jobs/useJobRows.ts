@@ -1,5 +1,6 @@
 'use client'
 import { useEffect, useSyncExternalStore } from 'react'
+import { tellFailed } from '@/data/health'
 import { jobRows, signOf } from '@/data/jobRows'
 import { database } from '@/data/shared'
 import { useLive } from '../storage/useLive'
@@ -15,11 +16,10 @@ export function useJobRows(ready: boolean) {
     () => EMPTY,
   )
   useEffect(() => {
-    // what the store refuses is told above the page by the live query
     if (sign !== undefined)
       jobRows(database())
         .refresh()
-        .catch(() => undefined)
+        .catch((error: Error) => tellFailed(database(), error))
   }, [sign])
   return { rows, whole, known: sign !== undefined && (rows.length > 0 || sign.count === 0) }
 }
