@@ -4,6 +4,7 @@ import { performance } from 'node:perf_hooks'
 import { emptyJob } from '@/core/record/job/job'
 import { simulateSet } from '@/core/simulate/simulateSet'
 import { diagnose } from '@/core/answer/diagnose'
+import { SIMULATED_FAULTS } from '@/core/simulate/circuitFaults'
 import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
 import { tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -71,11 +72,12 @@ function benchDiagnosis(): void {
     power: { rla: 14 },
   }
   const conditions = { outdoorAirTemp: 304, returnAirTemp: 297, returnAirWetBulb: 290 }
-  const sets = circuitFaultsOf(unit, 'cooling').map((fault, i) =>
-    simulateSet(
-      { unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) },
-      tapsOf(unit),
-    ),
+  const sets = SIMULATED_FAULTS.filter((fault) => circuitFaultsOf(unit, 'cooling').includes(fault)).map(
+    (fault, i) =>
+      simulateSet(
+        { unit, conditions, faults: [{ fault, severity: 0.5 }], random: seededRandom(i) },
+        tapsOf(unit),
+      ),
   )
   const nth = (i: number) => sets[i % sets.length] as (typeof sets)[number]
   const run = (count: number) => {

@@ -9,7 +9,6 @@ import { CHECKS, checkRow, type CheckRow } from '@/core/diagnosis/checks/checks'
 import { diagnose, type Suspect } from '@/core/answer/diagnose'
 import { type FamilyId, familyOf } from '@/core/diagnosis/faults/families'
 import {
-  type CircuitFaultId,
   type ElectricalFaultId,
   faultRow,
   isElectrical,
@@ -26,6 +25,7 @@ import type { ReadingSet } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { isSimulated } from '@/core/simulate/circuitFaults'
 import type { RunningMode } from '@/core/simulate/conditions'
 import { ELECTRICAL_SHOWS, type ElectricalShow } from '@/core/simulate/electricalFaults'
 import { electricalTruth } from '@/core/simulate/electricalTruth'
@@ -125,7 +125,8 @@ const members = new Map<UnitClass, Member[]>(
 /** A sound unit, or a fault: as often as each is found, or every fault equally. */
 function drawTruth(unit: UnitPlate, mode: RunningMode, random: RandomSource): SuspectId {
   if (random() < HEALTHY_SHARE) return 'healthy'
-  const faults = faultsOf(unit, mode)
+  // A lost charge does not run: bench:standing draws it.
+  const faults = faultsOf(unit, mode).filter((fault) => fault !== 'charge-lost')
   if (EQUAL_FAULTS) return pick(random, faults)
   const total = faults.reduce((sum, fault) => sum + faultRow(fault).prior, 0)
   let left = random() * total
@@ -133,6 +134,8 @@ function drawTruth(unit: UnitPlate, mode: RunningMode, random: RandomSource): Su
 }
 
 const otherMode = (mode: RunningMode): RunningMode => (mode === 'cooling' ? 'heating' : 'cooling')
+/** Pressures that bear on a gate alone and would take the place of a reading that bears on the ranking. */
+const NOT_RANKED: readonly ReadingKey[] = ['dryerOutPressure']
 /** Stands still whatever the circuit: these readings are the same. */
 const STANDING_TAPS: readonly ReadingKey[] = [
   'standingPressure',
@@ -152,8 +155,7 @@ function draw(seed: number): Case | undefined {
   const truth = drawTruth(unit, mode, random)
   if (unit.kind === 'pool-heat-pump' && truth.startsWith('rv-co')) return undefined
   const severity = isElectrical(truth) || truth === 'healthy' ? 1 : 0.3 + 0.7 * random()
-  const faults =
-    isElectrical(truth) || truth === 'healthy' ? [] : [{ fault: truth as CircuitFaultId, severity }]
+  const faults = isSimulated(truth) ? [{ fault: truth, severity }] : []
   const shown = isElectrical(truth) ? ELECTRICAL_SHOWS[truth as ElectricalFaultId] : undefined
   const first = attempt(() =>
     simulateSteady(anotherSpecimen(simulator, random), { unit, mode, conditions, faults }),
@@ -167,7 +169,9 @@ function draw(seed: number): Case | undefined {
     : first
   if (!steady.ok) return undefined
   const runs = show?.runs ?? true
-  const taps = runs ? tapsOf(unit) : [...electricalTapsOf(unit), ...STANDING_TAPS]
+  const taps = (runs ? tapsOf(unit) : [...electricalTapsOf(unit), ...STANDING_TAPS]).filter(
+    (key) => !NOT_RANKED.includes(key),
+  )
   const count = Math.min(LEAST_READINGS + Math.floor(random() * 15), taps.length)
   const extra = runs ? electricalTapsOf(unit).filter(() => random() < (show ? 0.5 : 0.1)) : []
   const keys = [...new Set([...drawn(random, taps, count), ...extra])].filter(
@@ -201,7 +205,11 @@ function afterCheck({ unit, steady, show, random }: Case, set: ReadingSet): Read
   const { observation, test } = checkRow(asked.check)
   const taken = asked.taps.filter((key) => show?.runs !== false || key !== 'contactorVoltageDrop')
   const readings = { ...set.readings, ...readSteady(steady, taken, random, show?.values) }
-  const words: ObservationKey[] = observation ? [observation] : test === 'ground' ? ['groundMeasuredAt'] : []
+  const words: ObservationKey[] = observation
+    ? [observation]
+    : test === 'ground' || test === 'groundAtTerminals'
+      ? ['groundMeasuredAt']
+      : []
   const seen = observe(steady, words, random, LAPSE, show?.words)
   return { ...set, readings, observations: { ...set.observations, ...seen } }
 }
@@ -230,6 +238,8 @@ const byFault = new Map<string, Score>()
 const byReadings = new Map<string, Score>()
 const byClass = new Map<string, Score>()
 const wellRead = blank()
+/** Of those, circuits that run. */
+const runningWellRead = blank()
 const soundWellRead = { cases: 0, alarms: 0 }
 const newBins = () => Array.from({ length: 10 }, () => ({ cases: 0, believed: 0, right: 0 }))
 const bins = newBins()
@@ -286,6 +296,7 @@ function score(found: Case): void {
     scoreIn(byFault, truth),
     scoreIn(byReadings, readingsBin(found.readings)),
     ...(isWell && truth !== 'healthy' ? [wellRead, scoreIn(byClass, found.unitClass)] : []),
+    ...(isWell && truth !== 'healthy' && found.show?.runs !== false ? [runningWellRead] : []),
   ]
   for (const each of scores) {
     each.cases += 1
@@ -347,6 +358,7 @@ console.log(
         ...shownScore(wellRead),
         falseAlarmOnSound: share(soundWellRead.alarms, soundWellRead.cases),
       },
+      ofThemRunning: shownScore(runningWellRead),
       expectedCalibrationError: errorOf(bins),
       familyCalibrationError: errorOf(familyBins),
       reliability: bins.map(({ cases, believed, right }) => [

@@ -1,4 +1,5 @@
 // npm run learn [-- CASES]: writes the case books of the diagnosis from the simulated circuit. Seeded; minutes.
+import { isSimulated } from '@/core/simulate/circuitFaults'
 import { writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
@@ -117,7 +118,7 @@ function questionsOf(
   const has = (member: Member, fault: string) =>
     (circuitFaultsOf(member.unit, mode) as readonly string[]).includes(fault)
   const graded = (share: number) => LEAST_SEVERITY + (1 - LEAST_SEVERITY) * share
-  const faults = new Set(members.flatMap((member) => circuitFaultsOf(member.unit, mode)))
+  const faults = new Set(members.flatMap((member) => circuitFaultsOf(member.unit, mode).filter(isSimulated)))
   for (const fault of faults) {
     // Its cases are those of the fault it shows as, where a unit of the class can have that one.
     const twin = faultRow(fault).showsAs
@@ -129,7 +130,7 @@ function questionsOf(
   }
   for (const [first, second] of PAIRS) {
     const both = members.filter((member) => has(member, first) && has(member, second))
-    if (both.length === 0) continue
+    if (both.length === 0 || !isSimulated(first) || !isSimulated(second)) continue
     const severe = (share: number) => LEAST_PAIR_SEVERITY + (1 - LEAST_PAIR_SEVERITY) * share
     const question: Question = {
       faults: (random, share) => [

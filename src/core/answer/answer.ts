@@ -24,6 +24,9 @@ import type { JobSet } from '../record/records/set'
 import { type Plan, planRepair } from '../repair/plan/plan'
 import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
+import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
+import { holdingVetoes } from '../diagnosis/vetoes/holding'
+import type { VetoId } from '../safety/vetoes'
 import { memo } from './memo'
 
 /** What is asked: a job, the set that is looked at, and the units of the sentences. */
@@ -40,6 +43,10 @@ export type Answer = {
   readonly asks: readonly AskedField[]
   readonly assessment: Assessment
   readonly ranking: Ranking
+  /** what the set tells of a circuit at rest */
+  readonly standing: StandingTold | undefined
+  /** states of the table of vetoes that hold, over all sets */
+  readonly vetoes: readonly VetoId[]
   /** every gate, judged on the one record of all sets, by its id */
   readonly gates: readonly Gate[]
   readonly causes: readonly Cause[]
@@ -74,9 +81,13 @@ function stepsOf() {
   const named = memo((assessment: Assessment, all: Weighed, history: History, display: Display) =>
     suspectsOf(assessment, all, history, display),
   )
-  const asked = memo((assessment: Assessment, { ranked, items }: Weighed) =>
-    askChecks(assessment, ranked, items),
+  const asked = memo((assessment: Assessment, { ranked, items }: Weighed, holding: readonly VetoId[]) =>
+    askChecks(assessment, ranked, items, holding),
   )
+  const standing = memo(({ standing: at, snapshot }: Assessment, display: Display) =>
+    at ? tellStanding(at, snapshot, display) : undefined,
+  )
+  const vetoes = memo((unit: UnitPlate, sets: readonly JobSet[]) => holdingVetoes(unit, sets))
   const gates = memo((unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet) => {
     const record = recordOf(unit, sets, { looked })
     return GATE_IDS.map((id) => judgeGate(id, record))
@@ -103,7 +114,7 @@ function stepsOf() {
         faults,
       ),
   )
-  return { assessed, branched, weighed, named, asked, gates, causes, standings, plan }
+  return { assessed, branched, weighed, named, asked, standing, vetoes, gates, causes, standings, plan }
 }
 type Steps = ReturnType<typeof stepsOf>
 
@@ -136,6 +147,7 @@ function rankingOf(
   assessment: Assessment,
   display: Display,
   knowsMetering: boolean,
+  holding: readonly VetoId[],
 ): Ranking {
   const sets = set.branch === undefined ? NO_SETS : job.readingSets
   const history = historyOf(job.arrival ?? NO_ARRIVAL)
@@ -144,7 +156,7 @@ function rankingOf(
   const suspects = steps.named(assessment, weighed, history, display)
   return {
     suspects: knowsMetering ? suspects : suspects.filter(isOfAnyMetering),
-    ...steps.asked(assessment, weighed),
+    ...steps.asked(assessment, weighed, holding),
   }
 }
 
@@ -170,20 +182,25 @@ export function createAnswerer() {
     const set = lookedAt(job, setId)
     const assessment = steps.assessed(unit, set)
     yield { asks, assessment }
-    const ranking = rankingOf(steps, job, set, assessment, display, asked.unit.metering !== undefined)
+    const vetoes = steps.vetoes(unit, readingSets)
+    const knowsMetering = asked.unit.metering !== undefined
+    const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes)
     const gates = steps.gates(unit, readingSets, set)
-    yield { asks, assessment, ranking, gates }
+    const standing = steps.standing(assessment, display)
+    yield { asks, assessment, ranking, standing, vetoes, gates }
     const named = decidedFaults(job)
     const history = historyOf(arrival)
     const faults =
       named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
-    yield { asks, assessment, ranking, gates, faults }
+    yield { asks, assessment, ranking, standing, vetoes, gates, faults }
     const { previousBurnout } = arrival
     const planned = { unit, decisions, ...(job.policy ? { policy: job.policy } : {}) }
     return {
       asks,
       assessment,
       ranking,
+      standing,
+      vetoes,
       gates,
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
       standings: steps.standings({ unit, readingSets, decisions }),

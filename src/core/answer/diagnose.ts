@@ -5,13 +5,7 @@ import type { Job } from '../record/job/job'
 import type { BranchWord } from '../diagnosis/evidence/branchWords'
 import { branchWord } from '../diagnosis/evidence/branches'
 import { type History, type PriorFactor, priorFactor } from '../diagnosis/faults/priors'
-import {
-  assess,
-  type Assessment,
-  itemsOf,
-  type JudgedFeatures,
-  type TestResults,
-} from '../diagnosis/evidence/assess'
+import { assess, type Assessment, itemsOf } from '../diagnosis/evidence/assess'
 import { contributions, itemTotals } from '../diagnosis/ranking/contributions'
 import { faultsIn } from '../diagnosis/ranking/components'
 import { familyOf, type FamilyId } from '../diagnosis/faults/families'
@@ -27,6 +21,8 @@ import { gateIdOf } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
 import { featureSentence, verdict, wordSentence } from '../diagnosis/evidence/sentence'
+import { holdingVetoes } from '../diagnosis/vetoes/holding'
+import type { VetoId } from '../safety/vetoes'
 import { rank, type Ranked } from '../diagnosis/ranking/weigh'
 
 export type Evidence = {
@@ -60,7 +56,8 @@ export type Ranking = {
   readonly mindChangers: readonly MindChanger[]
 }
 
-export type Diagnosis = Assessment & Ranking & { readonly gates: readonly Gate[] }
+export type Diagnosis = Assessment &
+  Ranking & { readonly vetoes: readonly VetoId[]; readonly gates: readonly Gate[] }
 
 /** What names one suspect of a list: its fault, and the second of a pair. */
 export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): string =>
@@ -80,10 +77,11 @@ export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readi
   sets: readingSets,
 })
 
-type Told = { readonly judged: JudgedFeatures; readonly tests: TestResults; readonly display: Display }
+type Told = Pick<Assessment, 'judged' | 'tests' | 'standing' | 'snapshot'> & { readonly display: Display }
 
-function sentenceOf(item: Item, { judged, tests, display }: Told, plain: boolean): string {
-  if (item.type === 'word') return wordSentence(item, tests)
+function sentenceOf(item: Item, told: Told, plain: boolean): string {
+  const { judged, display } = told
+  if (item.type === 'word') return wordSentence(item, told, display)
   const found = judged[item.key]
   if (!found) throw new Error(`${item.key} was ranked but not judged`)
   return featureSentence(item.key, found.measured, found.target, display, plain)
@@ -187,13 +185,14 @@ export function weigh(assessment: Assessment, branch: BranchWord | undefined, hi
 
 /** The suspects of a weighed set, each with its evidence in sentences. */
 export function suspectsOf(
-  { unit, snapshot, judged, tests }: Assessment,
+  assessment: Assessment,
   { items, ranked }: Weighed,
   history: History,
   display: Display,
 ): Suspect[] {
+  const { unit, snapshot } = assessment
   const totals = itemTotals(ranked, items)
-  const spoken = spokenOf(items, { judged, tests, display })
+  const spoken = spokenOf(items, { ...assessment, display })
   return ranked.map((row) => ({
     ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, spoken)),
     prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
@@ -215,10 +214,12 @@ export function diagnose(
 ): Diagnosis {
   const assessment = assess(unit, set)
   const weighed = weigh(assessment, branchWord(unit, assessment, set, sets), history)
+  const holding = holdingVetoes(unit, sets.includes(set) ? sets : [...sets, set])
   return {
     ...assessment,
     suspects: suspectsOf(assessment, weighed, history, display),
-    ...askChecks(assessment, weighed.ranked, weighed.items),
-    gates: gatesOf(weighed.ranked, assessment),
+    vetoes: holding,
+    ...askChecks(assessment, weighed.ranked, weighed.items, holding),
+    gates: gatesOf(weighed.ranked, { ...assessment, runs: [assessment], holding }),
   }
 }

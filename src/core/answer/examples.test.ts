@@ -128,9 +128,13 @@ describe('electrical examples of handbook 05', () => {
       /within 10 %/,
     ],
     [
-      'no volts at the contactor coil, low-pressure switch open: the control circuit',
+      'no volts at the contactor coil, low-pressure switch open though liquid is left: the control circuit',
       SPLIT,
-      { voltageL1L2: volt(231) },
+      {
+        voltageL1L2: volt(231),
+        standingPressure: { value: 218, unit: 'psig' },
+        outdoorAirTemp: { value: 75, unit: 'F' },
+      },
       { ...OFF, controlVolts: 'dead', lowPressureSwitch: 'open' },
       'control-open',
       /within 10 %/,

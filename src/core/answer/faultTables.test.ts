@@ -7,6 +7,7 @@ import { recordOf } from '../diagnosis/proof/record'
 import { REMEDIES } from '../repair/plan/remedies'
 import { taskRow } from '../repair/plan/tasks'
 import { SIMULATED_FAULTS } from '../simulate/circuitFaults'
+import { STANDING_FAULTS } from '../simulate/standingCircuit'
 import { ELECTRICAL_SHOWS } from '../simulate/electricalFaults'
 
 /** One demand of every fault: it stands in every table that it needs. */
@@ -32,7 +33,7 @@ describe.each(FAULT_IDS)('%s', (fault) => {
   test('is simulated', () => {
     const simulated: readonly string[] = isElectrical(fault)
       ? Object.keys(ELECTRICAL_SHOWS)
-      : SIMULATED_FAULTS
+      : [...SIMULATED_FAULTS, ...STANDING_FAULTS]
     const showsAs = row.showsAs
     expect(simulated.includes(fault) || (showsAs !== undefined && simulated.includes(showsAs))).toBe(true)
   })

@@ -1,3 +1,4 @@
+import { isSimulated } from '../simulate/circuitFaults'
 import { attempt } from '../base/errors/orzoError'
 import { type RandomSource, seededRandom } from '../base/numeric/random'
 import { DEFAULT_DISPLAY } from '../base/units/show'
@@ -32,7 +33,12 @@ function circuitOf(seed: number) {
   const faults =
     random() < HEALTHY
       ? []
-      : [{ fault: pick(random, circuitFaultsOf(unit, 'cooling')), severity: 0.3 + 0.7 * random() }]
+      : [
+          {
+            fault: pick(random, circuitFaultsOf(unit, 'cooling').filter(isSimulated)),
+            severity: 0.3 + 0.7 * random(),
+          },
+        ]
   const conditions = { outdoorAirTemp: 290 + 20 * random() }
   const steady = attempt(() =>
     simulateSteady(anotherSpecimen(SIMULATORS[i]!, random), { unit, mode: 'cooling', conditions, faults }),

@@ -1,3 +1,7 @@
+import { DEFAULT_DISPLAY } from '../base/units/show'
+import type { Spread } from '../diagnosis/standing/chargeShare'
+import { LOST_NEXT, standingSentence } from '../diagnosis/standing/standingSentence'
+import { vetoesOf } from '../safety/vetoes'
 import type { Diagnosis } from '../answer/diagnose'
 import { type DerivedKey, derivedRow } from '../record/readings/derivedTable'
 import type { Measured } from '../record/readings/snapshot'
@@ -24,6 +28,32 @@ function shownDerived(
   return { value: round(value), error: round(error), unit: '1' }
 }
 
+const spread = ({ low, likely, high }: Spread) => ({
+  low: round(low),
+  likely: round(likely),
+  high: round(high),
+})
+
+/** What a circuit at rest tells: psig, shares of the plate charge, and the sentences. */
+function shownStanding({ standing, snapshot }: Diagnosis): Record<string, unknown> {
+  if (!standing) return {}
+  const { sections, state, isLost } = standing
+  return {
+    standing: {
+      ...(state ? { state } : {}),
+      isLost,
+      sections: sections.map(({ section, state: of, pressure, share }) => ({
+        section,
+        state: of,
+        psig: round(fromPascals(pressure, 'psig', snapshot.atmosphere), 2),
+        ...(share ? { share: spread(share) } : {}),
+      })),
+      sentence: standingSentence(standing, snapshot, DEFAULT_DISPLAY),
+      ...(isLost ? { next: LOST_NEXT } : {}),
+    },
+  }
+}
+
 /** The shape of design/architecture.md: derived, flags, suspects, nextChecks, gates. */
 export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
   return {
@@ -39,26 +69,32 @@ export function diagnosisJson(diagnosis: Diagnosis): Record<string, unknown> {
       severity: round(severity, 3),
       evidence: evidence.map((entry) => ({ ...entry, weight: round(entry.weight, 3) })),
     })),
-    nextChecks: diagnosis.nextChecks.map(({ check, label, minutes, gain, caution, unmet, taps, splits }) => ({
-      check,
-      label,
-      minutes,
-      gain: round(gain),
-      ...(caution ? { caution } : {}),
-      ...(unmet ? { unmet } : {}),
-      taps,
-      splits: splits.map((split) => ({
-        ...split,
-        chance: round(split.chance),
-        probability: round(split.probability),
-      })),
-    })),
-    gates: diagnosis.gates.map(({ gate, part, met, missing }) => ({
+    nextChecks: diagnosis.nextChecks.map(
+      ({ check, label, minutes, gain, caution, unmet, unlocks, taps, splits }) => ({
+        check,
+        label,
+        minutes,
+        gain: round(gain),
+        ...(caution ? { caution } : {}),
+        ...(unmet ? { unmet } : {}),
+        ...(unlocks ? { unlocks } : {}),
+        taps,
+        splits: splits.map((split) => ({
+          ...split,
+          chance: round(split.chance),
+          probability: round(split.probability),
+        })),
+      }),
+    ),
+    gates: diagnosis.gates.map(({ gate, part, met, refused, missing }) => ({
       gate,
       part,
       met,
+      ...(refused.length > 0 ? { refused } : {}),
       missing: missing.map(({ label }) => label),
     })),
+    ...shownStanding(diagnosis),
+    ...(diagnosis.vetoes.length > 0 ? { vetoes: vetoesOf(diagnosis.vetoes) } : {}),
     ...(Object.keys(diagnosis.tests).length > 0 ? { tests: shownTests(diagnosis) } : {}),
   }
 }

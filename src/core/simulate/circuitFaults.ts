@@ -6,8 +6,8 @@ import type { Circuit, Coil, Entering, Surroundings } from './hardware'
 /** What a fault changes: the circuit, what surrounds it, or which refrigerant is inside. */
 export type Faulty = { readonly circuit: Circuit; readonly around: Surroundings }
 
-/** Every fault of the circuit is simulated. */
-export type SimulatedFault = CircuitFaultId
+/** Every fault of a circuit that runs is simulated here; a lost charge by standingCircuit.ts. */
+export type SimulatedFault = Exclude<CircuitFaultId, 'charge-lost'>
 
 /** Rated saturations and flow that scale a fault to its unit. */
 export type Scale = {
@@ -193,6 +193,9 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
 }
 
 export const SIMULATED_FAULTS = Object.keys(CHANGES) as SimulatedFault[]
+
+/** Whether a fault is one of a circuit that runs. */
+export const isSimulated = (fault: string): fault is SimulatedFault => Object.hasOwn(CHANGES, fault)
 
 /** [practice] what is found instead of the right refrigerant, nearest pressure first. No mixtures are computed. */
 const CONFUSIONS: Partial<Record<RefrigerantName, readonly RefrigerantName[]>> = {

@@ -92,22 +92,56 @@ const grounded = (random: RandomSource) => 10 ** between(random, 1, 4.5)
 const groundAt = (random: RandomSource): Words => ({
   groundMeasuredAt: random() < 0.6 ? 'contactor' : 'terminals',
 })
+const FROM_CONTACTOR: Words = { groundMeasuredAt: 'contactor' }
 
 /** What each electrical fault of handbook 05 shows. Its row in diagnose/electricalFaults.ts shares no figures with this. */
 export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
   'compressor-grounded': (_sound, _unit, random) =>
     stands(
       { ohmsToGround: grounded(random) },
-      { compressorState: 'trips-breaker', breaker: 'trips', ...groundAt(random) },
+      {
+        compressorState: 'trips-breaker',
+        breaker: 'trips',
+        groundPath: 'compressor-side',
+        ...groundAt(random),
+      },
     ),
   'wire-rubbed-to-ground': (sound, _unit, random) => {
     const at = groundAt(random)
     const ohms = at.groundMeasuredAt === 'contactor' ? grounded(random) : (sound.ohmsToGround ?? 5e7)
     return stands(
       { ohmsToGround: ohms },
-      { compressorState: 'trips-breaker', breaker: 'trips', leadState: 'rubbed', ...at },
+      {
+        compressorState: 'trips-breaker',
+        breaker: 'trips',
+        leadState: 'rubbed',
+        groundPath: 'compressor-side',
+        ...at,
+      },
     )
   },
+  'fan-motor-grounded': (_sound, _unit, random) =>
+    stands(
+      { ohmsToGround: grounded(random) },
+      { compressorState: 'trips-breaker', breaker: 'trips', groundPath: 'fan-motor', ...FROM_CONTACTOR },
+    ),
+  'crankcase-heater-grounded': (_sound, _unit, random) =>
+    stands(
+      { ohmsToGround: grounded(random) },
+      {
+        compressorState: 'trips-breaker',
+        breaker: 'trips',
+        groundPath: 'crankcase-heater',
+        ...FROM_CONTACTOR,
+      },
+    ),
+  'terminal-plug-burnt': (sound, unit, random) =>
+    stands(openWinding(sound, unit, random), {
+      terminalLook: 'burnt',
+      compressorState: random() < 0.3 ? 'hums-and-trips' : 'off',
+      hardStart: 'none',
+      windingsMeasuredAt: 'contactor',
+    }),
   'compressor-open-winding': (sound, unit, random) =>
     stands(openWinding(sound, unit, random), {
       hardStart: 'none',

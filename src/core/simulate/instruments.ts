@@ -59,6 +59,8 @@ const SHARED: Partial<Record<ReadingKey, string>> = {
   suctionPressure: 'low gauge',
   evaporatorPressure: 'low gauge',
   standingPressure: 'low gauge',
+  standingSuctionPressure: 'low gauge',
+  standingLiquidPressure: 'high gauge',
   suctionDryerInPressure: 'low gauge',
   suctionDryerOutPressure: 'low gauge',
   liquidPressure: 'high gauge',

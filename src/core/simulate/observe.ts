@@ -65,13 +65,14 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
     moistureIndicator: 'wet',
     warmValveResponse: 'flow-returned',
   }),
-  'txv-overfeeding': () => noStem,
+  'txv-overfeeding': () => ({ ...noStem, bulbIceResponse: 'stays-open' }),
   'eev-fault': () => noStem,
   'equalizer-broken-or-blocked': () => ({ equalizerState: 'blocked' }),
   'txv-bulb-loose': (s) => ({ bulbState: s > 0.5 ? 'loose' : 'uninsulated' }),
   'fixed-orifice-oversized': () => ({ orificeSize: 'wrong-or-unseated' }),
-  'compressor-not-pumping': (s) => (s > PLAIN ? { ...noPumpDown, compressorNoise: 'rattling' } : {}),
-  'internal-relief-open': () => ({ reliefNoise: 'yes', ...noPumpDown }),
+  'compressor-not-pumping': (s) =>
+    s > PLAIN ? { ...noPumpDown, compressorNoise: 'rattling', handValveTest: 'cannot-pull-down' } : {},
+  'internal-relief-open': () => ({ reliefNoise: 'yes', reliefAfterRestart: 'stays-open', ...noPumpDown }),
   'reversing-valve-leaking-through': (s) => (s > PLAIN ? { reversingValveNoise: 'hiss' } : {}),
   'reversing-valve-stuck-mid': () => ({ reversingValveNoise: 'hiss', ...noPumpDown }),
   'condenser-fouled': (s) => ({ condenserCoil: 'dirty', ...(s > 0.9 ? { outdoorFan: 'off' } : {}) }),
@@ -122,6 +123,11 @@ const SOUND: Words = {
   jumpAtUnit: 'holds',
   jumpAtThermostat: 'holds',
   magnetPull: 'pulls',
+  terminalLook: 'sound',
+  groundPath: 'compressor-side',
+  reliefAfterRestart: 'reseated',
+  bulbIceResponse: 'closes',
+  handValveTest: 'pulls-down',
 }
 /** Where frost begins and what the sight glass shows, as the state and the fault have it. */
 export function seenInState(steady: Steady): { readonly frostPattern: string; readonly sightGlass: string } {

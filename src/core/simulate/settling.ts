@@ -53,7 +53,13 @@ const BY_KEY: Partial<Record<ReadingKey, number>> = {
   rvHotOutTemp: 150,
   compressorShellTemp: 900,
 }
-const STANDING: readonly ReadingKey[] = ['standingPressure', 'lowCutIn', 'lowCutOut']
+const STANDING: readonly ReadingKey[] = [
+  'standingPressure',
+  'standingSuctionPressure',
+  'standingLiquidPressure',
+  'lowCutIn',
+  'lowCutOut',
+]
 
 /** Time constant of a reading, s. */
 export const timeConstant = (key: ReadingKey): number => BY_KEY[key] ?? BY_KIND[readingRow(key).kind] ?? 1

@@ -28,6 +28,7 @@ function pressures({ circuit, state, sized, conditions }: Steady): Truth {
   const ownDrop =
     (sized.cooling.suctionLine.resistance * state.unknowns.massFlow ** 2) / state.afterCoil.density
   const usual = sized.rated.evaporating
+  const standing = standingPressure(circuit, conditions.outdoorAirTemp)
   return {
     suctionPressure: beforeCompressor.pressure,
     liquidPressure: liquid.leaving.pressure,
@@ -35,7 +36,9 @@ function pressures({ circuit, state, sized, conditions }: Steady): Truth {
     dryerOutPressure: liquid.afterDryer.pressure,
     suctionDryerInPressure: Math.max(low.pressure - ownDrop, beforeCompressor.pressure),
     suctionDryerOutPressure: beforeCompressor.pressure,
-    standingPressure: standingPressure(circuit, conditions.outdoorAirTemp),
+    standingPressure: standing,
+    standingSuctionPressure: standing,
+    standingLiquidPressure: standing,
     evaporatorPressure: low.pressure,
     lowCutIn: saturationPressure(sized.plate.refrigerant, 'dew', usual - CUT_IN_BELOW),
     lowCutOut: saturationPressure(sized.plate.refrigerant, 'dew', usual - CUT_OUT_BELOW),

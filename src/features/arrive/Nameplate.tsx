@@ -2,6 +2,7 @@
 import { Choice } from '@/ui/Choice'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { hasLiquidValve } from '@/core/record/equipment/kinds'
 import { asksFor, type PlateField } from '@/core/record/equipment/plateFields'
 import { plateDoubts } from '@/core/record/equipment/plausible'
 import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/record/equipment/unit'
@@ -10,7 +11,16 @@ import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { numberSaver } from './numberSaver'
 import { Pair, type PlatePart, Section, YesNo } from './parts'
-import { Differential, FactoryCharge, OldDryer, PlateNumber, Setpoint, Tons } from './plateParts'
+import {
+  ColdestOutdoor,
+  ConvertedFrom,
+  Differential,
+  FactoryCharge,
+  OldDryer,
+  PlateNumber,
+  Setpoint,
+  Tons,
+} from './plateParts'
 
 function Ratings({ unit, change }: PlatePart) {
   const save = numberSaver(change)
@@ -157,6 +167,8 @@ export function Nameplate({ unit, change }: PlatePart) {
       <FactoryCharge plate={unit} change={change} />
       <Setpoint plate={unit} change={change} />
       <Differential plate={unit} change={change} />
+      {hasLiquidValve(unit) && <ColdestOutdoor plate={unit} change={change} />}
+      <ConvertedFrom plate={unit} change={change} />
       {asksFor(unit, 'targetSubcooling') && (
         <QuantityField
           label="Target subcooling"

@@ -2,6 +2,8 @@
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { DRYER_FLOWS, DRYER_JOINTS, type Plate } from '@/core/record/equipment/unit'
 import { AutosaveField } from '@/ui/AutosaveField'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { Choice } from '@/ui/Choice'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import type { ChangeJob } from '../shared/record/useJob'
@@ -62,6 +64,27 @@ export const Differential = ({ plate, change }: Props) => (
     defaultUnit="F"
     value={plate.control?.differential}
     onChange={(differential) => void change(setPlatePart('control', { differential }))}
+  />
+)
+
+/** What a pump-down control outdoors must start again in. */
+export const ColdestOutdoor = ({ plate, change }: Props) => (
+  <QuantityField
+    label="Coldest outdoor air at the site"
+    kind="temperature"
+    defaultUnit="F"
+    value={plate.control?.coldestOutdoor}
+    onChange={(coldestOutdoor) => void change(setPlatePart('control', { coldestOutdoor }))}
+  />
+)
+
+/** After a conversion the coil is still that of the first refrigerant. */
+export const ConvertedFrom = ({ plate, change }: Props) => (
+  <Choice
+    label="Converted from"
+    value={plate.convertedFrom ?? ''}
+    values={REFRIGERANT_NAMES}
+    onChange={(convertedFrom) => void change(setPlate({ convertedFrom }))}
   />
 )
 

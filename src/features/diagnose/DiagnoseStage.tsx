@@ -13,11 +13,15 @@ import { killsCompressor } from '@/core/diagnosis/proof/causes'
 import { suspectKey } from '@/core/answer/diagnose'
 import { isElectrical, type SuspectId } from '@/core/diagnosis/faults/faults'
 import { decidedFaults } from '@/core/answer/diagnoseJob'
+import { checkRow } from '@/core/diagnosis/checks/checks'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
+import { electricalTestRow } from '@/core/diagnosis/electrical/electricalTests'
 import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
+import { StandingCircuit } from '../shared/StandingCircuit'
+import { Vetoes } from '../shared/Vetoes'
 import { SetBar } from '../shared/sets/SetBar'
 import { observe } from '@/core/record/edits/readingEdits'
 import { AskFirst } from '../shared/unit/AskUnit'
@@ -66,7 +70,10 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
 }
 
 /** Where each kind of check is made: here, at its tap on Measure, or on the bench. */
-function useCheckActions({ job, change, setId, openTap }: StageProps, showBench: () => void): CheckActions {
+function useCheckActions(
+  { job, unit, change, setId, openTap }: StageProps,
+  showBench: () => void,
+): CheckActions {
   const router = useRouter()
   return {
     answer: (key, word) => void change(observe(setId, key, word)),
@@ -74,8 +81,9 @@ function useCheckActions({ job, change, setId, openTap }: StageProps, showBench:
       openTap(taps[0])
       router.push(`/job/${encodeURIComponent(job.id)}/measure`)
     },
-    toBench: ({ taps }: NextCheck) => {
-      openTap(taps[0])
+    toBench: ({ check, taps }: NextCheck) => {
+      const { test } = checkRow(check)
+      openTap(taps[0] ?? (test && electricalTestRow(test).needs(unit)[0]))
       showBench()
     },
   }
@@ -127,6 +135,11 @@ function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
 
 type SuspectsProps = { props: StageProps; actions: CheckActions }
 
+/** What must not be done now stands before every proposal. */
+function NotNow({ answer, unit, set, setId, change }: StageProps) {
+  return <Vetoes vetoes={answer.vetoes} observations={set.observations ?? {}} {...{ unit, setId, change }} />
+}
+
 function Checks({ props: { diagnosis, set }, actions, most }: SuspectsProps & { most?: number }) {
   const [all, setAll] = useState(false)
   const shown = most === undefined || all ? diagnosis.nextChecks : diagnosis.nextChecks.slice(0, most)
@@ -169,6 +182,8 @@ function Suspects({ props, actions }: SuspectsProps) {
     return (
       <Box sx={{ px: 2, pb: 2, display: 'grid', gap: 2 }}>
         <Leader {...props} />
+        <StandingCircuit told={props.answer.standing} />
+        <NotNow {...props} />
         <Checks props={props} actions={actions} most={1} />
         <SuspectPanel {...props} />
       </Box>
@@ -178,7 +193,11 @@ function Suspects({ props, actions }: SuspectsProps) {
       sx={{ px: 2, pb: 2, display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
     >
       <SuspectPanel {...props} />
-      <Checks props={props} actions={actions} />
+      <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+        <StandingCircuit told={props.answer.standing} />
+        <NotNow {...props} />
+        <Checks props={props} actions={actions} />
+      </Box>
     </Box>
   )
 }

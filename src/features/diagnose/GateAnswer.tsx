@@ -8,11 +8,11 @@ import { familyOf } from '@/core/diagnosis/faults/families'
 import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
 import type { Gate } from '@/core/diagnosis/proof/gates'
-import { keptGate } from '@/core/diagnosis/proof/standing'
+import { keptGate, type Standing } from '@/core/diagnosis/proof/standing'
 import {
   decideAll,
-  decided,
   decisionOn,
+  isReason,
   setOverride,
   takeAllBack,
   unnamedNotes,
@@ -28,6 +28,9 @@ import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
 import { Gates } from './Gates'
 
+/** Nothing is repaired where nothing is wrong, or where the list does not hold it. */
+const isRepairable = (fault: SuspectId) => fault !== 'unlisted' && fault !== 'healthy'
+
 type DecisionProps = Pick<StageProps, 'job' | 'change' | 'suspect' | 'answer'> & { gates: readonly Gate[] }
 
 /** The faults of a suspect: one, or both of a pair. */
@@ -40,31 +43,77 @@ const decisionsOf = (suspect: StageProps['suspect'], gates: readonly Gate[]) =>
     return { fault, gate: gate && keptGate(gate, BUILD) }
   })
 
+/** A fault with its gate, and whether it may be decided: proven, or with a reason of its own; never against a veto. */
+type Deciding = { fault: SuspectId; gate: Gate | undefined; needsReason: boolean; mayDecide: boolean }
+
+function decidingOf(job: StageProps['job'], fault: SuspectId, gates: readonly Gate[]): Deciding {
+  const gate = gates.find((each) => each.gate === gateIdOf(fault))
+  const isRefused = (gate?.refused.length ?? 0) > 0
+  const needsReason = gate !== undefined && !gate.met && !isRefused
+  const mayDecide = !isRefused && (!needsReason || isReason(decisionOn(job, fault)?.override))
+  return { fault, gate, needsReason, mayDecide }
+}
+
+/** Why a part is condemned without full proof: a reason for each fault, kept with that fault. */
+function Reason({
+  job,
+  change,
+  fault,
+  many,
+}: Pick<StageProps, 'job' | 'change'> & { fault: SuspectId; many: boolean }) {
+  const written = decisionOn(job, fault)?.override ?? ''
+  const before = unnamedNotes(job)?.override
+  const hint = written !== '' && !isReason(written) ? 'Say why in a few words. ' : ''
+  return (
+    <AutosaveField
+      label={many ? `Why without full proof: ${suspectLabel(fault).toLowerCase()}` : 'Why without full proof'}
+      helperText={`${hint}Goes into the report.${before ? ` Written before for no fault: "${before}".` : ''}`}
+      value={written}
+      multiline
+      onSave={(text) => change(setOverride(fault, text))}
+    />
+  )
+}
+
+/** Everything that is decided on this job, each with how it stands. */
+function AlsoDecided({ standings, but }: { standings: readonly Standing[]; but: readonly SuspectId[] }) {
+  const others = standings.filter(({ fault }) => !but.includes(fault))
+  if (others.length === 0) return null
+  return (
+    <Box>
+      <Typography>Also decided on this job:</Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
+        {others.map(({ fault, state }) => (
+          <li key={fault}>
+            {suspectLabel(fault)}: {STANDS[state]}
+          </li>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+const STANDS: Readonly<Record<Standing['state'], string>> = {
+  proven: '● its gate is open',
+  'no-gate': '● no gate before it',
+  overridden: '△ without full proof, for a written reason',
+  'not-proven': '⬣ not proven',
+}
+
 function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
-  const noted = decisionOn(job, suspect.fault) ?? unnamedNotes(job)
   const isDecided = decisionOn(job, suspect.fault)?.state === 'decided'
-  const open = gates.every((gate) => gate.met)
-  const others = decided(job).filter(({ fault }) => !faultsOf(suspect).some((each) => each === fault))
+  const deciding = faultsOf(suspect).map((fault) => decidingOf(job, fault, gates))
+  const mayDecide = answer.isFresh && deciding.every((each) => each.mayDecide)
+  const reasons = deciding.filter((each) => each.needsReason)
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
-      {others.length > 0 && (
-        <Typography>
-          Also decided on this job: {others.map(({ fault }) => suspectLabel(fault as SuspectId)).join('; ')}.
-        </Typography>
-      )}
-      {!open && (
-        <AutosaveField
-          key={suspect.fault}
-          label="Why without full proof"
-          helperText="Goes into the report."
-          value={noted?.override ?? ''}
-          multiline
-          onSave={(text) => change(setOverride(noted?.id ?? suspect.fault, text))}
-        />
-      )}
+      <AlsoDecided standings={answer.standings} but={faultsOf(suspect)} />
+      {reasons.map(({ fault }) => (
+        <Reason key={fault} {...{ job, change, fault }} many={deciding.length > 1} />
+      ))}
       <Button
         variant={isDecided ? 'outlined' : 'contained'}
-        disabled={!isDecided && (!answer.isFresh || (!open && !noted?.override?.trim()))}
+        disabled={!isDecided && !mayDecide}
         onClick={() =>
           void change(isDecided ? takeAllBack(faultsOf(suspect)) : decideAll(decisionsOf(suspect, gates)))
         }
@@ -133,7 +182,7 @@ function GateOf({ diagnosis, job, change, set, setId, suspect, answer }: StagePr
         </Typography>
       )}
       <ProveAgain set={set} />
-      {suspect.fault !== 'unlisted' && <Decision {...{ job, change, suspect, answer, gates }} />}
+      {isRepairable(suspect.fault) && <Decision {...{ job, change, suspect, answer, gates }} />}
       <Flags flags={diagnosis.flags} />
     </Box>
   )

@@ -12,9 +12,18 @@ type Answering = {
   answer: (key: ObservationKey, word: string | undefined) => void
 }
 
+/** Why something is not asked for now, and what lifts that. */
+function Refused({ sentence }: { sentence: string }) {
+  return (
+    <Typography role="note" sx={{ color: 'error.main', fontSize: '0.92rem', fontWeight: 650 }}>
+      ⬣ {sentence}
+    </Typography>
+  )
+}
+
 /** What is still to be shown: its caution before it, and the words to tap where words answer it. */
 function MissingLine({ line, observations, answer }: { line: GateLine } & Answering) {
-  const { label, caution, observation } = line
+  const { label, caution, observation, refused } = line
   return (
     <li>
       {caution && (
@@ -23,7 +32,8 @@ function MissingLine({ line, observations, answer }: { line: GateLine } & Answer
         </Typography>
       )}
       ☐ {label}
-      {observation && (
+      {refused && <Refused sentence={refused} />}
+      {observation && !refused && (
         <ChoiceChips
           label={observationRow(observation).label}
           values={observationRow(observation).values}
@@ -44,6 +54,9 @@ export function Gates({ gates, ...answering }: { gates: readonly Gate[] } & Answ
           <Typography sx={{ fontWeight: 650 }}>
             {gate.met ? '● open' : '⬣ closed'}: {name(gate.part)}
           </Typography>
+          {gate.refused.map((sentence) => (
+            <Refused key={sentence} sentence={sentence} />
+          ))}
           <Box component="ul" sx={{ m: 0, pl: 0, listStyle: 'none' }}>
             {gate.missing.map((line) => (
               <MissingLine key={line.id} line={line} {...answering} />

@@ -90,6 +90,7 @@ function Check({ check, ...rest }: { check: NextCheck } & Props) {
         <Tells check={check} />
       </Box>
       <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.25, color: 'text.secondary', fontSize: '0.95rem' }}>
+        {check.unlocks && <li>Then: {check.unlocks}.</li>}
         {check.splits.slice(0, MOST_SPLITS).map((split) => (
           <li key={split.outcome}>
             {split.outcome}: {suspectLabel(split.leads, rest.mode)} {chance(split.probability)}

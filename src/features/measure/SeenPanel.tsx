@@ -8,12 +8,13 @@ import {
   type PlacedKey,
   SEVERAL_PLACES,
 } from '@/core/record/readings/observations'
+import { refusalOfWord } from '@/core/diagnosis/checks/bench'
 import type { StageProps } from '../shared/stageProps'
 import { Observed, seenKeysOf } from '../shared/Observed'
 import { placesText } from '../shared/seenText'
 import { observe, togglePlace } from '@/core/record/edits/readingEdits'
 
-type Props = Pick<StageProps, 'set' | 'setId' | 'change'> & {
+type Props = Pick<StageProps, 'set' | 'setId' | 'change' | 'answer'> & {
   unit: UnitPlate
   asking: PlacedKey | undefined
   onAsk: (key: PlacedKey | undefined) => void
@@ -25,8 +26,12 @@ const QUESTIONS: Readonly<Record<PlacedKey, string>> = {
 }
 
 /** What is seen, heard and tried; two of the questions are answered on the drawing. */
-export function SeenPanel({ unit, set, setId, change, asking, onAsk }: Props) {
+export function SeenPanel({ unit, set, setId, change, answer, asking, onAsk }: Props) {
   const observations = set.observations ?? {}
+  // what a state refuses is not asked for; what was answered stays
+  const keys = seenKeysOf(unit).filter(
+    (key) => observations[key] !== undefined || refusalOfWord(key, answer.vetoes) === undefined,
+  )
   return (
     <Box sx={{ px: 1.5, pt: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
@@ -48,7 +53,7 @@ export function SeenPanel({ unit, set, setId, change, asking, onAsk }: Props) {
         </p>
       )}
       <Observed
-        keys={seenKeysOf(unit)}
+        keys={keys}
         observations={observations}
         onChange={(key, value) => void change(observe(setId, key, value))}
         places={{

@@ -1,6 +1,6 @@
 'use client'
 import { useMemo } from 'react'
-import { SHOWN_TAPS, tapsOf } from '@/core/record/equipment/taps'
+import { settingTapsOf, SHOWN_TAPS, tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Mode } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
@@ -32,7 +32,8 @@ export function useTapOrder(
   const orders = useLive(() => readSettings(database()), [])?.tapOrder
   const own = useMemo(() => orders?.[unit.kind] ?? [], [orders, unit.kind])
   const usual = useMemo(
-    () => ordered([...tapsOf(unit, mode), ...(mode === 'off' ? [] : SHOWN_TAPS)], own),
+    () =>
+      ordered([...tapsOf(unit, mode), ...(mode === 'off' ? [] : SHOWN_TAPS), ...settingTapsOf(unit)], own),
     [unit, mode, own],
   )
   const write = (keys: ReadingKey[]) =>

@@ -22,6 +22,11 @@ function TaskDetail({ task }: { task: PlanTask }) {
         {task.unattended && `, then ${duration(task.unattended[1])} unattended`}
         {task.opens && ', circuit open'}
       </Typography>
+      {task.refused && (
+        <Typography role="note" sx={{ color: 'error.main', fontSize: '0.95rem', fontWeight: 650 }}>
+          ⬣ {task.refused}
+        </Typography>
+      )}
       {task.cautions.map((caution) => (
         <Typography key={caution} sx={{ color: 'error.main', fontSize: '0.95rem' }}>
           ⬣ {caution}

@@ -35,6 +35,15 @@ const SEEN_KEYS: readonly ObservationKey[] = [
   'reliefNoise',
   'reversingValveNoise',
   'pumpDownTest',
+  'handValveTest',
+  'bulbIceResponse',
+  'reliefAfterRestart',
+  'servicePortState',
+  'lowSide',
+  'gasInside',
+  'waterCoil',
+  'circuitWork',
+  'flammableClear',
   'phaseSequence',
   'shortCycling',
   'wiring',
@@ -59,19 +68,23 @@ type Props = {
   observations: Observations
   onChange: (key: keyof Observations, value: string | number | undefined) => void
   withHoursOpen?: boolean
+  /** answers that are not offered now, unless they were given */
+  without?: (key: ObservationKey) => readonly string[]
   /** what may be at several places, and how a place is put there or taken away */
   places?: { also: AlsoSeen | undefined; onPlace: (key: PlacedKey, word: string) => void }
 }
 
 /** Observations as chips; unknown stays unchosen. */
-export function Observed({ keys, observations, onChange, withHoursOpen, places }: Props) {
+export function Observed({ keys, observations, onChange, withHoursOpen, places, without }: Props) {
   return (
     <Box>
       {keys.map((key) => (
         <ChoiceChips
           key={key}
           label={observationRow(key).label}
-          values={observationRow(key).values}
+          values={observationRow(key).values.filter(
+            (word) => word === observations[key] || !without?.(key).includes(word),
+          )}
           value={observations[key]}
           {...(places && isPlaced(key)
             ? {

@@ -7,6 +7,8 @@ import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { tells } from '../shared/tells'
 import { Flags } from '../shared/Flags'
+import { StandingCircuit } from '../shared/StandingCircuit'
+import { Vetoes } from '../shared/Vetoes'
 import type { StageProps } from '../shared/stageProps'
 
 const MOST_SUSPECTS = 6
@@ -14,7 +16,7 @@ const LEAST_SHARE = 0.01
 
 /** The answer so far: suspects, what to check next, and what looks wrong with the readings. */
 export function Answer(props: StageProps) {
-  const { diagnosis, set, job, change, answer } = props
+  const { diagnosis, job, change, answer } = props
   if (answer.asks.length > 0)
     return (
       <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
@@ -22,10 +24,10 @@ export function Answer(props: StageProps) {
         <Flags flags={diagnosis.flags} />
       </Box>
     )
-  return <Ranked diagnosis={diagnosis} set={set} />
+  return <Ranked {...props} />
 }
 
-function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
+function Ranked({ diagnosis, set, setId, change, unit, answer }: StageProps) {
   const { suspects, nextChecks, flags } = diagnosis
   const shown = suspects
     .filter(({ probability }, i) => i === 0 || probability >= LEAST_SHARE)
@@ -33,6 +35,7 @@ function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
   const untouched = Object.keys(set.readings).length === 0
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
+      <StandingCircuit told={answer.standing} />
       <section aria-labelledby="answer-suspects">
         <Typography id="answer-suspects" variant="h2" gutterBottom>
           Suspects
@@ -63,6 +66,7 @@ function Ranked({ diagnosis, set }: Pick<StageProps, 'diagnosis' | 'set'>) {
           ))}
         </Box>
       </section>
+      <Vetoes vetoes={answer.vetoes} observations={set.observations ?? {}} {...{ unit, setId, change }} />
       <Flags flags={flags} />
       {nextChecks.length > 0 && (
         <section aria-labelledby="answer-next">

@@ -1,8 +1,10 @@
-import { canObserve, isUsual } from '../../record/equipment/observable'
 import type { UnitPlate } from '../../record/equipment/unit'
+import { stood } from '../../record/readings/atRest'
+import type { VetoId } from '../../safety/vetoes'
 import type { Snapshot } from '../../record/readings/snapshot'
 import { type ReadingKey, readingRow } from '../../record/readings/vocabulary'
 import { CHECK_IDS, type CheckId, checkRow, type CheckState } from './checks'
+import { comesFirst, isPossible, liftOf, standingNeeds, wordKeyOf } from './possible'
 import type { Assessment } from '../evidence/assess'
 import { electricalTestRow } from '../electrical/electricalTests'
 import { familyOf } from '../faults/families'
@@ -33,6 +35,8 @@ export type NextCheck = {
   /** readings still to be taken for it */
   readonly taps: readonly ReadingKey[]
   readonly splits: readonly Split[]
+  /** the check that this one makes possible, where it tells nothing by itself */
+  readonly unlocks?: string
 }
 
 const MOST_CHECKS = 4
@@ -107,36 +111,19 @@ function splitsOf(
     .sort((a, b) => b.chance - a.chance)
 }
 
-const runs = ({ observations }: Snapshot) => (observations.compressorState ?? 'running') === 'running'
-
-/** Not taken yet, fits the unit, and can be done: what needs a running compressor is not asked of one that stands. */
-function possible(id: CheckId, { unit, targets, snapshot }: Assessment, taken: ReadonlySet<string>): boolean {
-  const { feature, observation, test, state } = checkRow(id)
-  if (state === 'running' && !runs(snapshot)) return false
-  if (feature) return !taken.has(feature) && targets[feature] !== undefined
-  if (test) return !taken.has(test) && testFits(test, unit)
-  return observation !== undefined && !taken.has(observation) && isUsual(unit, observation)
-}
-
-/** A test needs what the plate must name for it, or it could not be judged. */
-function testFits(test: NonNullable<ReturnType<typeof checkRow>['test']>, unit: UnitPlate): boolean {
-  if (test === 'supply' || test === 'heater') return unit.power?.volts !== undefined
-  if (test === 'legAmps') return unit.power?.rla !== undefined
-  if (test === 'startAttempt') return unit.power?.lra !== undefined
-  if (test === 'runCapacitor') return unit.power?.runCapacitor !== undefined
-  if (test === 'valveCoil' || test === 'coilVolts') return canObserve(unit, 'magnetPull')
-  return true
-}
-
 const UNMET: Readonly<Record<CheckState, (at: Snapshot) => string | undefined>> = {
   running: () => undefined,
   'power-off': (at) =>
-    at.mode !== 'off' && runs(at)
+    at.mode !== 'off' && !stood(at)
       ? 'Not met now: the unit runs. Stop it, lock out and prove it dead first.'
       : 'Lock out and prove it dead first.',
   standing: ({ mode }) =>
     mode === 'off' ? undefined : 'Not met now: it must stand until both sides are equal.',
   recovered: () => 'Not met now: the refrigerant must be recovered first.',
+  'pressure-off': ({ observations }) =>
+    observations.pressureOff === 'yes'
+      ? 'Power off, locked out, proven dead.'
+      : 'Not met now: recover, or take the pressure off and vent to 0 psig with nitrogen, before the terminal cover comes off.',
 }
 
 /** Time and words of a check, with the readings that are missing beside its own. */
@@ -151,7 +138,8 @@ function effortOf(id: CheckId, taps: readonly ReadingKey[]): { label: string; mi
 }
 
 const needsOf = (id: CheckId, unit: UnitPlate): readonly ReadingKey[] => {
-  const { feature, test } = checkRow(id)
+  const { feature, test, standing } = checkRow(id)
+  if (standing) return standingNeeds(unit)
   return feature ? featureRow(feature).needs : test ? electricalTestRow(test).needs(unit) : []
 }
 
@@ -164,10 +152,9 @@ function scored(
   actions: readonly number[],
   exact: readonly number[],
 ): Scored {
-  const { feature, observation, test } = checkRow(id)
-  const outcomes = feature
-    ? featureOutcomes(feature, predictors)
-    : wordOutcomes((observation ?? test) as NonNullable<typeof observation>, predictors)
+  const { feature } = checkRow(id)
+  const word = wordKeyOf(id)
+  const outcomes = feature ? featureOutcomes(feature, predictors) : word ? wordOutcomes(word, predictors) : []
   const action = information(outcomes, weights, actions)
   const gain = (1 - WITHIN_FAMILY) * action + WITHIN_FAMILY * information(outcomes, weights, exact)
   return { id, outcomes, gain }
@@ -209,8 +196,14 @@ function mindChangersOf(checks: readonly NextCheck[], leader: SuspectId): MindCh
  * The few checks that would tell most, a minute of effort, about what would be done next; and what would unseat the leader.
  * @param ranked the present ranking
  * @param items evidence already taken
+ * @param holding states that refuse some checks: none of those is asked for
  */
-export function askChecks(assessment: Assessment, ranked: readonly Ranked[], items: readonly Item[]): Asked {
+export function askChecks(
+  assessment: Assessment,
+  ranked: readonly Ranked[],
+  items: readonly Item[],
+  holding: readonly VetoId[],
+): Asked {
   const { unit, snapshot } = assessment
   const alive = ranked.filter((row) => row.probability >= LEAST_PROBABILITY)
   const total = alive.reduce((sum, row) => sum + row.probability, 0)
@@ -218,31 +211,79 @@ export function askChecks(assessment: Assessment, ranked: readonly Ranked[], ite
   const predictors = alive.map(predictorOf)
   const actions = indexed(alive.map(({ hypothesis }) => familyOf(hypothesis.suspect)))
   const exact = alive.map((_row, i) => i)
-  const taken = new Set<string>(items.filter((item) => !('implied' in item)).map((item) => item.key))
-  const checks = CHECK_IDS.filter((id) => possible(id, assessment, taken))
-    .map((id) => {
-      const taps = needsOf(id, unit).filter((key) => snapshot.values[key] === undefined)
-      return { ...scored(id, predictors, weights, actions, exact), taps, effort: effortOf(id, taps) }
-    })
-    .filter(({ gain }) => gain >= LEAST_GAIN)
-    .sort((a, b) => rate(b) - rate(a))
+  // What was seen and tested is not asked again, also where it says nothing here.
+  const taken = new Set<string>([
+    ...items.filter((item) => !('implied' in item)).map((item) => item.key),
+    ...Object.keys(snapshot.observations),
+    ...Object.keys(assessment.tests),
+  ])
+  const weigh = (id: CheckId): Found => {
+    const taps = needsOf(id, unit).filter((key) => snapshot.values[key] === undefined)
+    return { ...scored(id, predictors, weights, actions, exact), taps, effort: effortOf(id, taps) }
+  }
+  const open = CHECK_IDS.filter((id) => isPossible(id, assessment, taken)).map(weigh)
+  const checks = withLifts(open, holding)
+    .filter(({ id, gain }) => gain >= LEAST_GAIN || comesFirst(id, assessment))
+    .sort(
+      (a, b) =>
+        Number(comesFirst(b.id, assessment)) - Number(comesFirst(a.id, assessment)) || rate(b) - rate(a),
+    )
     .slice(0, MOST_LOOKED_AT)
-    .map(({ id, outcomes, gain, taps, effort }): NextCheck => {
-      const { caution, state } = checkRow(id)
-      const unmet = state && UNMET[state](snapshot)
-      return {
-        check: id,
-        ...effort,
-        gain,
-        ...(caution === undefined ? {} : { caution }),
-        ...(unmet === undefined ? {} : { unmet }),
-        taps,
-        splits: splitsOf(outcomes, alive, weights),
-      }
-    })
+    .map((found) => told(found, snapshot, alive, weights))
   return {
     nextChecks: checks.slice(0, MOST_CHECKS),
     mindChangers: mindChangersOf(checks, alive[0]?.hypothesis.suspect ?? 'unlisted'),
+  }
+}
+
+/** A check with what it would tell and cost. */
+type Found = Scored & {
+  readonly taps: readonly ReadingKey[]
+  readonly effort: { label: string; minutes: number }
+  readonly unlocks?: string
+}
+
+/** A check that is refused gives way to the step that makes it possible, where there is one that is allowed. */
+function withLifts(found: readonly Found[], holding: readonly VetoId[]): Found[] {
+  const lifted = new Set<CheckId>()
+  return [...found]
+    .sort((a, b) => rate(b) - rate(a))
+    .flatMap((each): Found[] => {
+      const lift = liftOf(each.id, holding)
+      if (lift === undefined) return [each]
+      if (lift === 'none' || lifted.has(lift)) return []
+      lifted.add(lift)
+      const { label, minutes } = checkRow(lift)
+      return [
+        {
+          id: lift,
+          outcomes: [],
+          gain: each.gain,
+          taps: [],
+          effort: { label, minutes: minutes + each.effort.minutes },
+          unlocks: each.effort.label,
+        },
+      ]
+    })
+}
+
+function told(
+  { id, outcomes, gain, taps, effort, unlocks }: Found,
+  snapshot: Snapshot,
+  alive: readonly Ranked[],
+  weights: readonly number[],
+): NextCheck {
+  const { caution, state } = checkRow(id)
+  const unmet = state && UNMET[state](snapshot)
+  return {
+    check: id,
+    ...effort,
+    gain,
+    ...(caution === undefined ? {} : { caution }),
+    ...(unmet === undefined ? {} : { unmet }),
+    ...(unlocks === undefined ? {} : { unlocks }),
+    taps,
+    splits: splitsOf(outcomes, alive, weights),
   }
 }
 

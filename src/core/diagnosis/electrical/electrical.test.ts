@@ -88,9 +88,9 @@ describe('three-phase windings', () => {
 })
 
 describe('ground', () => {
-  test('seen from the contactor it may be a rubbed lead; at the terminals it is the compressor', () => {
+  test('from the contactor it is the compressor first, a lead or a neighbour; at the terminals it is the compressor', () => {
     const from = judgeGround({ instrument: 'ohmmeter', ohms: 12, at: 'contactor' })
-    expect(from.faults).toEqual(['wire-rubbed-to-ground', 'compressor-grounded'])
+    expect(from.faults).toEqual(['compressor-grounded', 'wire-rubbed-to-ground', 'fan-motor-grounded'])
     expect(from.verdict).toBe('suspect')
     expect(judgeGround({ instrument: 'ohmmeter', ohms: OPEN, at: 'terminals' }).verdict).toBe('good')
     expect(judgeGround({ instrument: 'ohmmeter', ohms: 12, at: 'terminals' })).toMatchObject({

@@ -1,3 +1,5 @@
+import type { Act } from '../../safety/vetoes'
+
 /** Fault ids of the electrical side (handbook 05). */
 type ElectricalFault =
   | 'compressor-grounded'
@@ -10,6 +12,8 @@ type ElectricalFault =
   | 'supply-fault'
   | 'control-open'
   | 'wire-rubbed-to-ground'
+  | 'fan-motor-grounded'
+  | 'crankcase-heater-grounded'
   | 'crankcase-heater-open'
   | 'rv-coil-failed'
   | 'rv-control-voltage-fault'
@@ -24,12 +28,15 @@ export type Finding = {
   readonly sentence: string
   /** what to do next, where there is something to do */
   readonly next?: string
+  /** what that does, where it is more than a look or a reading with the power off */
+  readonly nextActs?: readonly Act[]
 }
 
 export const good = (sentence: string): Finding => ({ verdict: 'good', faults: [], sentence })
-export const unclear = (sentence: string, next: string): Finding => ({
+export const unclear = (sentence: string, next: string, nextActs?: readonly Act[]): Finding => ({
   verdict: 'unclear',
   faults: [],
   sentence,
   next,
+  ...(nextActs ? { nextActs } : {}),
 })

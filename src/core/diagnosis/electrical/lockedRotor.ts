@@ -32,7 +32,8 @@ export function judgeStart(attempt: StartAttempt): Finding {
       verdict: 'suspect',
       faults: ['compressor-overload-open', 'compressor-open-winding', 'control-open'],
       sentence: 'No current on a start: an open overload, an open winding, or no volts at the terminals.',
-      next: 'Volts on the load side of the contactor, then ohms with the power off.',
+      next: 'Ohms of the windings with the power off; volts on the load side of the contactor.',
+      nextActs: ['energise'],
     }
   }
   if (!trips || inrushAmps < NEAR_LOCKED * lra)
@@ -43,6 +44,7 @@ export function judgeStart(attempt: StartAttempt): Finding {
       faults: ['supply-fault', 'contactor-failed'],
       sentence: `Volts fall to ${startingVolts} V while starting: the motor is not given a chance.`,
       next: 'Supply, wire and contacts under load.',
+      nextActs: ['start', 'energise'],
     }
   }
   return stuck(attempt)
@@ -64,6 +66,7 @@ function stuck({ phase, gearProven, phasesProven, hardStartTried, inrushAmps, lr
       faults: ['compressor-locked-rotor'],
       sentence: start,
       next: 'One attempt with a hard-start kit: a test as much as a repair.',
+      nextActs: ['start', 'energise'],
     }
   }
   if (phase === 3 && !phasesProven) {
@@ -72,6 +75,7 @@ function stuck({ phase, gearProven, phasesProven, hardStartTried, inrushAmps, lr
       faults: ['supply-fault', 'compressor-locked-rotor'],
       sentence: start,
       next: 'All three phases present and in sequence?',
+      nextActs: ['energise'],
     }
   }
   return {

@@ -36,6 +36,7 @@ export function judgeContactor(drop: number): Finding {
     faults: ['contactor-failed'],
     sentence: `${drop} V across the closed contacts: ${drop <= DROP_WORN ? 'worn' : 'burnt or pitted'}.`,
     next: 'Measure every pole; look for pitting with the power off.',
+    nextActs: ['run', 'energise'],
   }
 }
 

@@ -1,3 +1,5 @@
+import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
+import { showOhms } from './showOhms'
 import { type Finding, good, unclear } from './finding'
 
 /** The three unlabelled terminals and the three pairs, each pair named by its two terminals. */
@@ -12,7 +14,7 @@ export type PairOhms = Readonly<Record<Pair, number>>
 export type SinglePhaseResult = {
   readonly finding: Finding
   /** names where they can be told */
-  readonly terminals?: Readonly<Record<Terminal, TerminalName>>
+  readonly terminals?: Readonly<Partial<Record<Terminal, TerminalName>>>
   readonly ohms?: { readonly commonRun: number; readonly commonStart: number; readonly runStart: number }
 }
 
@@ -20,12 +22,13 @@ export type SinglePhaseResult = {
 const SUM_SHARE = 0.05
 /** [memory] what an ordinary meter and its leads add, ohms. */
 const METER_OHMS = 0.2
+const METER_SHARE = 0.02
 const SHORTED_OHMS = 0.05
 
 const terminalsOf = (pair: Pair): readonly [Terminal, Terminal] => [...pair] as [Terminal, Terminal]
 const without = (pair: Pair): Terminal =>
   (['A', 'B', 'C'] as const).find((each) => !pair.includes(each)) as Terminal
-const isOpen = (ohms: number) => !Number.isFinite(ohms)
+const isOpen = (ohms: number) => ohms >= OPEN_OHMS_LEAST
 
 /** What stands on the pins; the letters A, B, C where nothing does. */
 export type PinNames = Readonly<Record<Terminal, string>>
@@ -38,7 +41,8 @@ const pairName = (pair: Pair, names: PinNames) =>
     .join('-')
 
 /**
- * Names the terminals of a single-phase compressor from three unlabelled readings, and judges its windings.
+ * Names the terminals of a single-phase compressor from three unlabelled readings, and judges its windings. What the
+ * meter cannot tell apart is not named.
  * @param ohms of the pairs AB, BC, CA; Infinity for open
  * @param hot whether the shell is hot, undefined where nobody felt it: the internal overload sits in the common leg
  * @param names what stands on the pins, A being common; left out where they are not marked
@@ -53,7 +57,7 @@ export function nameTerminals(
   }
   const open = PAIRS.filter((pair) => isOpen(ohms[pair]))
   if (open.length > 0) return withOpens(ohms, open, hot, names)
-  return allClosed(ohms)
+  return allClosed(ohms, names)
 }
 
 function withOpens(
@@ -91,13 +95,14 @@ function allOpen(hot: boolean | undefined): Finding {
 /** Two opens share one terminal: its leg is open; hot, that is what an internal overload looks like. */
 function commonLegOpen(closed: Pair, ohms: number, hot: boolean | undefined, names: PinNames): Finding {
   const pair = pairName(closed, names)
-  const start = `Only ${pair} reads (${ohms} ohm): the leg of ${names[without(closed)]} is open.`
+  const start = `Only ${pair} reads (${showOhms(ohms)}): the leg of ${names[without(closed)]} is open.`
   if (names !== UNMARKED && without(closed) !== COMMON) {
     return {
       verdict: 'failed',
       faults: ['compressor-open-winding'],
       sentence: `${start} An internal overload would open both pairs of common, so it is a winding.`,
       next: 'Measure at the compressor’s own terminals with the leads off before condemning.',
+      nextActs: ['own-terminals'],
     }
   }
   if (hot === undefined) {
@@ -121,17 +126,39 @@ function commonLegOpen(closed: Pair, ohms: number, hot: boolean | undefined, nam
     faults: ['compressor-open-winding'],
     sentence: `${start} The shell is cold, so no overload can still be open.`,
     next: 'Measure at the compressor’s own terminals with the leads off before condemning.',
+    nextActs: ['own-terminals'],
   }
 }
 
-function allClosed(ohms: PairOhms): SinglePhaseResult {
+/** What a reading may be off by: 2 %, and what an ordinary meter and its leads add; ohms. [memory] */
+const errorOf = (ohms: number) => Math.max(METER_SHARE * ohms, METER_OHMS)
+const isApart = (first: number, second: number) =>
+  Math.abs(first - second) > Math.hypot(errorOf(first), errorOf(second))
+
+/** Names only what the meter can tell apart; what it cannot is said with the reading to repeat. */
+function allClosed(ohms: PairOhms, names: PinNames): SinglePhaseResult {
   const [small, middle, large] = [...PAIRS].sort((a, b) => ohms[a] - ohms[b]) as [Pair, Pair, Pair]
+  const named = { commonRun: ohms[small], commonStart: ohms[middle], runStart: ohms[large] }
+  const finding = judgeSum(named)
   const common = without(large)
+  const hasCommon = finding.verdict !== 'suspect' && isApart(ohms[middle], ohms[large])
+  if (!hasCommon) return { finding: doubtful(finding, [middle, large], names) }
+  if (!isApart(ohms[small], ohms[middle]))
+    return { finding: doubtful(finding, [small, middle], names), terminals: { [common]: 'common' } }
   const run = terminalsOf(small).find((each) => each !== common) as Terminal
   const start = terminalsOf(middle).find((each) => each !== common) as Terminal
   const terminals = { [common]: 'common', [run]: 'run', [start]: 'start' } as Record<Terminal, TerminalName>
-  const named = { commonRun: ohms[small], commonStart: ohms[middle], runStart: ohms[large] }
-  return { finding: judgeSum(named), terminals, ohms: named }
+  return { finding, terminals, ohms: named }
+}
+
+/** On unmarked pins a pair of readings that agrees within the meter's error names nothing. */
+function doubtful(finding: Finding, [first, second]: readonly [Pair, Pair], names: PinNames): Finding {
+  if (names !== UNMARKED || finding.verdict === 'suspect') return finding
+  const both = `${pairName(first, names)} and ${pairName(second, names)}`
+  return unclear(
+    `${both} agree within the meter’s error: what they would name cannot be told apart.`,
+    `Zero the meter on its leads and repeat ${both}, or use a low-ohm meter.`,
+  )
 }
 
 function judgeSum({ commonRun, commonStart, runStart }: NonNullable<SinglePhaseResult['ohms']>): Finding {
@@ -139,7 +166,7 @@ function judgeSum({ commonRun, commonStart, runStart }: NonNullable<SinglePhaseR
     return {
       verdict: 'suspect',
       faults: ['compressor-shorted-turns'],
-      sentence: `A pair reads ${commonRun} ohm: a winding is shorted, or the leads touch.`,
+      sentence: `A pair reads ${showOhms(commonRun)}: a winding is shorted, or the leads touch.`,
       next: 'Zero the meter on its own leads and measure again.',
     }
   }
@@ -157,7 +184,7 @@ function judgeSum({ commonRun, commonStart, runStart }: NonNullable<SinglePhaseR
   return {
     verdict: 'suspect',
     faults: ['compressor-shorted-turns'],
-    sentence: `Run to start (${runStart} ohm) is not the sum of the other two (${sum.toFixed(2)} ohm).`,
+    sentence: `Run to start (${showOhms(runStart)}) is not the sum of the other two (${showOhms(sum)}).`,
     next: 'Repeat at the clean pins; compare with the maker’s figures.',
   }
 }

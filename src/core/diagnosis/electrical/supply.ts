@@ -1,3 +1,4 @@
+import type { Act } from '../../safety/vetoes'
 import { type Finding, good, unclear } from './finding'
 
 /** [practice] volts within 10 % of the plate; unbalance above 2 % is looked into. */
@@ -32,11 +33,12 @@ export function derate(share: number): number | undefined {
   return y0 + ((share - x0) / (x1 - x0)) * (y1 - y0)
 }
 
-const fault = (sentence: string, next: string): Finding => ({
+const fault = (sentence: string, next: string, nextActs: readonly Act[] = ['energise']): Finding => ({
   verdict: 'failed',
   faults: ['supply-fault'],
   sentence,
   next,
+  nextActs,
 })
 
 /**
@@ -51,7 +53,8 @@ export function judgeSupply(volts: readonly number[], plate: number): Finding {
   if (most < 0.2 * plate)
     return fault(
       'No volts between the lines.',
-      'Breaker, fuses and disconnect; ohms to ground before resetting.',
+      'Ohms to ground first; then breaker, fuses and disconnect.',
+      [],
     )
   if (volts.length === 3 && Math.min(...volts) < LOST_SHARE * most) {
     return fault(
@@ -76,6 +79,7 @@ export function judgeSupply(volts: readonly number[], plate: number): Finding {
     return fault(
       `${worst.toFixed(0)} V is ${(100 * Math.abs(worst / plate - 1)).toFixed(0)} % ${worst < plate ? 'below' : 'above'} the plate.`,
       worst < plate ? 'Measure while starting and at the meter: wire size, taps.' : 'Transformer taps.',
+      worst < plate ? ['start', 'energise'] : [],
     )
   }
   return good(

@@ -1,3 +1,4 @@
+import { showOhms } from './showOhms'
 import { type Finding, good, unclear } from './finding'
 
 export type LegOhms = { readonly t1t2: number; readonly t2t3: number; readonly t3t1: number }
@@ -59,8 +60,9 @@ function openLeg(ohms: LegOhms): Finding {
   return {
     verdict: 'failed',
     faults: ['compressor-open-winding'],
-    sentence: `Only ${one}-${other} reads (${ohms[key]} ohm): leg ${leg} is open.`,
+    sentence: `Only ${one}-${other} reads (${showOhms(ohms[key])}): leg ${leg} is open.`,
     next: 'Measure at the compressor’s own terminals with the leads off before condemning.',
+    nextActs: ['own-terminals'],
   }
 }
 
@@ -75,7 +77,7 @@ function judgeBalance(values: readonly [number, number, number]): Finding {
     return {
       verdict: 'failed',
       faults: ['compressor-open-winding'],
-      sentence: `One pair reads twice the other two (${high} against ${low} ohm): a delta winding is open.`,
+      sentence: `One pair reads twice the other two (${showOhms(high)} against ${showOhms(low)}): a delta winding is open.`,
       next: 'Ask the plate or the maker whether the motor is wound in delta.',
     }
   }
@@ -89,6 +91,6 @@ function judgeBalance(values: readonly [number, number, number]): Finding {
     verdict: 'suspect',
     faults: ['compressor-shorted-turns'],
     sentence: `The legs differ by ${((100 * spread) / mean).toFixed(0)} % from their mean.`,
-    next: 'Repeat at the clean pins; look for high amps on the low leg.',
+    next: 'Repeat at the clean pins; compare with the maker’s figures.',
   }
 }

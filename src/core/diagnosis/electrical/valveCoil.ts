@@ -1,3 +1,5 @@
+import type { Act } from '../../safety/vetoes'
+import { showWindingOhms } from './showOhms'
 import { type Finding, good, unclear } from './finding'
 
 /** What was measured and tried at a reversing valve or solenoid coil of 24 V. */
@@ -27,16 +29,17 @@ function byOhms(ohms: number): Finding | undefined {
   return {
     verdict: 'failed',
     faults: ['rv-coil-failed'],
-    sentence: `The coil reads ${Number.isFinite(ohms) ? `${ohms} ohm` : 'open'}: ${open ? 'open' : 'shorted'}.`,
+    sentence: `The coil reads ${showWindingOhms(ohms)}: ${open ? 'open' : 'shorted'}.`,
     next: 'Replace the coil; never energise it off the stem.',
   }
 }
 
-const upstream = (sentence: string, next: string): Finding => ({
+const upstream = (sentence: string, next: string, nextActs: readonly Act[] = []): Finding => ({
   verdict: 'failed',
   faults: ['rv-control-voltage-fault'],
   sentence,
   next,
+  ...(nextActs.length > 0 ? { nextActs } : {}),
 })
 
 /** The ladder of jumps: at the unit, then at the thermostat. */
@@ -49,6 +52,7 @@ function byJumps({ jumpedAtUnit, jumpedAtThermostat, loaded }: CoilTest): Findin
       faults: ['rv-coil-failed', 'rv-control-voltage-fault'],
       sentence: `Jumped at the unit the coil does not hold${volts === undefined ? '' : ` (${volts} V)`}: coil or transformer.`,
       next: 'Coil ohms with the power off; transformer volts under load.',
+      nextActs: ['energise'],
     }
   }
   const delivered = loaded === undefined ? '' : ` where the call delivers ${loaded} V`
@@ -57,6 +61,7 @@ function byJumps({ jumpedAtUnit, jumpedAtThermostat, loaded }: CoilTest): Findin
     return upstream(
       start,
       'Jump at the thermostat: if that works too, the wire is good and the thermostat is the fault.',
+      ['energise'],
     )
   return jumpedAtThermostat.holds
     ? upstream(
@@ -81,11 +86,13 @@ export function judgeCoil(test: CoilTest): Finding {
     return unclear(
       'Volts with the coil connected are missing.',
       'Measure at the coil, connected, with a call.',
+      ['energise'],
     )
   if (unloaded !== undefined && healthy(unloaded)) {
     return upstream(
       `${unloaded} V unloaded collapse to ${loaded} V with the coil on: a weak contact or source upstream.`,
       'Join supply and call at the unit and watch the coil.',
+      ['energise'],
     )
   }
   const low = loaded < DEAD ? 'No volts' : `${loaded} V`
@@ -94,5 +101,6 @@ export function judgeCoil(test: CoilTest): Finding {
     faults: ['rv-control-voltage-fault'],
     sentence: `${low} at the connected coil (21-27 V is healthy)${loaded >= DEAD && loaded < HEALTHY_COIL_VOLTS[0] ? ': it will chatter' : ''}.`,
     next: 'Join supply and call at the unit: if the coil pulls in and holds, coil and transformer are good.',
+    nextActs: ['energise'],
   }
 }

@@ -3,51 +3,51 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { derive, type Derived } from '../../record/readings/derive'
 import { findFlags, type Flag } from '../../record/readings/flags'
 import type { ReadingSet } from '../../record/readings/schema'
-import { type Measured, type Snapshot, takeSnapshot } from '../../record/readings/snapshot'
+import { type Snapshot, takeSnapshot } from '../../record/readings/snapshot'
+import { stood } from '../../record/readings/atRest'
+import { standingCircuit, standingPressures } from '../standing/standingCircuit'
+import { isSatisfied } from '../targets/control'
 import { findTargets, loadStillHigh } from '../targets/findTargets'
 import { coverage } from '../targets/profiles'
-import type { Target, Targets } from '../targets/target'
-import {
-  electricalFindings,
-  ELECTRICAL_TEST_KEYS,
-  type ElectricalTestKey,
-  type TestResult,
-} from '../electrical/electricalTests'
+import type { Targets } from '../targets/target'
+import { electricalFindings, ELECTRICAL_TEST_KEYS } from '../electrical/electricalTests'
 import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
+import { isPlaced } from '../../record/readings/places'
+import { lowPressureFlags } from '../targets/lowPressureControl'
+import type { Assessment, JudgedFeatures } from './assessment'
+import { isMute, isMuteTest } from './mute'
 import type { BranchWord } from './branchWords'
 import type { Item } from './items'
 import { EVIDENT_OBSERVATIONS } from './commonWords'
 
-/** A feature that was taken, beside what it should be. */
-type Judged = { readonly measured: Measured; readonly target: Target }
-export type JudgedFeatures = { readonly [K in FeatureKey]?: Judged }
-export type TestResults = { readonly [K in ElectricalTestKey]?: TestResult }
+export type { Assessment } from './assessment'
 
-/** A set as it is read before anything is ranked: arithmetic, expectations, flags. */
-export type Assessment = {
-  readonly unit: UnitPlate
-  readonly snapshot: Snapshot
-  readonly derived: Derived
-  readonly targets: Targets
-  readonly judged: JudgedFeatures
-  readonly tests: TestResults
-  readonly flags: readonly Flag[]
+/** Of a standing circuit a word speaks (standing/), a running set is judged by the feature. */
+const STANDING: FeatureKey = 'standingOverAmbient'
+/** A warm room or box is as much the consequence of a dead compressor: alone it is no vote for a running circuit. */
+const NO_VOTE: readonly FeatureKey[] = [STANDING, 'spaceTemp']
+
+/** Whether the readings themselves show that the compressor ran. */
+const showsRunning = (judged: JudgedFeatures): boolean =>
+  Object.keys(judged).some((key) => !NO_VOTE.includes(key as FeatureKey))
+
+/** Features that were taken and have a target; a stand-in gives way to what it stands for. None of a machine that stood. */
+function judge(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: Targets): JudgedFeatures {
+  if (stood(snapshot)) return {}
+  const all = judgeAll(unit, snapshot, derived, targets)
+  if (snapshot.observations.compressorState === 'running' || showsRunning(all)) return all
+  const { spaceTemp: _space, ...others } = all
+  return others
 }
 
-const isRunning = (snapshot: Snapshot) => (snapshot.observations.compressorState ?? 'running') === 'running'
-/** Features that do not need a running compressor. */
-const STANDING: readonly FeatureKey[] = ['standingOverAmbient']
-
-/** Features that were taken and have a target; a stand-in gives way to what it stands for. */
-function judge(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: Targets): JudgedFeatures {
-  const out: { [K in FeatureKey]?: Judged } = {}
+function judgeAll(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: Targets): JudgedFeatures {
+  const out: { -readonly [K in FeatureKey]?: JudgedFeatures[K] } = {}
   for (const key of FEATURE_KEYS) {
     const target = targets[key]
     const { measure, insteadOf = [] } = featureRow(key)
     const measured = target && measure(unit, snapshot, derived)
-    const usable = isRunning(snapshot) || STANDING.includes(key)
     const replaced = insteadOf.some((other) => out[other] !== undefined)
-    if (target && measured && usable && !replaced) out[key] = { measured, target }
+    if (target && measured && !replaced) out[key] = { measured, target }
   }
   return out
 }
@@ -57,16 +57,35 @@ const OTHER_MODE = 2
 
 function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot, targets: Targets): Flag[] {
   const covered = coverage(unit, snapshot.mode)
-  const flags: Flag[] = covered.covered ? [] : [{ id: 'not-covered', keys: [], sentence: covered.reason }]
-  if (!isRunning(snapshot)) {
+  const flags: Flag[] =
+    covered.covered || snapshot.mode === 'off'
+      ? []
+      : [{ id: 'not-covered', keys: [], sentence: covered.reason }]
+  if (snapshot.mode === 'off' && standingPressures(snapshot).length === 0) {
+    flags.push({
+      id: 'at-rest',
+      keys: ['standingPressure'],
+      sentence:
+        'The unit is off: read the standing pressure on both sides and the coldest place where liquid can lie. Running readings judge the rest later.',
+    })
+  }
+  if (stood(snapshot) && snapshot.mode !== 'off') {
     flags.push({
       id: 'compressor-not-running',
       keys: [],
       sentence:
-        'The compressor does not run: running readings are left out. Lock out, prove dead, and check supply, contactor and windings first.',
+        'The compressor does not run: running readings are left out. Read the standing pressure; lock out and prove dead before windings and ground are measured.',
     })
   }
-  if (loadStillHigh(targets, snapshot)) {
+  if (isSatisfied(unit, snapshot)) {
+    flags.push({
+      id: 'satisfied',
+      keys: [snapshot.values.boxTemp ? 'boxTemp' : 'returnAirTemp'],
+      sentence:
+        'The space is within its setpoint and differential: the control is satisfied, and a compressor that stands is no fault. Force a call before it is judged.',
+    })
+  }
+  if (!stood(snapshot) && loadStillHigh(targets, snapshot)) {
     flags.push({
       id: 'load-still-high',
       keys: [snapshot.values.boxTemp ? 'boxTemp' : 'returnAirTemp'],
@@ -105,20 +124,26 @@ export function assess(unit: UnitPlate, set: ReadingSet): Assessment {
     targets,
     judged: judge(unit, snapshot, derived, targets),
     tests: electricalFindings(unit, snapshot),
-    flags: [...circumstanceFlags(unit, snapshot, targets), ...findFlags(snapshot, derived)],
+    standing: standingCircuit(unit, snapshot),
+    flags: [
+      ...circumstanceFlags(unit, snapshot, targets),
+      ...lowPressureFlags(unit, snapshot),
+      ...findFlags(snapshot, derived),
+    ],
   }
 }
 
-/** A running reading says that the compressor ran, even where nobody wrote it down. */
-function impliedRunning({ judged, snapshot }: Assessment): Item[] {
-  const ran = Object.keys(judged).some((key) => !STANDING.includes(key as FeatureKey))
-  return ran && snapshot.observations.compressorState === undefined
-    ? [{ type: 'word', key: 'compressorState', word: 'running', implied: true }]
-    : []
-}
+/** What no compressor runs with: an open winding, no volts at the unit. */
+const cannotRun = ({ tests }: Assessment): boolean =>
+  /open/.test(tests.windings?.word ?? '') || tests.supply?.word === 'no-volts'
 
-/** An indicator that free water washed out names no fault: the clean-up class reads it. */
-const UNREADABLE = 'unreadable'
+/** What readings say of the compressor where nobody wrote it down: a running reading that it ran, an open winding that it did not. */
+function impliedState(assessment: Assessment): Item[] {
+  const { judged, snapshot } = assessment
+  if (snapshot.observations.compressorState !== undefined) return []
+  const word = showsRunning(judged) ? 'running' : cannotRun(assessment) ? 'off' : undefined
+  return word ? [{ type: 'word', key: 'compressorState', word, implied: true }] : []
+}
 
 /**
  * The evidence of a set, as items in a fixed order.
@@ -137,12 +162,17 @@ export function itemsOf(assessment: Assessment, branch?: BranchWord): Item[] {
   })
   const seen = EVIDENT_OBSERVATIONS.flatMap((key): Item[] => {
     const word = snapshot.observations[key]
-    return word && word !== UNREADABLE ? [{ type: 'word', key, word }] : []
+    if (!word || isMute(key, assessment)) return []
+    const further = isPlaced(key) ? (snapshot.also[key] ?? []) : []
+    return [{ type: 'word', key, word, ...(further.length > 0 ? { further } : {}) }]
   })
   const tested = ELECTRICAL_TEST_KEYS.flatMap((key): Item[] => {
     const result = tests[key]
-    return result ? [{ type: 'word', key, word: result.word }] : []
+    if (!result || isMuteTest(key, result.word, assessment)) return []
+    return [{ type: 'word', key, word: result.word }]
   })
   const among: Item[] = branch ? [{ type: 'word', key: 'branches', word: branch }] : []
-  return [...measured, ...seen, ...impliedRunning(assessment), ...tested, ...among]
+  const { state } = assessment.standing ?? {}
+  const atRest: Item[] = state ? [{ type: 'word', key: 'standing', word: state }] : []
+  return [...measured, ...seen, ...impliedState(assessment), ...tested, ...among, ...atRest]
 }

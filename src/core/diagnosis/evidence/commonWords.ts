@@ -5,6 +5,7 @@ import {
   electricalTestRow,
   isElectricalTest,
 } from '../electrical/electricalTests'
+import { STANDING_STATES } from '../standing/standingCircuit'
 import { BRANCH_WORDS } from './branchWords'
 import type { WordKey } from './wordKey'
 
@@ -49,10 +50,17 @@ export const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, n
   startGear: { proven: 0.85 },
   jumpAtUnit: { holds: 0.9 },
   magnetPull: { pulls: 0.92 },
+  terminalLook: { sound: 0.97 },
+  groundPath: { 'compressor-side': 0.8 },
+  reliefAfterRestart: { reseated: 0.6 },
+  bulbIceResponse: { closes: 0.85 },
+  handValveTest: { 'pulls-down': 0.9 },
   branches: { 'all-sound': 0.6 },
+  standing: { liquid: 0.93 },
   supply: { good: 0.985 },
   windings: { good: 0.985 },
   ground: { none: 0.97 },
+  groundAtTerminals: { none: 0.97 },
   legAmps: { good: 0.95 },
   startAttempt: { starts: 0.9 },
   runCapacitor: { good: 0.96 },
@@ -65,12 +73,19 @@ export const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, n
 export const EVIDENT_OBSERVATIONS: readonly ObservationKey[] = OBSERVATION_KEYS.filter(
   (key) => COMMON_WORDS[key] !== undefined,
 )
-export const WORD_KEYS: readonly WordKey[] = [...EVIDENT_OBSERVATIONS, ...ELECTRICAL_TEST_KEYS, 'branches']
+export const WORD_KEYS: readonly WordKey[] = [
+  ...EVIDENT_OBSERVATIONS,
+  ...ELECTRICAL_TEST_KEYS,
+  'branches',
+  'standing',
+]
 
 /** The words that an observation or an electrical test can say. */
 export const wordsOf = (key: WordKey): readonly string[] =>
   key === 'branches'
     ? BRANCH_WORDS
-    : isElectricalTest(key)
-      ? electricalTestRow(key as ElectricalTestKey).words
-      : observationRow(key).values
+    : key === 'standing'
+      ? STANDING_STATES
+      : isElectricalTest(key)
+        ? electricalTestRow(key as ElectricalTestKey).words
+        : observationRow(key).values

@@ -1,6 +1,7 @@
 import { SATURATION_NAMES } from '../../record/readings/saturationNames'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Derived } from '../../record/readings/derive'
+import type { Mode } from '../../record/readings/schema'
 import type { Measured, Snapshot } from '../../record/readings/snapshot'
 import type { ReadingKey } from '../../record/readings/vocabulary'
 import type { TargetKey } from '../targets/target'
@@ -27,6 +28,18 @@ function ampsShare(unit: UnitPlate, at: Snapshot): Measured | undefined {
   return rla && amps ? { value: amps.value / rla, error: amps.error / rla } : undefined
 }
 
+/** A split is written without its sign: what is cooled in summer is warmed in winter. */
+function shownSplit(at: Snapshot, mode: Mode): Measured | undefined {
+  const shown = at.values.splitShown
+  return shown && at.mode === mode ? { value: Math.abs(shown.value), error: shown.error } : undefined
+}
+
+/** Condensing temperature from what the instrument shows over outdoor air, where no liquid pressure was written down. */
+function condensingShown({ values }: Snapshot): Measured | undefined {
+  const { overAmbientShown: over, outdoorAirTemp: air } = values
+  return over && air && { value: air.value + over.value, error: Math.hypot(over.error, air.error) }
+}
+
 /** Continuous evidence, one row per target (handbook 04 columns, then the tells). */
 const FEATURES = {
   evaporatingMean: {
@@ -40,7 +53,7 @@ const FEATURES = {
   condensingMean: {
     label: SATURATION_NAMES.condensingMean,
     kind: 'temperature',
-    measure: (_unit, _at, derived) => derived.condensingMean,
+    measure: (_unit, at, derived) => derived.condensingMean ?? condensingShown(at),
     needs: ['liquidPressure'],
     high: 'the condenser cannot shed its heat',
     low: 'little heat reaches the condenser',
@@ -48,7 +61,7 @@ const FEATURES = {
   superheat: {
     label: 'Superheat at the compressor',
     kind: 'temperatureDifference',
-    measure: (_unit, _at, derived) => derived.superheat,
+    measure: (_unit, at, derived) => derived.superheat ?? at.values.superheatShown,
     needs: ['suctionPressure', 'suctionLineTemp'],
     high: 'the evaporator runs dry early',
     low: 'liquid comes back toward the compressor',
@@ -64,7 +77,7 @@ const FEATURES = {
   subcooling: {
     label: 'Subcooling',
     kind: 'temperatureDifference',
-    measure: (_unit, _at, derived) => derived.subcooling,
+    measure: (_unit, at, derived) => derived.subcooling ?? at.values.subcoolingShown,
     needs: ['liquidPressure', 'liquidLineTemp'],
     high: 'liquid is piling up ahead of something',
     low: 'there is too little liquid at the condenser outlet',
@@ -72,7 +85,7 @@ const FEATURES = {
   temperatureSplit: {
     label: 'Temperature split',
     kind: 'temperatureDifference',
-    measure: (_unit, _at, derived) => derived.temperatureSplit,
+    measure: (_unit, at, derived) => derived.temperatureSplit ?? shownSplit(at, 'cooling'),
     needs: ['returnAirTemp', 'supplyAirTemp'],
     high: 'little air passes the coil',
     low: 'the coil moves too little heat',
@@ -144,7 +157,7 @@ const FEATURES = {
   temperatureRise: {
     label: 'Temperature rise',
     kind: 'temperatureDifference',
-    measure: (_unit, _at, derived) => derived.temperatureRise,
+    measure: (_unit, at, derived) => derived.temperatureRise ?? shownSplit(at, 'heating'),
     needs: ['returnAirTemp', 'supplyAirTemp'],
     high: 'little air passes the coil',
     low: 'the coil gives too little heat',

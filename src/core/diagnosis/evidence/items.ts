@@ -16,6 +16,8 @@ export type WordItem = {
   readonly type: 'word'
   readonly key: WordKey
   readonly word: string
+  /** further words of the same observation, where it is seen at several places */
+  readonly further?: readonly string[]
   /** not written down but following from another reading; it is not told as evidence */
   readonly implied?: true
 }

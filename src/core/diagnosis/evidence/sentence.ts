@@ -8,9 +8,10 @@ import {
   showShare,
   showTemperature,
 } from '../../base/units/show'
+import { standingSentence } from '../standing/standingSentence'
 import { type FeatureKey, type FeatureKind, featureRow } from './features'
 import type { BranchWord } from './branchWords'
-import type { TestResults } from './assess'
+import type { Assessment } from './assess'
 import { electricalTestRow, isElectricalTest } from '../electrical/electricalTests'
 import type { WordItem } from './items'
 
@@ -64,10 +65,17 @@ const BRANCH_SENTENCES: Readonly<Record<BranchWord, string>> = {
   'another-starved': 'This branch is fed while another is starved.',
 }
 
-/** "Frost or sweat begins at: metering device."; an electrical test speaks its own sentence. */
-export function wordSentence({ key, word }: WordItem, tests: TestResults): string {
+type Told = Pick<Assessment, 'tests' | 'standing' | 'snapshot'>
+
+/** "Frost or sweat begins at: metering device, whole coil."; an electrical test and a standing circuit speak for themselves. */
+export function wordSentence(
+  { key, word, further = [] }: WordItem,
+  { tests, standing, snapshot }: Told,
+  display: Display,
+): string {
   if (isElectricalTest(key))
     return tests[key]?.finding.sentence ?? `${electricalTestRow(key).label}: ${word}.`
   if (key === 'branches') return BRANCH_SENTENCES[word as BranchWord]
-  return `${observationRow(key).label}: ${word.replace(/-/g, ' ')}.`
+  if (key === 'standing') return standing ? standingSentence(standing, snapshot, display) : `${word}.`
+  return `${observationRow(key).label}: ${[word, ...further].join(', ').replace(/-/g, ' ')}.`
 }

@@ -3,7 +3,7 @@ import type { FaultId, SuspectId } from './faults'
 /** Suspects that lead to the same next action; a fault that stands alone is its own family. */
 const FAMILIES = {
   /** find the leak, repair it, evacuate, weigh in */
-  leak: ['undercharge', 'access-fitting-leak', 'relief-plug-melted', 'rv-pilot-tube-leak'],
+  leak: ['charge-lost', 'undercharge', 'access-fitting-leak', 'relief-plug-melted', 'rv-pilot-tube-leak'],
   /** open the expansion valve or its screen */
   'valve-starves': [
     'txv-underfeeding',
@@ -31,7 +31,12 @@ const FAMILIES = {
   /** prove and replace the compressor */
   'motor-failed': ['compressor-open-winding', 'compressor-shorted-turns', 'compressor-locked-rotor'],
   /** recover, take the leads off, measure at the compressor's own terminals */
-  'path-to-ground': ['compressor-grounded', 'wire-rubbed-to-ground'],
+  'path-to-ground': [
+    'compressor-grounded',
+    'wire-rubbed-to-ground',
+    'fan-motor-grounded',
+    'crankcase-heater-grounded',
+  ],
 } as const satisfies Record<string, readonly FaultId[]>
 
 /** Faults of which each leads to a next action of its own. */
@@ -49,6 +54,7 @@ export const STANDING_ALONE: readonly FaultId[] = [
   'liquid-solenoid-leaking',
   'phase-reversed',
   'compressor-overload-open',
+  'terminal-plug-burnt',
   'start-gear-failed',
   'contactor-failed',
   'supply-fault',

@@ -26,6 +26,9 @@ export const faultRow = (id: FaultId): FaultRow => FAULTS[id]
 
 export const isElectrical = (id: string): id is ElectricalFaultId => Object.hasOwn(ELECTRICAL_FAULT_ROWS, id)
 
+/** Whether a suspect comes in degrees; electrical faults and a lost charge do not. */
+export const hasDegree = (id: SuspectId): boolean => !isElectrical(id) && id !== 'charge-lost'
+
 const OTHER_LABELS = { healthy: 'Nothing wrong with the circuit', unlisted: 'Not in this list' } as const
 
 /** What a suspect is called on a screen; the coils swap their roles in heating. */

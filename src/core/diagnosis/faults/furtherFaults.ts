@@ -1,10 +1,45 @@
 import type { FaultRow } from './fault'
 
+/** A leak empties the circuit when nobody comes: what the standing pressure then says. */
+const LEAKED_OUT = { 'vapour-only': 6, empty: 12, vacuum: 6 } as const
+
 /**
  * More suspects of handbook 04, without a row in its table: what they do to the readings comes from the simulated circuit
  * (case books), what tells them apart from the words seen.
  */
 export const FURTHER_FAULTS = {
+  'charge-lost': {
+    label: 'Charge lost: no liquid left',
+    part: 'charge',
+    prior: 6,
+    observations: {
+      standing: { 'vapour-only': 25, empty: 60, vacuum: 40, liquid: 0.005, over: 0.02 },
+      compressorState: { off: 14, running: 0.002, 'hums-and-trips': 0.1, 'trips-breaker': 0.1 },
+      callForOperation: { yes: 1.1 },
+      // The switch did its job: that it is open is a consequence of the lost charge.
+      lowPressureSwitch: { open: 20, closed: 0.4 },
+      contactorPoints: { 'not-pulled-in': 12, clean: 0.7, pitted: 0.5 },
+      controlVolts: { dead: 15, live: 0.3 },
+      loadVolts: { dead: 10, live: 0.3 },
+      startAttempt: { 'no-current': 10, starts: 0.1 },
+      legAmps: { none: 6, good: 0.05 },
+      oilStain: {
+        none: 0.4,
+        'condenser-coil': 3,
+        'evaporator-coil': 3,
+        distributor: 3,
+        'service-valve': 3,
+        'valve-stem': 3,
+        'reversing-valve': 2,
+        'line-set': 3,
+        joint: 3,
+      },
+      // a melted plug has a name of its own
+      reliefPlug: { melted: 0.2 },
+      weighedCharge: { 'below-plate': 20, 'at-plate': 0.02, 'above-plate': 0.02 },
+    },
+    tell: 'standing pressure below saturation at the coldest place; oil stain, hiss, a melted plug or its lost cap',
+  },
   'access-fitting-leak': {
     label: 'Leak at an access fitting, stem, cap or core',
     showsAs: 'undercharge',
@@ -14,6 +49,7 @@ export const FURTHER_FAULTS = {
       oilStain: { 'service-valve': 25, 'valve-stem': 15, none: 0.3, joint: 0.3, 'condenser-coil': 0.3 },
       sightGlass: { bubbles: 4, clear: 0.3 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
+      standing: LEAKED_OUT,
     },
     tell: 'oil at the core, stem or quick-connect; a core or cap that bubbles under soap',
   },
@@ -21,12 +57,13 @@ export const FURTHER_FAULTS = {
     label: 'Fusible relief plug melted',
     part: 'charge',
     prior: 0.7,
-    applies: { receiver: true },
     observations: {
       oilStain: { 'condenser-coil': 8, none: 0.4 },
       sightGlass: { bubbles: 6, 'full-no-flow': 2 },
       reliefPlug: { melted: 60, sound: 0.05 },
+      compressorState: { off: 4 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
+      standing: { 'vapour-only': 10, empty: 60, vacuum: 4, liquid: 0.05 },
     },
     tell: 'charge gone at once; look at the plug before hunting other leaks',
   },
@@ -39,13 +76,14 @@ export const FURTHER_FAULTS = {
     observations: {
       oilStain: { 'reversing-valve': 40, none: 0.3 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
+      standing: LEAKED_OUT,
     },
     tell: 'oil on the pilot tubes of the reversing valve',
   },
   'service-valve-damaged': {
     label: 'Service valve damaged or melted shut',
     showsAs: 'liquid-line-restriction',
-    part: 'liquid-line',
+    part: 'service-valve',
     prior: 1,
     applies: { split: true },
     observations: {
@@ -57,7 +95,7 @@ export const FURTHER_FAULTS = {
   'liquid-solenoid-stuck-closed': {
     label: 'Liquid solenoid stuck closed',
     showsAs: 'liquid-line-restriction',
-    part: 'liquid-line',
+    part: 'liquid-solenoid',
     prior: 2,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
     observations: { solenoidPull: { none: 25, pulls: 0.2 } },
@@ -66,10 +104,13 @@ export const FURTHER_FAULTS = {
   'liquid-solenoid-leaking': {
     label: 'Liquid solenoid leaks through',
     showsAs: 'healthy',
-    part: 'liquid-line',
+    part: 'liquid-solenoid',
     prior: 2.5,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
-    observations: { pumpDownTest: { 'cannot-pull-down': 40, 'pulls-down': 0.02 } },
+    observations: {
+      pumpDownTest: { 'cannot-pull-down': 40, 'pulls-down': 0.02 },
+      handValveTest: { 'pulls-down': 1.2, 'cannot-pull-down': 0.05 },
+    },
     tell: 'will not pump down, while the compressor holds against a shut hand valve',
   },
   'equalizer-broken-or-blocked': {

@@ -46,6 +46,11 @@ const RULES: readonly Rule[] = [
     factors: { 'defrost-failure': 1.5, 'moisture-freeze-at-valve': 1.5 },
   },
   {
+    because: 'no receiver that would carry a plug',
+    holds: ({ receiver }) => receiver !== true,
+    factors: { 'relief-plug-melted': 0.15 },
+  },
+  {
     because: 'piped on site',
     holds: ({ kind }) => kind === 'split-ac' || kind === 'split-heat-pump',
     factors: { 'access-fitting-leak': 1.3, 'non-condensables': 1.2 },

@@ -163,6 +163,7 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '+',
       standingOverAmbient: '++',
     },
+    observations: { standing: { over: 25, liquid: 0.4 } },
     tell: 'standing pressure above saturation at ambient',
   },
   'liquid-line-restriction': {
@@ -295,7 +296,7 @@ export const TABLE_FAULTS = {
       branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       stemResponse: { none: 4, answers: 0.3 },
       frostPattern: FROST_AT_VALVE,
-      moistureIndicator: { wet: 12, caution: 2, dry: 0.1 },
+      moistureIndicator: { wet: 12, unreadable: 12, caution: 2, dry: 0.1 },
       comesAndGoes: { yes: 10, no: 0.5 },
       warmValveResponse: { 'flow-returned': 20, none: 0.1 },
       bulbWarmResponse: { none: 3 },
@@ -318,7 +319,11 @@ export const TABLE_FAULTS = {
       ampsShare: '+',
       dischargeLineTemp: '-',
     },
-    observations: { frostPattern: FROST_BACK, stemResponse: { none: 5, answers: 0.3 } },
+    observations: {
+      frostPattern: FROST_BACK,
+      stemResponse: { none: 5, answers: 0.3 },
+      bulbIceResponse: { 'stays-open': 20, closes: 0.2 },
+    },
     tell: 'frost or sweat back to the compressor',
   },
   'txv-bulb-loose': {
@@ -498,6 +503,7 @@ export const TABLE_FAULTS = {
     },
     observations: {
       pumpDownTest: { 'cannot-pull-down': 10, 'pulls-down': 0.05 },
+      handValveTest: { 'cannot-pull-down': 30, 'pulls-down': 0.02 },
       compressorNoise: { rattling: 2, loud: 1.5 },
       frostPattern: { none: 1.3 },
       phaseSequence: { reversed: 0.3 },
@@ -522,6 +528,7 @@ export const TABLE_FAULTS = {
     observations: {
       reliefNoise: { yes: 12, no: 0.3 },
       pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.2 },
+      reliefAfterRestart: { 'stays-open': 25, reseated: 0.1 },
     },
     tell: 'hiss inside, pressures close together, after a high-pressure event',
   },
@@ -625,7 +632,10 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '*',
       standingOverAmbient: '*',
     },
-    observations: { weighedCharge: { 'above-plate': 1.5, 'below-plate': 1.5 } },
+    observations: {
+      weighedCharge: { 'above-plate': 1.5, 'below-plate': 1.5 },
+      standing: { over: 6, 'vapour-only': 1.5 },
+    },
     tell: 'standing pressure fits no single refrigerant',
   },
 } as const satisfies Record<string, FaultRow>

@@ -121,7 +121,9 @@ describe('how a decision stands', () => {
   test('proven, overridden, not proven, without a gate, undecided', () => {
     expect(standing(drop, decision('plugged-liquid-dryer'))).toEqual(['proven'])
     expect(standing({}, decision('plugged-liquid-dryer'))).toEqual(['not-proven'])
-    expect(standing({}, decision('plugged-liquid-dryer', { override: 'seen' }))).toEqual(['overridden'])
+    expect(standing({}, decision('plugged-liquid-dryer', { override: 'seen cut open' }))).toEqual([
+      'overridden',
+    ])
     expect(standing({}, decision('plugged-liquid-dryer', { override: ' ' }))).toEqual(['not-proven'])
     expect(standing({}, decision('condenser-fouled'))).toEqual(['no-gate'])
     expect(standing({})).toEqual([])

@@ -1,7 +1,10 @@
 import { instantOf, isAtOrBefore } from '../../base/units/instants'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
-import { isStanding } from '../../record/readings/standing'
+import { stood } from '../../record/readings/atRest'
+import { isStanding, LASTING_READINGS } from '../../record/readings/standing'
+import { holdingVetoes } from '../vetoes/holding'
+import type { GateRecord } from './gate'
 import { assess, type Assessment } from '../evidence/assess'
 
 /** The mode in which running values count: that of the set looked at, else of the last set that ran. */
@@ -15,6 +18,18 @@ const readingsFor = ({ mode, readings }: ReadingSet, wanted: Mode): Readings =>
     ? readings
     : (Object.fromEntries(Object.entries(readings).filter(([key]) => isStanding(key))) as Readings)
 
+/** Readings over earlier ones; of what lasts, as windings, it stays known that it was measured before. */
+function withEarlier(earlier: Readings, later: Readings): Readings {
+  const merged: Readings = { ...earlier, ...later }
+  for (const key of LASTING_READINGS) {
+    const [first, second] = [earlier[key], later[key]]
+    if (!first || !second || second.before || first.at === second.at) continue
+    const { value, unit, at, before = [] } = first
+    merged[key] = { ...second, before: [...before, { value, unit, ...(at ? { at } : {}) }] }
+  }
+  return merged
+}
+
 /**
  * What all sets put on record together: standing readings and words of any mode, running values of one mode. A later
  * reading or word replaces an earlier one.
@@ -22,7 +37,7 @@ const readingsFor = ({ mode, readings }: ReadingSet, wanted: Mode): Readings =>
  */
 export const mergedSet = (sets: readonly ReadingSet[], mode: Mode): ReadingSet => ({
   mode,
-  readings: Object.assign({}, ...sets.map((set) => readingsFor(set, mode))),
+  readings: sets.map((set) => readingsFor(set, mode)).reduce(withEarlier, {}),
   observations: Object.assign({}, ...sets.map(({ observations }) => observations ?? {})),
 })
 
@@ -44,7 +59,15 @@ export function recordOf(
   unit: UnitPlate,
   sets: readonly ReadingSet[],
   { at, looked }: { at?: string | undefined; looked?: ReadingSet | undefined } = {},
-): Assessment {
+): Assessment & GateRecord {
   const before = setsBefore(sets, at)
-  return assess(unit, mergedSet(before, modeOfProof(before, looked)))
+  const mode = modeOfProof(before, looked)
+  const ran = before.filter(
+    (set) => set.mode === mode && !stood({ mode, observations: set.observations ?? {} }),
+  )
+  return {
+    ...assess(unit, mergedSet(before, mode)),
+    runs: ran.map((set) => assess(unit, set)),
+    holding: holdingVetoes(unit, before),
+  }
 }

@@ -1,5 +1,5 @@
 import type { KnownJob } from '../../record/job/job'
-import { decided } from '../../record/edits/decisionEdits'
+import { decided, isReason } from '../../record/edits/decisionEdits'
 import type { Decision, JudgedGate } from '../../record/records/decision'
 import { isSuspect, type SuspectId } from '../faults/faults'
 import { gateIdOf } from '../faults/gateIds'
@@ -18,11 +18,14 @@ export type Standing = {
 const line = ({ id, label }: { id: string; label: string }) => ({ id, label })
 
 /** A gate as it is kept with a decision. @param build the Orzo that judged it */
-export const keptGate = ({ gate, part, met, missing, onRecord }: Gate, build: string): JudgedGate => ({
+export const keptGate = (
+  { gate, part, met, refused, missing, onRecord }: Gate,
+  build: string,
+): JudgedGate => ({
   gate,
   part,
   met,
-  missing: missing.map(line),
+  missing: [...refused.map((label, i) => ({ id: `refused-${i + 1}`, label })), ...missing.map(line)],
   onRecord: onRecord.map(line),
   build,
 })
@@ -38,7 +41,7 @@ function gateOf({ unit, readingSets }: KnownJob, { at }: Decision, fault: Suspec
 function stateOf(gate: JudgedGate | undefined, { override }: Decision): Standing['state'] {
   if (!gate) return 'no-gate'
   if (gate.met) return 'proven'
-  return override?.trim() ? 'overridden' : 'not-proven'
+  return isReason(override) ? 'overridden' : 'not-proven'
 }
 
 /**

@@ -12,6 +12,7 @@ import {
   type ElectricalFaultId,
   type FaultId,
   faultRow,
+  hasDegree,
   HEALTHY_PRIOR,
   isElectrical,
   type SuspectId,
@@ -62,7 +63,7 @@ const NO_DEGREE: readonly number[] = [0]
 
 function severitiesOf(suspect: SuspectId): readonly number[] {
   if (suspect === 'healthy' || suspect === 'unlisted') return NO_DEGREE
-  return isElectrical(suspect) ? ONLY_FULL : SEVERITIES
+  return hasDegree(suspect) ? SEVERITIES : ONLY_FULL
 }
 
 type Draft = {

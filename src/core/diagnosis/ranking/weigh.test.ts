@@ -165,7 +165,7 @@ describe('which checks are asked', () => {
   const ask = (readings: Readings, observations: Observations = {}, unit = UNIT) => {
     const assessment = assess(unit, { mode: 'cooling', readings, observations })
     const evidence = itemsOf(assessment)
-    return askChecks(assessment, rank(unit, 'cooling', evidence), evidence)
+    return askChecks(assessment, rank(unit, 'cooling', evidence), evidence, [])
   }
   test('a compressor that stands is not asked for running readings, and power-off checks say so', () => {
     const { nextChecks } = ask({}, { compressorState: 'off', callForOperation: 'yes' })

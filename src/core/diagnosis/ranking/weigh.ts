@@ -13,11 +13,11 @@ import {
   type Prepared,
   prepare,
 } from './components'
-import { isElectrical, type SuspectId } from '../faults/faults'
+import { hasDegree, type SuspectId } from '../faults/faults'
 import type { FeatureItem, Item, WordItem } from '../evidence/items'
 import { type History, priorFactor } from '../faults/priors'
 import { wordsOf } from '../evidence/commonWords'
-import { severityIndex, wordChances } from './wordChances'
+import { severityIndex, type WordChances, wordChances } from './wordChances'
 
 /** A hypothesis with everything the ranking knows of it. */
 export type Ranked = {
@@ -70,38 +70,49 @@ function featureFactors({ column, value, error }: Place, components: Components,
   }
 }
 
-/** The degree at which a component's words are looked up; electrical faults have none. */
+/** The degree at which a component's words are looked up; electrical faults and a lost charge have none. */
 export const wordSeverity = (suspect: SuspectId, severity: number): number =>
-  isElectrical(suspect) ? 1 : severity
+  hasDegree(suspect) ? severity : 1
 
 export const suspectsIn = (hypothesis: Hypothesis): readonly SuspectId[] => {
   const faults = faultsIn(hypothesis)
   return faults.length > 0 ? faults : [hypothesis.suspect]
 }
 
+/** Several places of one observation: each is a look of its own, so their mean counts and none is counted twice. */
+const meanChance = (chances: WordChances, words: readonly string[]): number =>
+  words.reduce((sum, word) => sum + (chances[word] ?? LEAST_FACTOR), 0) / words.length
+
 /** Chance of one word under every component. */
 function wordFactors(
-  { key, word }: Pick<WordItem, 'key' | 'word'>,
+  { key, word, further = [] }: WordItem,
   hypothesis: Hypothesis,
   components: Components,
   out: Float64Array,
 ): void {
-  const bySeverity = wordChances(suspectsIn(hypothesis), key).map((chances) => chances[word] ?? LEAST_FACTOR)
+  const bySeverity = wordChances(suspectsIn(hypothesis), key).map((chances) =>
+    meanChance(chances, [word, ...further]),
+  )
   const own = caseWords(components, key)
   const { count, severityAt } = components
-  const fixed = isElectrical(hypothesis.suspect) ? severityIndex(1) : undefined
+  const fixed = hasDegree(hypothesis.suspect) ? undefined : severityIndex(1)
   for (let i = 0; i < count; i++) out[i] = bySeverity[fixed ?? (severityAt[i] as number)] as number
-  if (own) mixOwnWords(own, wordsOf(key), word, out)
+  if (own) mixOwnWords(own, wordsOf(key), [word, ...further], out)
 }
 
 /** What the simulated cases saw themselves counts beside the fault table. */
-function mixOwnWords(own: Int16Array, words: readonly string[], word: string, out: Float64Array): void {
-  const index = words.indexOf(word)
+function mixOwnWords(
+  own: Int16Array,
+  words: readonly string[],
+  told: readonly string[],
+  out: Float64Array,
+): void {
+  const indices = told.map((word) => words.indexOf(word))
   const missed = CASE_WORD_LAPSE / words.length
   for (let i = 0; i < own.length; i++) {
     const seen = own[i] as number
     if (seen === -1) continue
-    const hit = seen === index ? 1 - CASE_WORD_LAPSE + missed : missed
+    const hit = indices.includes(seen) ? (1 - CASE_WORD_LAPSE) / told.length + missed : missed
     out[i] = CASE_WORD_SHARE * hit + (1 - CASE_WORD_SHARE) * (out[i] as number)
   }
 }

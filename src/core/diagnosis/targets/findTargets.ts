@@ -5,6 +5,7 @@ import type { Derived } from '../../record/readings/derive'
 import type { Snapshot } from '../../record/readings/snapshot'
 import { dischargeTemperature } from '../../physics/refrigerants/compression'
 import { differenceToKelvin } from '../../base/units/convert'
+import { spaceOf, spaceTargetOf } from './control'
 import { heatingTargets } from './heatingTargets'
 import { coverage, isHeating, type ProfileId } from './profiles'
 import { evaporatorSuperheatTarget, subcoolingTarget, superheatTarget } from './superheatTarget'
@@ -106,7 +107,7 @@ function running(unit: UnitPlate, profile: ProfileId, at: Snapshot, derived: Der
     waterRise: heating ? heating.water : isWaterCooled(unit) ? WATER_RISE : undefined,
     temperatureRise: heating?.rise,
     liquidApproach: outerAir ? approachTarget(condensing, subcooling, at) : undefined,
-    spaceTemp: SPACE[profile],
+    spaceTemp: spaceTargetOf(unit) ?? SPACE[profile],
     suctionLineTemp: sumTarget(evaporating, superheat, 'expected evaporating plus expected superheat'),
   }
 }
@@ -118,8 +119,8 @@ const WIDER = 2
 type Rows = Partial<Record<TargetKey, Target | undefined>>
 
 /** Whether space or box is so warm that valves stand wide open (handbook 03). */
-export function loadStillHigh({ spaceTemp }: Rows, { values }: Snapshot): boolean {
-  const space = values.boxTemp ?? values.returnAirTemp
+export function loadStillHigh({ spaceTemp }: Rows, at: Snapshot): boolean {
+  const space = spaceOf(at)
   return (
     spaceTemp !== undefined &&
     space !== undefined &&

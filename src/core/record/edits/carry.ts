@@ -8,6 +8,10 @@ import { isDecided } from '../job/stages'
 const LASTING_WORDS: readonly ObservationKey[] = [
   'oilStain',
   'windingsMeasuredAt',
+  'groundMeasuredAt',
+  'groundInstrument',
+  'groundPath',
+  'terminalLook',
   'wiring',
   'orificeSize',
   'reliefPlug',
@@ -23,7 +27,9 @@ const picked = <T extends object>(from: T | undefined, keys: readonly string[]):
 /** What a new set takes over from the one before it: readings and words that do not change by themselves. */
 export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations' | 'also'> {
   const last = job.readingSets.at(-1)
-  const stays = (key: string) => !isDecided(job) || AFTER_REPAIR.includes(key)
+  const isMended = (last?.observations?.groundMended ?? 'nothing') !== 'nothing'
+  const stays = (key: string) =>
+    (!isDecided(job) || AFTER_REPAIR.includes(key)) && !(isMended && /ground/i.test(key))
   const observations = picked(last?.observations, LASTING_WORDS.filter(stays))
   return {
     readings: picked(last?.readings, LASTING_READINGS.filter(stays)),

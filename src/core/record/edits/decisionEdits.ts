@@ -29,13 +29,24 @@ const editDecision = (fault: string, change: (decision: Decision) => void): Edit
 const isEmpty = ({ id: _id, fault: _fault, state, causes, ...notes }: Decision) =>
   state === 'draft' && !causes?.length && Object.values(notes).every((value) => value === undefined)
 
+/** [practice] fewer letters than this are no reason. */
+const LEAST_REASON = 8
+
+/** Whether a text says why: some letters, not a blank or a dot. */
+export const isReason = (text: string | undefined): boolean =>
+  (text?.match(/\p{L}/gu)?.length ?? 0) >= LEAST_REASON
+
 /** Why a part is condemned without full proof; kept with its own fault, decided or not. */
 export const setOverride = (fault: string, reason: string): Edit =>
   editDecision(fault, (decision) => put(decision, 'override', reason || undefined))
 
+/** What stays of notes that name no fault when a fault is decided: their reason, which was written for none. */
+const reasonOf = ({ id, state, override }: Decision): Decision[] =>
+  override ? [{ id, state, override }] : []
+
 /**
- * Decides to repair a fault: the gate as it is judged now is kept with it. What was noted before anything had a name
- * goes along.
+ * Decides to repair a fault: the gate as it is judged now is kept with it. Causes that were noted before anything had a
+ * name go along; a reason is written for one fault and stays where it is.
  */
 export const decide = (fault: string, gate: JudgedGate | undefined): Edit => {
   const decideIt = (now: string, notes: Decision | undefined) =>
@@ -43,14 +54,16 @@ export const decide = (fault: string, gate: JudgedGate | undefined): Edit => {
       decision.state = 'decided'
       decision.at = now
       put(decision, 'gate', gate)
-      const { override, causes, causesChecked } = notes ?? {}
-      if (override) decision.override ??= override
+      // a reason is written for one fault: one that names none is nobody's
+      const { causes, causesChecked } = notes ?? {}
       if (causes) decision.causes ??= causes
       if (causesChecked) decision.causesChecked ??= causesChecked
     })
   return (job, stamp) => {
     const notes = unnamedNotes(job)
-    const others = notes ? { ...job, decisions: job.decisions.filter((each) => each !== notes) } : job
+    const others = notes
+      ? { ...job, decisions: job.decisions.flatMap((each) => (each === notes ? reasonOf(notes) : each)) }
+      : job
     return decideIt(stamp.now, notes)(others, stamp)
   }
 }

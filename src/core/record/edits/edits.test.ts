@@ -230,22 +230,30 @@ describe('decisions', () => {
     expect(decisions.decided(job).map(({ fault }) => fault)).toEqual(pair)
     expect(decisions.takeAllBack(pair)(job, stamp).decisions).toEqual([])
   })
-  test('notes from before faults had names go along with the first decision', () => {
+  test('causes from before faults had names go along with the first decision, a reason is nobody’s', () => {
     const noted: Job = {
       ...start,
       decisions: [{ id: 'unnamed', state: 'draft', override: 'x', causes: ['moisture'] }],
     }
     expect(decisions.decide('compressor-grounded', undefined)(noted, stamp).decisions).toEqual([
+      { id: 'unnamed', state: 'draft', override: 'x' },
       {
         id: 'compressor-grounded',
         fault: 'compressor-grounded',
         state: 'decided',
         at: NOW,
-        override: 'x',
         causes: ['moisture'],
       },
     ])
   })
+  test.each([
+    ['', false],
+    [' ', false],
+    ['... .', false],
+    ['seen', false],
+    ['dryer cut open, full of beads', true],
+    ['сгорела обмотка', true],
+  ])('"%s" is a reason: %s', (text, isOne) => expect(decisions.isReason(text)).toBe(isOne))
   test('causes: several, "unknown" alone, with the checks made', () => {
     const toggle = (cause: string) => decisions.toggleCause('compressor-grounded', cause)
     const causes = (job: Job) => decisions.decisionOn(job, 'compressor-grounded')?.causes

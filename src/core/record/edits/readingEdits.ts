@@ -8,11 +8,16 @@ import { placesOf, withPlace } from '../readings/places'
 import { type Edit, edit, put } from './edit'
 import { editSet, type SetRef } from './setEdits'
 
+/** The same value typed so long after is another measurement, not a correction. */
+const ANOTHER_TIME = 60_000
+const isLater = (first: string | undefined, second: string | undefined): boolean =>
+  first !== undefined && second !== undefined && Date.parse(second) - Date.parse(first) > ANOTHER_TIME
+
 /** The new reading of a tap with what the tap read before in this set. */
 export function repeated(reading: Reading, original: Reading | undefined): Reading {
   if (!original) return reading
   const { value, unit, at, before = [], note } = original
-  const isSame = value === reading.value && unit === reading.unit
+  const isSame = value === reading.value && unit === reading.unit && !isLater(at, reading.at)
   const earlier = isSame ? before : [...before, { value, unit, ...(at ? { at } : {}) }].slice(-MOST_REPEATS)
   return {
     ...reading,

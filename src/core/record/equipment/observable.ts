@@ -1,4 +1,5 @@
 import { hasReversingValve, isBoxKind, isThreePhase, hasLiquidValve, hasWaterCoil } from './kinds'
+import { isFlammable } from '../../physics/refrigerants/catalogue'
 import type { ObservationKey } from '../readings/observations'
 import type { UnitPlate } from './unit'
 
@@ -20,8 +21,11 @@ const NEEDS: { readonly [K in ObservationKey]?: Has } = {
   warmValveResponse: (unit) => unit.metering === 'txv' || unit.metering === 'eev',
   orificeSize: (unit) => unit.metering === 'fixed-orifice',
   solenoidPull: hasLiquidValve,
-  reliefPlug: (unit) => unit.receiver === true,
   waterStrainer: hasWaterCoil,
+  waterCoil: hasWaterCoil,
+  bulbIceResponse: hasTxv,
+  handValveTest: hasLiquidValve,
+  flammableClear: (unit) => isFlammable(unit.refrigerant),
   phaseSequence: isThreePhase,
   hardStart: (unit) => !isThreePhase(unit),
   startGear: (unit) => !isThreePhase(unit),
@@ -32,6 +36,7 @@ const NEEDS: { readonly [K in ObservationKey]?: Has } = {
 const SELDOM: { readonly [K in ObservationKey]?: Has } = {
   sightGlass: isBoxKind,
   moistureIndicator: isBoxKind,
+  reliefPlug: (unit) => unit.receiver === true,
 }
 
 /** Whether a unit can show this at all. */

@@ -20,7 +20,8 @@ export function overAmbientOf(unit: UnitPlate): OverAmbient {
     const degrees = OVER_AMBIENT_BY_SEER.find(([upTo]) => seer < upTo)?.[1] ?? 15
     return { degrees, halfWidth: 5, source: `${degrees} F over outdoor air at a rating of ${seer}` }
   }
-  return unit.refrigerant === 'R-22'
+  // After a conversion the coil is still the old one: its age decides, not the new refrigerant.
+  return (unit.convertedFrom ?? unit.refrigerant) === 'R-22'
     ? { degrees: 27, halfWidth: 7, source: '25-30 F over outdoor air on an older coil' }
     : { degrees: 18, halfWidth: 7, source: '15-20 F over outdoor air on a newer coil' }
 }

@@ -22,7 +22,10 @@ const GROUPS: readonly TapGroup[] = [
     fits: hasReversingValve,
   },
   { keys: ['compressorAmps'], fits: () => true },
-  { keys: ['standingPressure', 'suctionDryerInPressure', 'suctionDryerOutPressure'], fits: () => true },
+  {
+    keys: ['standingPressure', 'dryerOutPressure', 'suctionDryerInPressure', 'suctionDryerOutPressure'],
+    fits: () => true,
+  },
 ]
 
 /** Figures that some instruments show themselves; many technicians write only these [practice]. */
@@ -32,6 +35,10 @@ export const SHOWN_TAPS: readonly ReadingKey[] = [
   'splitShown',
   'overAmbientShown',
 ]
+/** Settings that stand in the list beside the drawing: of the low-pressure control of a box. */
+export const settingTapsOf = (unit: UnitPlate): readonly ReadingKey[] =>
+  isBoxKind(unit) ? ['lowCutIn', 'lowCutOut'] : []
+
 /** Where the sides do not read the same, each is its own statement. */
 const SIDES: readonly ReadingKey[] = ['standingSuctionPressure', 'standingLiquidPressure']
 

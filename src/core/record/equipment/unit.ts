@@ -101,11 +101,15 @@ export const plateSchema = z.strictObject({
     .strictObject({ watts: positive('watts').optional(), volts: positive('volts').optional() })
     .optional(),
   accumulator: z.boolean().optional(),
+  /** what the equipment was made for, where it was converted to another refrigerant */
+  convertedFrom: refrigerantSchema.optional(),
   /** what the thermostat or the control of the box is set to */
   control: z
     .strictObject({
       setpoint: quantitySchema('temperature').optional(),
       differential: quantitySchema('temperatureDifference').optional(),
+      /** coldest outdoor air at the site: what a pump-down control must start again in */
+      coldestOutdoor: quantitySchema('temperature').optional(),
     })
     .optional(),
   /** the liquid dryer that is in it now */

@@ -88,6 +88,40 @@ export const OBSERVATIONS = {
   jumpAtThermostat: { label: 'Supply and call joined at the thermostat', values: ['holds', 'does-not-hold'] },
   magnetPull: { label: 'Magnet pull at the coil', values: ['pulls', 'none'] },
   phaseSequence: { label: 'Phase sequence', values: ['correct', 'reversed'] },
+  terminalCover: { label: 'Terminal cover of the compressor', values: ['on', 'off'] },
+  terminalLook: { label: 'Terminals, plug and leads at the compressor', values: ['sound', 'burnt'] },
+  pressureOff: {
+    label: 'Pressure off the compressor, vented to 0 psig with nitrogen',
+    values: ['no', 'yes'],
+  },
+  groundPath: {
+    label: 'Ground, each taken off the contactor and measured alone, is in',
+    values: ['compressor-side', 'fan-motor', 'crankcase-heater'],
+  },
+  groundMended: {
+    label: 'Replaced since the ground was found',
+    values: ['nothing', 'lead', 'fan-motor', 'crankcase-heater', 'compressor'],
+  },
+  gasInside: { label: 'Air or nitrogen in the circuit', values: ['none', 'nitrogen', 'air'] },
+  lowSide: { label: 'Low side', values: ['closed', 'open', 'leak-suspected'] },
+  circuitWork: {
+    label: 'Done on the circuit since it lost its charge',
+    values: ['nothing', 'leak-mended', 'evacuated', 'charged'],
+  },
+  waterCoil: { label: 'Water coil', values: ['flowing', 'standing', 'drained'] },
+  flammableClear: {
+    label: 'Flammable refrigerant recovered, swept, evacuated, swept again, detector clear',
+    values: ['no', 'yes'],
+  },
+  reliefAfterRestart: {
+    label: 'Relief, 10 min after equalising and a restart',
+    values: ['stays-open', 'reseated'],
+  },
+  bulbIceResponse: { label: 'Bulb in ice water', values: ['closes', 'stays-open'] },
+  handValveTest: {
+    label: 'Compressor against a shut hand valve',
+    values: ['pulls-down', 'cannot-pull-down'],
+  },
 } as const satisfies Record<string, ObservationRow>
 
 export type ObservationKey = keyof typeof OBSERVATIONS
@@ -129,6 +163,11 @@ const OF_ANY_UNIT: ReadonlySet<string> = new Set<ObservationKey>([
   'jumpAtThermostat',
   'magnetPull',
   'phaseSequence',
+  'terminalCover',
+  'terminalLook',
+  'pressureOff',
+  'groundPath',
+  'groundMended',
 ])
 
 /** Whether an observation speaks of the refrigerant circuit. */

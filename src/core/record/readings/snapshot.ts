@@ -3,7 +3,7 @@ import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { differenceToKelvin, toKelvin, toPascals, toSI } from '../../base/units/convert'
 import type { PressureUnit, TemperatureUnit } from '../../base/units/units'
 import { instrumentError } from './instrumentError'
-import type { Mode, Observations, Reading, Readings, ReadingSet } from './schema'
+import type { AlsoSeen, Mode, Observations, Reading, Readings, ReadingSet } from './schema'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** A value in SI with its standard error. */
@@ -18,6 +18,8 @@ export type Snapshot = {
   readonly values: { readonly [K in ReadingKey]?: Measured }
   readonly raw: Readings
   readonly observations: Observations
+  /** further places of what is seen at several */
+  readonly also: AlsoSeen
   /** readings that could not be converted, with the reason */
   readonly refused: readonly { readonly key: ReadingKey; readonly error: OrzoError }[]
 }
@@ -55,6 +57,7 @@ export function takeSnapshot(set: ReadingSet, refrigerant: RefrigerantName, atmo
     values,
     raw: set.readings,
     observations: set.observations ?? {},
+    also: set.also ?? {},
     refused,
   }
 }

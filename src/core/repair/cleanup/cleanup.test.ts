@@ -29,6 +29,7 @@ const record = (observations: Observations, part: Partial<CleanupRecord> = {}): 
   unit: plate(),
   observations,
   previousBurnout: false,
+  drewAir: false,
   faults: [],
   ...part,
 })

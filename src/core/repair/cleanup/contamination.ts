@@ -107,6 +107,11 @@ const SIGNS: readonly Sign[] = [
   },
   {
     kind: 'wet',
+    sentence: 'The circuit was found in vacuum: it has been drawing air for as long as it may have stood so.',
+    seen: (record) => record.drewAir && record.observations.hoursOpenToAir === undefined,
+  },
+  {
+    kind: 'wet',
     sentence: 'The circuit stood open in rain or by the sea.',
     seen: (record) => isRough(record) && hoursOpen(record) >= HOURS_OPEN_WET_IN_RAIN,
   },

@@ -8,12 +8,14 @@ export type CleanupRecord = {
   /** the latest word for each observation over all sets */
   readonly observations: Observations
   readonly previousBurnout: boolean
+  /** it stood in vacuum while leaking: it has been drawing air, nobody knows how long */
+  readonly drewAir: boolean
   /** the faults that are repaired, where any is named */
   readonly faults: readonly string[]
 }
 
 /** Gathers the record of a job; a later set's observation replaces an earlier one. */
-export function cleanupRecord(job: KnownJob, faults: readonly string[] = []): CleanupRecord {
+export function cleanupRecord(job: KnownJob, faults: readonly string[] = [], drewAir = false): CleanupRecord {
   const observations: Observations = Object.assign(
     {},
     ...job.readingSets.map((set) => set.observations ?? {}),
@@ -22,6 +24,7 @@ export function cleanupRecord(job: KnownJob, faults: readonly string[] = []): Cl
     unit: job.unit,
     observations,
     previousBurnout: job.arrival?.previousBurnout === true,
+    drewAir,
     faults,
   }
 }

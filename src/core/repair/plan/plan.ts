@@ -1,4 +1,4 @@
-import { hasReversingValve, hasWaterCoil } from '../../record/equipment/kinds'
+import { hasReversingValve, hasWaterCoil, isThreePhase } from '../../record/equipment/kinds'
 import { type AcidLedger, acidLedger } from '../cleanup/acid'
 import { type CircuitSize, circuitSize } from '../cleanup/circuitSize'
 import { CLASS_LABELS, classesOf, classify, type Contamination, isWet } from '../cleanup/contamination'
@@ -16,7 +16,10 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { CAUTIONS, type CautionId } from '../../safety/cautions'
 import { type RefrigerantPath, refrigerantPath } from '../charge/refrigerantPath'
-import { REMEDIES, type Remedy } from './remedies'
+import { holdingVetoes } from '../../diagnosis/vetoes/holding'
+import type { VetoId } from '../../safety/vetoes'
+import { obeying } from './obey'
+import { REMEDIES, type Remedy, RUN_CAPACITOR } from './remedies'
 import { type Schedule, scheduleOf } from '../schedule/schedule'
 import { type TaskId, type TaskRow, taskRow } from './tasks'
 
@@ -25,6 +28,8 @@ export type PlanTask = Pick<TaskRow, 'label' | 'handsOn'> & {
   readonly unattended?: TaskRow['unattended']
   readonly opens: boolean
   readonly cautions: readonly string[]
+  /** why it must not be done in this state, and what lifts that */
+  readonly refused?: string
 }
 type PlanPart = {
   /** what it is ticked by: stable while the part is the same */
@@ -52,14 +57,9 @@ export type Plan = {
   readonly schedule: Schedule
 }
 
-const OPENED: readonly TaskId[] = [
-  'recover',
-  'swapLiquidDryer',
-  'pressureTest',
-  'decayTest',
-  'weighIn',
-  'settle',
-]
+/** On an empty circuit there is nothing to recover: it is proven, and the leak found before anything is bought. */
+const TO_EMPTY: readonly TaskId[] = ['proveEmpty', 'traceNitrogen', 'leakSearch']
+const OPENED: readonly TaskId[] = ['swapLiquidDryer', 'pressureTest', 'decayTest', 'weighIn', 'settle']
 
 /** Work that a clean-up class adds. */
 function cleanupWork(
@@ -90,13 +90,13 @@ function cautionsOf(row: TaskRow, unit: UnitPlate): string[] {
   return [...new Set(ids)].map((id) => CAUTIONS[id])
 }
 
-function planTasks(ids: readonly TaskId[], unit: UnitPlate): PlanTask[] {
-  return [...new Set(ids)]
-    .map((id) => ({ id, row: taskRow(id) }))
-    .sort((a, b) => a.row.order - b.row.order)
-    .map(({ id, row }) => ({
+function planTasks(ids: readonly TaskId[], unit: UnitPlate, holding: readonly VetoId[]): PlanTask[] {
+  return obeying(ids, holding)
+    .map(({ id, refused }) => ({ id, refused, row: taskRow(id) }))
+    .map(({ id, refused, row }) => ({
       id,
       label: row.label,
+      ...(refused ? { refused } : {}),
       handsOn: row.handsOn,
       ...(row.unattended ? { unattended: row.unattended } : {}),
       opens: row.opens === true,
@@ -155,7 +155,8 @@ function planParts(
   unit: UnitPlate,
   oilChanges: number,
 ): PlanPart[] {
-  const remedy = remedyParts.map((label): Consumable => ({ name: label, label, why: 'the repair' }))
+  const fitting = remedyParts.filter((label) => label !== RUN_CAPACITOR || !isThreePhase(unit))
+  const remedy = fitting.map((label): Consumable => ({ name: label, label, why: 'the repair' }))
   const all = [
     ...remedy,
     ...(opens ? [...dryers.flatMap(dryerPart), ...consumablesOf(unit, oilChanges)] : []),
@@ -212,12 +213,18 @@ const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
  * The replacement plan for the named faults: clean-up class with ledgers, dryers, oil, refrigerant, parts, ordered
  * tasks with typical times and cautions. Of several faults it is the union, each part and task once.
  * @param wanted the suspects that are being repaired; none is a sound circuit
+ * @param holding states of the table of vetoes that hold; read from the job where not given
  */
-export function planRepair(job: KnownJob, wanted: readonly SuspectId[]): Plan {
+export function planRepair(
+  job: KnownJob,
+  wanted: readonly SuspectId[],
+  holding: readonly VetoId[] = holdingVetoes(job.unit, job.readingSets),
+): Plan {
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
   const policy = policyOf(job.policy)
-  const record = cleanupRecord(job, faults)
+  const isEmpty = holding.includes('no-liquid')
+  const record = cleanupRecord(job, faults, holding.includes('standing-vacuum'))
   const contamination = classify(record)
   const size = circuitSize(job.unit)
   const acid = acidLedger(contamination)
@@ -236,11 +243,16 @@ export function planRepair(job: KnownJob, wanted: readonly SuspectId[]): Plan {
     ...remedy.work,
     ...faults.flatMap((fault) => causeWork(job, fault)),
     ...(opens
-      ? (['gainAccess', ...OPENED, ...cleanupWork(contamination, suction, changes, policy)] as const)
+      ? ([
+          'gainAccess',
+          ...(isEmpty ? TO_EMPTY : ['recover' as const]),
+          ...OPENED,
+          ...cleanupWork(contamination, suction, changes, policy),
+        ] as const)
       : []),
     'closeUp',
   ]
-  const tasks = planTasks(ids, job.unit)
+  const tasks = planTasks(ids, job.unit, holding)
   const acidNegative = record.observations.acidTest === 'negative'
   return {
     faults,

@@ -40,9 +40,11 @@ const VALVE_PARTS = [
   'expansion valve matched in refrigerant, tons, charge type, connections, equaliser',
   'bulb strap and insulation',
 ]
+/** Only single-phase compressors have one: the plan leaves it out of the others. */
+export const RUN_CAPACITOR = 'run capacitor'
 const COMPRESSOR_PARTS = [
   'compressor matched in capacity, volts, phase, refrigerant, oil',
-  'run capacitor',
+  RUN_CAPACITOR,
   'contactor',
 ]
 const COMPRESSOR_PHOTOS = ['compressor plate', 'stub sizes and feet', 'wiring before any lead comes off']
@@ -53,6 +55,11 @@ const REVERSING_VALVE_PARTS = ['reversing valve of the same tons and pattern, wi
 export const REMEDIES: Readonly<Record<SuspectId, Remedy>> = {
   healthy: closed([]),
   unlisted: closed(['confirm']),
+  'charge-lost': open(
+    ['leakSearch', 'repairLeak'],
+    ['parts for the leak, when found', 'a full charge of the plate refrigerant'],
+    ['where the oil is', 'tube sizes at the leak', 'plate charge'],
+  ),
   undercharge: open(
     ['leakSearch', 'repairLeak'],
     ['parts for the leak, when found'],
@@ -179,6 +186,21 @@ export const REMEDIES: Readonly<Record<SuspectId, Remedy>> = {
   'compressor-open-winding': open(['swapCompressor'], COMPRESSOR_PARTS, COMPRESSOR_PHOTOS),
   'compressor-shorted-turns': open(['swapCompressor'], COMPRESSOR_PARTS, COMPRESSOR_PHOTOS),
   'compressor-locked-rotor': open(['swapCompressor'], COMPRESSOR_PARTS, COMPRESSOR_PHOTOS),
+  'fan-motor-grounded': closed(
+    ['swapFanMotor', 'settle'],
+    ['fan motor, blade and capacitor by the plate'],
+    ['motor plate, shaft and rotation'],
+  ),
+  'crankcase-heater-grounded': closed(
+    ['swapGroundedHeater', 'settle'],
+    ['crankcase heater of the same watts and volts'],
+    ['heater watts, volts and shape'],
+  ),
+  'terminal-plug-burnt': open(
+    ['swapPlug'],
+    ['plug, lead ends and terminal repair parts', 'terminal cover and its gasket'],
+    ['terminal size and pattern', 'wiring before any lead comes off'],
+  ),
   'compressor-overload-open': closed(['coolDown', 'settle'], [], ['what made it hot']),
   'start-gear-failed': closed(
     ['swapStartGear', 'settle'],

@@ -1,4 +1,5 @@
 import type { CautionId } from '../../safety/cautions'
+import type { Act, VetoId } from '../../safety/vetoes'
 import type { Minutes } from '../schedule/schedule'
 
 export type TaskRow = {
@@ -10,6 +11,10 @@ export type TaskRow = {
   readonly cautions: readonly CautionId[]
   /** the circuit stands open from this step until the vacuum */
   readonly opens?: true
+  /** what it does that can hurt in some states; flame where brazing is cautioned */
+  readonly acts?: readonly Act[]
+  /** states that it ends */
+  readonly lifts?: readonly VetoId[]
 }
 
 /** Typical times of handbook 01 [practice]; the order of handbook 01, 5. */
@@ -19,9 +24,22 @@ export const TASKS = {
     label: 'Confirm the diagnosis again before anything is opened',
     order: 20,
     handsOn: [10, 20, 40],
+    acts: ['energise'],
     cautions: ['live'],
   },
+  confirmDead: {
+    label: 'Confirm the diagnosis again with the power off: windings, ground, standing pressure',
+    order: 20,
+    handsOn: [10, 15, 30],
+    cautions: ['shock'],
+  },
   gainAccess: { label: 'Gain access', order: 30, handsOn: [10, 30, 120], cautions: ['shock'] },
+  traceNitrogen: {
+    label: 'Nitrogen in steps into the empty circuit, with a trace where a detector is used',
+    order: 39,
+    handsOn: [10, 15, 30],
+    cautions: ['pressure', 'asphyxiation'],
+  },
   leakSearch: {
     label: 'Leak search: oil trace, bubbles, detector',
     order: 40,
@@ -45,6 +63,7 @@ export const TASKS = {
     label: 'Clean the strainer, restore water flow',
     order: 47,
     handsOn: [15, 30, 60],
+    lifts: ['water-not-flowing', 'water-standing'],
     cautions: ['shock'],
   },
   setValve: {
@@ -52,6 +71,7 @@ export const TASKS = {
     order: 48,
     handsOn: [5, 10, 20],
     unattended: [15, 40, 60],
+    acts: ['run', 'valve-check'],
     cautions: [],
   },
   coolDown: {
@@ -65,19 +85,78 @@ export const TASKS = {
     label: 'Restore the supply: fuse, breaker, connection, supplier',
     order: 33,
     handsOn: [15, 40, 120],
+    acts: ['energise'],
     cautions: ['shock', 'live'],
   },
   swapPhases: {
     label: 'Swap two phases at the supply side of the contactor, check rotation',
     order: 34,
     handsOn: [10, 15, 30],
+    acts: ['energise'],
     cautions: ['shock', 'live'],
   },
   repairLead: {
     label: 'Replace the rubbed lead, secure and sleeve it',
     order: 35,
     handsOn: [15, 30, 60],
+    lifts: ['ground-path', 'terminals-burnt'],
     cautions: ['shock'],
+  },
+  swapFanMotor: {
+    label: 'Replace the grounded fan motor, measure the contactor to ground again before any power',
+    order: 35,
+    handsOn: [30, 50, 90],
+    lifts: ['ground-path'],
+    cautions: ['shock', 'lifting'],
+  },
+  swapGroundedHeater: {
+    label: 'Replace the grounded crankcase heater, measure to ground again before any power',
+    order: 35,
+    handsOn: [15, 25, 45],
+    lifts: ['ground-path'],
+    cautions: ['shock'],
+  },
+  swapPlug: {
+    label: 'Replace plug, lead ends and terminal repair parts at the compressor, pressure off',
+    order: 65,
+    handsOn: [15, 30, 60],
+    lifts: ['terminals-burnt'],
+    cautions: ['shock', 'acidOil'],
+  },
+  closeCover: {
+    label: 'Put the terminal cover back on',
+    order: 134,
+    handsOn: [2, 3, 5],
+    lifts: ['cover-off', 'terminals-under-pressure'],
+    cautions: ['shock'],
+  },
+  openValves: {
+    label: 'Open the service valves, take the tags off',
+    order: 145,
+    handsOn: [3, 5, 10],
+    lifts: ['isolated'],
+    cautions: [],
+  },
+  drainWater: {
+    label: 'Drain the water coil or bring its water to flow',
+    order: 55,
+    handsOn: [5, 10, 20],
+    lifts: ['water-standing'],
+    cautions: ['waterCoil'],
+  },
+  sweepFlammable: {
+    label: 'Sweep with nitrogen, evacuate, sweep again, detector clear: before any flame or spark',
+    order: 69,
+    handsOn: [10, 15, 30],
+    unattended: [15, 30, 60],
+    lifts: ['flammable'],
+    cautions: ['flammable', 'asphyxiation'],
+  },
+  proveEmpty: {
+    label: 'Nothing to recover, but prove it: pressure, and a search for cold spots',
+    order: 60,
+    handsOn: [5, 10, 15],
+    cautions: ['acidOil'],
   },
   swapContactor: { label: 'Replace the contactor', order: 36, handsOn: [15, 25, 40], cautions: ['shock'] },
   swapStartGear: {
@@ -90,6 +169,7 @@ export const TASKS = {
     label: 'Follow the control circuit from the load backwards, repair what is open',
     order: 38,
     handsOn: [15, 40, 90],
+    acts: ['energise'],
     cautions: ['live'],
   },
   swapValveCoil: {
@@ -120,6 +200,7 @@ export const TASKS = {
     label: 'Replace the crankcase heater, prove it with the contactor out',
     order: 50,
     handsOn: [10, 20, 40],
+    acts: ['energise'],
     cautions: ['shock'],
   },
   fixBulb: {
@@ -133,12 +214,14 @@ export const TASKS = {
     order: 60,
     handsOn: [10, 10, 15],
     unattended: [15, 30, 75],
+    acts: ['recover'],
     cautions: ['recovery', 'acidOil'],
   },
   removeExcess: {
     label: 'Take out the excess by weight',
     order: 61,
     handsOn: [10, 15, 25],
+    acts: ['recover'],
     cautions: ['recovery', 'acidOil'],
   },
   blowOut: {
@@ -152,6 +235,7 @@ export const TASKS = {
     label: 'Swap the compressor',
     order: 80,
     handsOn: [45, 90, 180],
+    lifts: ['ground-path', 'terminals-burnt'],
     cautions: ['shock', 'brazing', 'oilFire', 'lifting', 'hotWork'],
     opens: true,
   },
@@ -201,6 +285,7 @@ export const TASKS = {
     label: 'Repair the leak; re-test the neighbours',
     order: 81,
     handsOn: [10, 60, 180],
+    lifts: ['low-side-leak'],
     cautions: ['brazing', 'hotWork'],
     opens: true,
   },
@@ -237,6 +322,7 @@ export const TASKS = {
     order: 120,
     handsOn: [5, 10, 15],
     unattended: [15, 35, 90],
+    lifts: ['gas-inside', 'standing-vacuum'],
     cautions: ['vacuum'],
   },
   evacuateWet: {
@@ -244,6 +330,7 @@ export const TASKS = {
     order: 120,
     handsOn: [10, 20, 40],
     unattended: [90, 240, 1440],
+    lifts: ['gas-inside', 'standing-vacuum'],
     cautions: ['vacuum'],
   },
   decayTest: {
@@ -257,6 +344,8 @@ export const TASKS = {
     label: 'Weigh in the charge',
     order: 140,
     handsOn: [10, 15, 30],
+    acts: ['charge'],
+    lifts: ['evacuated', 'below-atmosphere', 'no-liquid', 'low-side-leak'],
     cautions: ['charging', 'acidOil'],
   },
   settle: {
@@ -264,6 +353,7 @@ export const TASKS = {
     order: 150,
     handsOn: [10, 15, 25],
     unattended: [10, 20, 40],
+    acts: ['start', 'run', 'energise', 'charge-by-readings'],
     cautions: ['live'],
   },
   closeUp: {
@@ -275,6 +365,12 @@ export const TASKS = {
 } as const satisfies Record<string, TaskRow>
 
 export type TaskId = keyof typeof TASKS
+
+/** What a task does: its own acts, and flame where brazing is cautioned. */
+export const actsOf = (id: TaskId): readonly Act[] => {
+  const { acts = [], cautions } = taskRow(id)
+  return cautions.includes('brazing') ? [...acts, 'flame'] : acts
+}
 
 /** The row seen without its literal types. */
 export const taskRow = (id: TaskId): TaskRow => TASKS[id]

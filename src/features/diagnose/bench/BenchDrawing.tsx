@@ -28,6 +28,8 @@ type Props = {
   /** first of two probes that were put on */
   probe: string | undefined
   openKey: ReadingKey | undefined
+  /** whether points may be tested live now */
+  mayTest: boolean
   onProbe: (id: string) => void
   onKey: (key: ReadingKey) => void
   onPoint: (id: string) => void
@@ -206,7 +208,8 @@ function PartButton({ part, taken, pressed, onClick }: PartProps) {
 }
 
 /** The way to the compressor and its terminals as a drawing: two probes make a reading, a point is live or dead. */
-export function BenchDrawing({ unit, readings, tested, probe, openKey, onProbe, onKey, onPoint }: Props) {
+export function BenchDrawing(props: Props) {
+  const { unit, readings, tested, probe, openKey, mayTest, onProbe, onKey, onPoint } = props
   const probes = probesOf(unit)
   const { next, proven } = nextPoint(COMPRESSOR_PATH, tested)
   const openEnds = openKey ? probesBetween(openKey) : undefined
@@ -253,7 +256,7 @@ export function BenchDrawing({ unit, readings, tested, probe, openKey, onProbe, 
           point={point}
           state={tested[point.id]}
           proven={proven.includes(point.id)}
-          isNext={next?.id === point.id}
+          isNext={mayTest && next?.id === point.id}
           onClick={() => onPoint(point.id)}
           sx={{
             position: 'absolute',

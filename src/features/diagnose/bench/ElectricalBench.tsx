@@ -16,7 +16,10 @@ import {
   type PathResult,
 } from '@/core/diagnosis/electrical/supplyPath'
 import { canObserve } from '@/core/record/equipment/observable'
-import type { ObservationKey } from '@/core/record/readings/observations'
+import { refusalOfPath, refusalOfReading, refusalOfWord, refusedValues } from '@/core/diagnosis/checks/bench'
+import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
+import { type VetoId, vetoSentence } from '@/core/safety/vetoes'
+import { Vetoes } from '../../shared/Vetoes'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Observations } from '@/core/record/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
@@ -49,10 +52,15 @@ const SEEN: readonly ObservationKey[] = [
   'magnetPull',
   'jumpAtUnit',
   'jumpAtThermostat',
+  'terminalCover',
+  'pressureOff',
+  'terminalLook',
+  'groundPath',
+  'groundMended',
 ]
 /** Words that belong to one reading and are asked beside it. */
 const BESIDE: { readonly [K in ReadingKey]?: readonly ObservationKey[] } = {
-  ohmsToGround: ['groundMeasuredAt', 'groundInstrument'],
+  ohmsToGround: ['groundMeasuredAt', 'groundInstrument', 'groundPath', 'terminalCover', 'pressureOff'],
   solenoidVolts: ['jumpAtUnit', 'jumpAtThermostat'],
   inrushAmps: ['compressorState', 'hardStart'],
 }
@@ -85,10 +93,40 @@ type Bench = ReturnType<typeof useBench>
 const NOTHING_BETWEEN =
   'Nothing is read between these two: tap two lines, two motor terminals, or a terminal and the shell.'
 
-type BenchProps = { unit: UnitPlate; set: StageProps['set']; bench: Bench }
+type BenchProps = { unit: UnitPlate; set: StageProps['set']; bench: Bench; vetoes: readonly VetoId[] }
+
+/** Words that may be tried now; what was answered stays, with the reason why it is not tried again. */
+function Asked({
+  keys,
+  observations,
+  see,
+  vetoes,
+}: {
+  keys: readonly ObservationKey[]
+  observations: Observations
+  see: Bench['see']
+  vetoes: readonly VetoId[]
+}) {
+  const refused = keys.filter((key) => refusalOfWord(key, vetoes) && observations[key] === undefined)
+  return (
+    <>
+      <Observed
+        keys={keys.filter((key) => !refused.includes(key))}
+        observations={observations}
+        onChange={see}
+        without={(key) => Object.keys(refusedValues(key, vetoes))}
+      />
+      {refused.length > 0 && (
+        <Typography role="note" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+          Not tried now: {refused.map((key) => observationRow(key).label.toLowerCase()).join('; ')}.
+        </Typography>
+      )}
+    </>
+  )
+}
 
 /** The caution first, then the pad, then what belongs to this reading. */
-function Entry({ unit, set, bench }: BenchProps) {
+function Entry({ unit, set, bench, vetoes }: BenchProps) {
   const { entry, store, see } = bench
   const key = useOpenKey(entry)
   if (!key) return null
@@ -98,10 +136,11 @@ function Entry({ unit, set, bench }: BenchProps) {
   const next = nextWinding(key, set.readings)
   const onward = () => (next && messageOf(entry.current()) === undefined ? entry.open(next) : entry.close())
   const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])]
+  const refusal = refusalOfReading(key, vetoes)
   return (
     <Box component="section" aria-label={`Enter: ${label}`}>
       <Typography role="note" sx={{ color: 'error.main', px: 1.25 }}>
-        ⬣ {ELECTRICAL_CAUTIONS[caution]}
+        ⬣ {refusal ? vetoSentence(refusal) : ELECTRICAL_CAUTIONS[caution]}
         {key === 'ohmsToGround' && ` ${ELECTRICAL_CAUTIONS.insulation}`}
       </Typography>
       {part && part.keys.length > 1 && (
@@ -137,7 +176,7 @@ function Entry({ unit, set, bench }: BenchProps) {
       )}
       {beside.length > 0 && (
         <Box sx={{ px: 1.25 }}>
-          <Observed keys={beside} observations={set.observations ?? {}} onChange={see} />
+          <Asked keys={beside} observations={set.observations ?? {}} see={see} vetoes={vetoes} />
         </Box>
       )}
     </Box>
@@ -168,12 +207,14 @@ function useProbes(open: (key: ReadingKey) => void) {
 }
 
 /** The drawing, and the control circuit below it. */
-function Drawings({ unit, set, bench }: BenchProps) {
+function Drawings({ unit, set, bench, vetoes }: BenchProps) {
   const { entry } = bench
   const openKey = useOpenKey(entry)
   const probes = useProbes(entry.open)
   const tested = set.points ?? {}
   const control = nextPoint(CONTROL_PATH, tested)
+  const refusal = refusalOfPath(vetoes)
+  const where = (path: PathResult) => (refusal && !path.done ? vetoSentence(refusal) : whereItIs(path))
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Typography role="note" sx={{ color: 'error.main', fontSize: '0.92rem', mb: 0.5 }}>
@@ -185,12 +226,13 @@ function Drawings({ unit, set, bench }: BenchProps) {
         tested={tested}
         probe={probes.probe}
         openKey={openKey}
+        mayTest={refusal === undefined}
         onProbe={probes.put}
         onKey={probes.take}
         onPoint={bench.point}
       />
       <Typography role="status" sx={{ minHeight: 24, color: 'text.secondary' }}>
-        {probes.note || whereItIs(nextPoint(COMPRESSOR_PATH, tested))}
+        {probes.note || where(nextPoint(COMPRESSOR_PATH, tested))}
       </Typography>
       <Typography variant="h3" component="h2" sx={{ mt: 1, mb: 0.5 }}>
         Control circuit, from the coil backwards
@@ -202,12 +244,12 @@ function Drawings({ unit, set, bench }: BenchProps) {
             point={point}
             state={tested[point.id]}
             proven={control.proven.includes(point.id)}
-            isNext={control.next?.id === point.id}
+            isNext={refusal === undefined && control.next?.id === point.id}
             onClick={() => bench.point(point.id)}
           />
         ))}
       </Box>
-      <Typography sx={{ color: 'text.secondary' }}>{whereItIs(control)}</Typography>
+      <Typography sx={{ color: 'text.secondary' }}>{refusal ? '' : whereItIs(control)}</Typography>
     </Box>
   )
 }
@@ -237,7 +279,8 @@ function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: 
 
 /** The electrical bench: a drawing to tap, what was entered, and what each test says. */
 export function ElectricalBench(props: StageProps) {
-  const { set, diagnosis, unit } = props
+  const { set, setId, change, diagnosis, unit } = props
+  const vetoes = props.answer.vetoes
   const bench = useBench(props)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const isOpen = useOpenKey(bench.entry) !== undefined
@@ -252,10 +295,11 @@ export function ElectricalBench(props: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '356px minmax(0, 1fr)' },
       }}
     >
-      <Drawings unit={unit} set={set} bench={bench} />
+      <Drawings unit={unit} set={set} bench={bench} vetoes={vetoes} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+        <Vetoes observations={set.observations ?? {}} {...{ vetoes, unit, setId, change }} />
         {isWide ? (
-          <Entry unit={unit} set={set} bench={bench} />
+          <Entry unit={unit} set={set} bench={bench} vetoes={vetoes} />
         ) : (
           <Drawer anchor="bottom" open={isOpen} onClose={bench.entry.close}>
             <ButtonBase
@@ -264,7 +308,7 @@ export function ElectricalBench(props: StageProps) {
             >
               Done ▾
             </ButtonBase>
-            <Entry unit={unit} set={set} bench={bench} />
+            <Entry unit={unit} set={set} bench={bench} vetoes={vetoes} />
           </Drawer>
         )}
         {unit.power?.phase !== 3 && (
@@ -274,16 +318,17 @@ export function ElectricalBench(props: StageProps) {
           <Typography id="findings-title" variant="h2">
             What it says
           </Typography>
-          <Findings tests={diagnosis.tests} />
+          <Findings tests={diagnosis.tests} vetoes={vetoes} />
         </section>
         <section aria-labelledby="tried-title">
           <Typography id="tried-title" variant="h2">
             Seen and tried
           </Typography>
-          <Observed
+          <Asked
             keys={SEEN.filter((key) => canObserve(unit, key))}
             observations={set.observations ?? {}}
-            onChange={bench.see}
+            see={bench.see}
+            vetoes={vetoes}
           />
         </section>
       </Box>

@@ -1,7 +1,9 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { TestResults } from '@/core/diagnosis/evidence/assess'
+import type { TestResults } from '@/core/diagnosis/evidence/assessment'
 import { ELECTRICAL_TEST_KEYS, electricalTestRow } from '@/core/diagnosis/electrical/electricalTests'
+import { nextOf } from '@/core/diagnosis/checks/bench'
+import type { VetoId } from '@/core/safety/vetoes'
 import type { Finding } from '@/core/diagnosis/electrical/finding'
 
 const MARK: Readonly<Record<Finding['verdict'], string>> = {
@@ -12,7 +14,7 @@ const MARK: Readonly<Record<Finding['verdict'], string>> = {
 }
 
 /** What each electrical test says of the readings so far. */
-export function Findings({ tests }: { tests: TestResults }) {
+export function Findings({ tests, vetoes }: { tests: TestResults; vetoes: readonly VetoId[] }) {
   const found = ELECTRICAL_TEST_KEYS.flatMap((key) => (tests[key] ? [{ key, ...tests[key] }] : []))
   if (found.length === 0) {
     return (
@@ -29,7 +31,9 @@ export function Findings({ tests }: { tests: TestResults }) {
             {MARK[finding.verdict]}: {electricalTestRow(key).label}
           </Typography>
           <Typography>{finding.sentence}</Typography>
-          {finding.next && <Typography sx={{ color: 'text.secondary' }}>Next: {finding.next}</Typography>}
+          {nextOf(finding, vetoes) && (
+            <Typography sx={{ color: 'text.secondary' }}>Next: {nextOf(finding, vetoes)}</Typography>
+          )}
         </Box>
       ))}
     </Box>

@@ -55,7 +55,7 @@ export function UnmarkedTerminals({ hot, onNamed }: Props) {
                 stroke={INK.ink}
               />
               <text x={PLACE[terminal][0]} y={PLACE[terminal][1] + 5} textAnchor="middle" fontWeight={700}>
-                {result?.terminals ? result.terminals[terminal].charAt(0).toUpperCase() : terminal}
+                {result?.terminals?.[terminal]?.charAt(0).toUpperCase() ?? terminal}
               </text>
             </g>
           ))}
@@ -83,7 +83,10 @@ export function UnmarkedTerminals({ hot, onNamed }: Props) {
           {result.terminals && (
             <Typography sx={{ fontWeight: 700 }}>
               {(['A', 'B', 'C'] as const)
-                .map((terminal) => `${terminal} is ${result.terminals?.[terminal]}`)
+                .flatMap((terminal) => {
+                  const name = result.terminals?.[terminal]
+                  return name ? [`${terminal} is ${name}`] : []
+                })
                 .join(', ')}
               .
             </Typography>

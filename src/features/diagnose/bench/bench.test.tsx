@@ -67,7 +67,7 @@ test.each([
 })
 
 test('findings say verdict, sentence and what to do next; none says what to tap', () => {
-  const { rerender } = render(<Findings tests={{}} />)
+  const { rerender } = render(<Findings tests={{}} vetoes={[]} />)
   expect(screen.getByText(/Tap two terminals/)).toBeVisible()
   const finding = {
     verdict: 'failed' as const,
@@ -75,7 +75,7 @@ test('findings say verdict, sentence and what to do next; none says what to tap'
     sentence: 'Only T2-T3 reads.',
     next: 'Measure again.',
   }
-  rerender(<Findings tests={{ windings: { word: 'one-leg-open', finding } }} />)
+  rerender(<Findings tests={{ windings: { word: 'one-leg-open', finding } }} vetoes={[]} />)
   expect(screen.getByRole('listitem')).toHaveTextContent('⬣ failed: Windings')
   expect(screen.getByText('Next: Measure again.')).toBeVisible()
 })

@@ -1,0 +1,148 @@
+import { attempt } from '../../base/errors/orzoError'
+import { differenceToKelvin, toKelvin, toSI } from '../../base/units/convert'
+import { saturationPressure } from '../../physics/refrigerants/saturation'
+import { hasLiquidValve } from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import { isAtRest, stood } from '../../record/readings/atRest'
+import type { Measured, Snapshot } from '../../record/readings/snapshot'
+import { chargeShare, type Spread } from './chargeShare'
+import { placesAtRest, type Place } from './coldestPlace'
+
+/** What a standing pressure says of what is inside (handbook 13). */
+export const STANDING_STATES = ['liquid', 'over', 'vapour-only', 'empty', 'vacuum'] as const
+export type StandingState = (typeof STANDING_STATES)[number]
+
+/** Which part of the circuit a statement holds for: where the sides differ, each for its own. */
+export type Section = 'circuit' | 'low-side' | 'high-side'
+
+export type StandingSection = {
+  readonly section: Section
+  readonly state: StandingState
+  /** Pa absolute */
+  readonly pressure: number
+  /** where liquid would lie; undefined where no temperature was read */
+  readonly coldest: Place | undefined
+  /** saturation of that place, Pa absolute; of the bubble line at the warmest place */
+  readonly dew: number | undefined
+  readonly bubble: number | undefined
+  /** of the plate charge, where only vapour is left */
+  readonly share: Spread | undefined
+  /** kg, where the plate tells the charge */
+  readonly weight: Spread | undefined
+}
+
+export type StandingCircuit = {
+  readonly sections: readonly StandingSection[]
+  /** of the whole circuit: liquid anywhere is liquid left; undefined where one side alone was read and another may hold it */
+  readonly state: StandingState | undefined
+  /** no liquid is left anywhere */
+  readonly isLost: boolean
+}
+
+/** [practice] handbook 13: a standing pressure agrees with saturation within 3-5 F. */
+const TOLERANCE = differenceToKelvin(4, 'F')
+/** [practice] where no temperature was read: no place of a serviced circuit is colder. */
+const COLDEST_PLAUSIBLE = toKelvin({ value: -20, unit: 'F' })
+/** About 0 psig, Pa over the air: gas at 0 psig that cooled from 95 to 50 F makes 2.4 inHg [physics]. */
+const EMPTY_LEAST = -10_200
+const EMPTY_MOST = 7_000
+/** Sides that differ by more than two standard errors stand apart. */
+const APART = 2
+
+const stateBelow = (gauge: number): StandingState =>
+  gauge < EMPTY_LEAST ? 'vacuum' : gauge <= EMPTY_MOST ? 'empty' : 'vapour-only'
+
+type Lines = { readonly dew: number; readonly bubble: number }
+
+function saturations(at: Snapshot, coldest: number, warmest: number): Lines | undefined {
+  const found = attempt(() => ({
+    dew: saturationPressure(at.refrigerant, 'dew', coldest - TOLERANCE),
+    bubble: saturationPressure(at.refrigerant, 'bubble', warmest + TOLERANCE),
+  }))
+  return found.ok ? found.value : undefined
+}
+
+function stateAt(at: Snapshot, { value, error }: Measured, lines: Lines): StandingState {
+  if (value + error < lines.dew) return stateBelow(value - at.atmosphere)
+  return value - error > lines.bubble ? 'over' : 'liquid'
+}
+
+const scaled = ({ low, likely, high }: Spread, by: number): Spread => ({
+  low: low * by,
+  likely: likely * by,
+  high: high * by,
+})
+
+function judgeSection(
+  unit: UnitPlate,
+  at: Snapshot,
+  section: Section,
+  pressure: Measured,
+): StandingSection | undefined {
+  const places = placesAtRest(at)
+  const coldest = places?.coldest.at.value ?? COLDEST_PLAUSIBLE
+  const lines = saturations(at, coldest, places?.warmest.at.value ?? coldest)
+  if (!lines) return undefined
+  const state = stateAt(at, pressure, lines)
+  const isVapour = state !== 'liquid' && state !== 'over'
+  // Without a temperature only the lack of liquid can be told.
+  if (!places && !isVapour) return undefined
+  const share = places && isVapour ? chargeShare(at.refrigerant, pressure.value, coldest) : undefined
+  return {
+    section,
+    state,
+    pressure: pressure.value,
+    coldest: places?.coldest,
+    dew: places && lines.dew,
+    bubble: places && lines.bubble,
+    share,
+    weight: share && unit.factoryCharge ? scaled(share, toSI(unit.factoryCharge)) : undefined,
+  }
+}
+
+const mean = (first: Measured, second: Measured): Measured => ({
+  value: (first.value + second.value) / 2,
+  error: Math.hypot(first.error, second.error) / 2,
+})
+
+/** The standing pressures of a set by section; a pressure read at a side while it stands is that side's. */
+export function standingPressures(at: Snapshot): { section: Section; pressure: Measured }[] {
+  if (!isAtRest(at)) return []
+  const { standingPressure, standingSuctionPressure, standingLiquidPressure } = at.values
+  const rest = stood(at)
+  const low = standingSuctionPressure ?? (rest ? at.values.suctionPressure : undefined)
+  const high = standingLiquidPressure ?? (rest ? at.values.liquidPressure : undefined)
+  if (low && high) {
+    const differ = Math.abs(low.value - high.value) > APART * Math.hypot(low.error, high.error)
+    if (!differ) return [{ section: 'circuit', pressure: mean(low, high) }]
+    return [
+      { section: 'low-side', pressure: low },
+      { section: 'high-side', pressure: high },
+    ]
+  }
+  if (standingPressure) return [{ section: 'circuit', pressure: standingPressure }]
+  if (low) return [{ section: 'low-side', pressure: low }]
+  return high ? [{ section: 'high-side', pressure: high }] : []
+}
+
+/**
+ * What a circuit at rest tells: liquid left, more than its saturation, vapour only with the share of the charge that is
+ * left, empty, or vacuum. Where the sides differ each statement holds for its own section.
+ * @returns undefined where the set was taken running, or nothing can be told
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory
+ */
+export function standingCircuit(unit: UnitPlate, at: Snapshot): StandingCircuit | undefined {
+  const sections = standingPressures(at).flatMap(
+    ({ section, pressure }) => judgeSection(unit, at, section, pressure) ?? [],
+  )
+  const fullest = [...sections].sort((a, b) => b.pressure - a.pressure)[0]
+  if (!fullest) return undefined
+  const held = sections.find(({ state }) => hasLiquid(state))
+  // A shut solenoid or a pump-down keeps liquid on the side that was not read.
+  const isOneSide = sections.length === 1 && fullest.section !== 'circuit'
+  const mayHide = isOneSide && (hasLiquidValve(unit) || at.observations.servicePortState === 'front-seated')
+  const state = held?.state ?? (mayHide ? undefined : fullest.state)
+  return { sections, state, isLost: state !== undefined && !hasLiquid(state) }
+}
+
+const hasLiquid = (state: StandingState) => state === 'liquid' || state === 'over'

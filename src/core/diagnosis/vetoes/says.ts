@@ -1,0 +1,210 @@
+import { isFlammable } from '../../physics/refrigerants/catalogue'
+import { hasWaterCoil, isThreePhase } from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import { placesOf } from '../../record/readings/places'
+import type { ReadingSet } from '../../record/readings/schema'
+import { stood } from '../../record/readings/atRest'
+import type { Snapshot } from '../../record/readings/snapshot'
+import type { ReadingKey } from '../../record/readings/vocabulary'
+import type { VetoId } from '../../safety/vetoes'
+import { WINDING_KEYS } from '../electrical/cooled'
+import { electricalFindings } from '../electrical/electricalTests'
+import { type StandingCircuit, standingCircuit, standingPressures } from '../standing/standingCircuit'
+
+/** What one set says of a state: it holds, it is lifted, or nothing. */
+export type Says = 'holds' | 'lifted' | undefined
+
+/** One set as the states are read from it. */
+export type Scene = {
+  readonly unit: UnitPlate
+  readonly set: ReadingSet
+  readonly at: Snapshot
+  readonly tests: ReturnType<typeof electricalFindings>
+  readonly standing: StandingCircuit | undefined
+  /** standing pressures over the air around them, Pa */
+  readonly gauge: readonly number[]
+  /** the scenes before it, in order */
+  readonly earlier: readonly Scene[]
+}
+
+export function sceneOf(
+  unit: UnitPlate,
+  set: ReadingSet,
+  at: Snapshot,
+  earlier: readonly Scene[] = [],
+): Scene {
+  return {
+    earlier,
+    unit,
+    set,
+    at,
+    tests: electricalFindings(unit, at),
+    standing: standingCircuit(unit, at),
+    gauge: standingPressures(at).map(({ pressure }) => pressure.value - at.atmosphere),
+  }
+}
+
+type Reads = (scene: Scene) => Says
+
+/** A compressor that ran in a later set shows that what refused its start is no more. */
+const ranInstead = ({ at }: Scene): Says =>
+  !stood(at) && (at.observations.compressorState === 'running' || at.values.compressorAmps !== undefined)
+    ? 'lifted'
+    : undefined
+
+const trips = ({ at: { observations } }: Scene) =>
+  observations.compressorState === 'trips-breaker' || observations.breaker === 'trips'
+
+/** The last that this set or one before it says. */
+const latest = <T>(scene: Scene, read: (each: Scene) => T | undefined): T | undefined =>
+  [...scene.earlier, scene].map(read).findLast((each) => each !== undefined)
+
+/** Whether what was replaced is that in which the path was shown to be. */
+function isMended(scene: Scene): boolean {
+  const { groundMended = 'nothing' } = scene.at.observations
+  if (groundMended === 'nothing') return false
+  if (groundMended === 'compressor') return true
+  const terminals = latest(scene, ({ tests }) => tests.groundAtTerminals?.word)
+  if (groundMended === 'lead') return terminals === 'none'
+  return terminals !== 'grounded' && latest(scene, ({ at }) => at.observations.groundPath) === groundMended
+}
+
+/** A path is out of the world when what was found grounded is replaced, or when ohms show none while nothing trips. */
+const groundPath: Reads = (scene) => {
+  const { tests } = scene
+  if (isMended(scene)) return 'lifted'
+  if (tests.ground?.word === 'at-contactor' || tests.groundAtTerminals?.word === 'grounded') return 'holds'
+  // Sound terminals leave the lead: only the reading with the leads on clears the whole path.
+  const isClear = tests.ground?.word === 'none' && (!trips(scene) || tests.windings?.word === 'good')
+  if (isClear) return 'lifted'
+  return trips(scene) ? 'holds' : ranInstead(scene)
+}
+
+/** Readings that a new set took over from the one before were not taken with the cover off now. */
+const isOfThisSet = ({ set, at }: Scene, key: ReadingKey): boolean => {
+  const taken = at.raw[key]?.at
+  return at.raw[key] !== undefined && !(taken && set.at && Date.parse(taken) < Date.parse(set.at))
+}
+
+/** Measured at its own terminals the cover is off, until somebody says that it is on. */
+const coverOff: Reads = (scene) => {
+  const { terminalCover, groundMeasuredAt, windingsMeasuredAt } = scene.at.observations
+  if (terminalCover) return terminalCover === 'off' ? 'holds' : 'lifted'
+  const here = (key: ReadingKey) => isOfThisSet(scene, key)
+  const isAtTerminals =
+    (groundMeasuredAt === 'terminals' && here('ohmsToGround')) ||
+    (windingsMeasuredAt === 'terminals' && WINDING_KEYS.some(here))
+  return isAtTerminals ? 'holds' : ranInstead(scene)
+}
+
+const terminalsBurnt: Reads = ({ at: { observations } }) => {
+  if (observations.groundMended === 'compressor') return 'lifted'
+  const { terminalLook } = observations
+  return terminalLook && (terminalLook === 'burnt' ? 'holds' : 'lifted')
+}
+
+/** Pa over the air around it that still count as 0 psig. */
+const AT_ZERO = 7_000
+const underPressure: Reads = (scene) => {
+  const cover = coverOff(scene)
+  if (cover !== 'holds') return cover
+  const { pressureOff } = scene.at.observations
+  if (pressureOff) return pressureOff === 'yes' ? 'lifted' : 'holds'
+  const isAtZero = scene.gauge.length > 0 && scene.gauge.every((gauge) => gauge >= 0 && gauge <= AT_ZERO)
+  return isAtZero ? 'lifted' : 'holds'
+}
+
+const isBelow = ({ gauge }: Scene) => gauge.some((each) => each < 0)
+const isAbove = ({ gauge }: Scene) => gauge.length > 0 && gauge.every((each) => each >= 0)
+/** A cold circuit of a low-pressure refrigerant stands below the air around it with all its liquid [physics]. */
+const isLiquidBelow = ({ standing }: Scene) =>
+  standing !== undefined && standing.sections.every(({ state }) => state === 'liquid')
+
+const belowAtmosphere: Reads = (scene) => {
+  if (isBelow(scene)) return 'holds'
+  if (isAbove(scene) || scene.at.observations.pressureOff === 'yes') return 'lifted'
+  return ranInstead(scene)
+}
+
+const workOf = ({ at }: Scene) => at.observations.circuitWork
+const charged = (scene: Scene): boolean => workOf(scene) === 'charged'
+
+/** After evacuation the vacuum is meant. */
+const standingVacuum: Reads = (scene) => {
+  if (charged(scene) || workOf(scene) === 'evacuated') return 'lifted'
+  if (isBelow(scene)) return isLiquidBelow(scene) ? 'lifted' : 'holds'
+  return isAbove(scene) && !scene.standing?.isLost ? 'lifted' : ranInstead(scene)
+}
+
+const evacuated: Reads = (scene) => {
+  const work = workOf(scene)
+  if (work !== undefined) return work === 'evacuated' ? 'holds' : 'lifted'
+  return ranInstead(scene)
+}
+
+const noLiquid: Reads = (scene) => {
+  if (charged(scene)) return 'lifted'
+  const { standing } = scene
+  if (standing?.state !== undefined) return standing.isLost ? 'holds' : 'lifted'
+  return ranInstead(scene)
+}
+
+const gasInside: Reads = ({ at: { observations } }) => {
+  const { gasInside: gas, circuitWork } = observations
+  if (circuitWork === 'evacuated' || circuitWork === 'charged') return 'lifted'
+  return gas && (gas === 'none' ? 'lifted' : 'holds')
+}
+
+/** Oil at these places is a leak of the low side [practice]. */
+const LOW_SIDE_OIL: readonly string[] = ['evaporator-coil', 'distributor']
+const lowSideLeak: Reads = (scene) => {
+  const { lowSide } = scene.at.observations
+  if (charged(scene)) return 'lifted'
+  if (lowSide) return lowSide === 'closed' ? 'lifted' : 'holds'
+  return placesOf(scene.set, 'oilStain').some((place) => LOW_SIDE_OIL.includes(place)) ? 'holds' : undefined
+}
+
+const isolated: Reads = ({ at: { observations } }) => {
+  const { servicePortState } = observations
+  return servicePortState && (servicePortState === 'front-seated' ? 'holds' : 'lifted')
+}
+
+const water =
+  (refused: readonly string[]): Reads =>
+  ({ unit, at }) => {
+    const { waterCoil } = at.observations
+    if (!hasWaterCoil(unit) || !waterCoil) return undefined
+    return refused.includes(waterCoil) ? 'holds' : 'lifted'
+  }
+
+const flammable: Reads = ({ unit, at }) => {
+  if (!isFlammable(unit.refrigerant)) return undefined
+  return at.observations.flammableClear === 'yes' ? 'lifted' : 'holds'
+}
+
+const rotation: Reads = ({ unit, at }) => {
+  if (!isThreePhase(unit) || unit.compressor?.type !== 'scroll') return undefined
+  return at.observations.phaseSequence === undefined ? 'holds' : 'lifted'
+}
+
+/** How each state of the table of vetoes is read from a set; one row a state. */
+export const READS: Readonly<Record<VetoId, Reads>> = {
+  'ground-path': groundPath,
+  'cover-off': coverOff,
+  'terminals-burnt': terminalsBurnt,
+  'terminals-under-pressure': underPressure,
+  'standing-vacuum': standingVacuum,
+  evacuated,
+  'below-atmosphere': belowAtmosphere,
+  'gas-inside': gasInside,
+  'no-liquid': noLiquid,
+  'low-side-leak': lowSideLeak,
+  isolated,
+  'water-not-flowing': water(['standing', 'drained']),
+  'water-standing': water(['standing']),
+  flammable,
+  'rotation-unknown': rotation,
+}
+
+/** States that a later set without the word does not bring back: what was read once stays read. */
+export const STAYS_LIFTED: readonly VetoId[] = ['rotation-unknown']
