@@ -192,6 +192,8 @@ test('why the compressor died: evidence, choice, and what it puts into the plan'
   await expect(page.getByRole('listitem').first()).toContainText('Pitted points.')
   await page.getByRole('button', { name: 'Pitted contactor: cause' }).click()
   await page.getByRole('tab', { name: 'Suspects' }).click()
+  // All pairs open once: an overload as well, until they are cooled and measured again.
+  await page.getByRole('button', { name: /^Compressor winding open/ }).click()
   await expect(page.getByRole('heading', { name: /^Compressor winding open/ })).toBeVisible()
   await page.getByLabel('Why without full proof').fill('Measured from the contactor only')
   await page.getByLabel('Why without full proof').blur()

@@ -71,6 +71,17 @@ const historyOf = ({ previousBurnout, previousCompressor }: Arrival): History =>
 const NO_ARRIVAL: Arrival = {}
 const NO_SETS: readonly JobSet[] = []
 
+/** A list that is the same list while nothing in it changed: what depends on it is not computed again. */
+function keptWhileSame<A extends unknown[], T>(make: (...input: A) => readonly T[]) {
+  let kept: readonly T[] = []
+  return (...input: A): readonly T[] => {
+    const made = make(...input)
+    const isSame = made.length === kept.length && made.every((each, i) => each === kept[i])
+    if (!isSame) kept = made
+    return kept
+  }
+}
+
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
   const assessed = memo(assess)
@@ -87,7 +98,7 @@ function stepsOf() {
   const standing = memo(({ standing: at, snapshot }: Assessment, display: Display) =>
     at ? tellStanding(at, snapshot, display) : undefined,
   )
-  const vetoes = memo((unit: UnitPlate, sets: readonly JobSet[]) => holdingVetoes(unit, sets))
+  const vetoes = keptWhileSame(memo((unit: UnitPlate, sets: readonly JobSet[]) => holdingVetoes(unit, sets)))
   const gates = memo((unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet) => {
     const record = recordOf(unit, sets, { looked })
     return GATE_IDS.map((id) => judgeGate(id, record))
@@ -104,6 +115,7 @@ function stepsOf() {
       previousBurnout: boolean | undefined,
       observations: ReturnType<typeof mergedObservations>,
       faults: readonly SuspectId[],
+      vetoes: readonly VetoId[],
     ) =>
       planRepair(
         {
@@ -112,6 +124,7 @@ function stepsOf() {
           readingSets: [{ id: 'merged', mode: 'off', readings: {}, observations }],
         },
         faults,
+        vetoes,
       ),
   )
   return { assessed, branched, weighed, named, asked, standing, vetoes, gates, causes, standings, plan }
@@ -205,7 +218,7 @@ export function createAnswerer() {
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
       standings: steps.standings({ unit, readingSets, decisions }),
       faults,
-      plan: steps.plan(planned, previousBurnout, mergedObservations(job), faults),
+      plan: steps.plan(planned, previousBurnout, mergedObservations(job), faults, vetoes),
     }
   }
 

@@ -11,7 +11,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { killsCompressor } from '@/core/diagnosis/proof/causes'
 import { suspectKey } from '@/core/answer/diagnose'
-import { isElectrical, type SuspectId } from '@/core/diagnosis/faults/faults'
+import { hasDegree, type SuspectId } from '@/core/diagnosis/faults/faults'
 import { decidedFaults } from '@/core/answer/diagnoseJob'
 import { checkRow } from '@/core/diagnosis/checks/checks'
 import type { NextCheck } from '@/core/diagnosis/checks/nextCheck'
@@ -99,7 +99,7 @@ function SuspectPanel(props: StageProps) {
       <section aria-labelledby="evidence-title">
         <Typography id="evidence-title" variant="h2">
           {suspect.label} {chance(suspect.probability)}
-          {suspect.severity > 0 && !isElectrical(suspect.fault) && `, ${severityWord(suspect.severity)}`}
+          {suspect.severity > 0 && hasDegree(suspect.fault) && `, ${severityWord(suspect.severity)}`}
         </Typography>
         {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
         <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>

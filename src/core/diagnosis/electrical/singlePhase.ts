@@ -153,7 +153,12 @@ function allClosed(ohms: PairOhms, names: PinNames): SinglePhaseResult {
 
 /** On unmarked pins a pair of readings that agrees within the meter's error names nothing. */
 function doubtful(finding: Finding, [first, second]: readonly [Pair, Pair], names: PinNames): Finding {
-  if (names !== UNMARKED || finding.verdict === 'suspect') return finding
+  if (names !== UNMARKED) return finding
+  if (finding.verdict === 'suspect')
+    return {
+      ...finding,
+      next: `No terminal is named: repeat ${pairName(second, names)} first, then the other two, at the clean pins.`,
+    }
   const both = `${pairName(first, names)} and ${pairName(second, names)}`
   return unclear(
     `${both} agree within the meter’s error: what they would name cannot be told apart.`,

@@ -19,7 +19,6 @@ export const COMPRESSOR_GATES = {
     items: [
       {
         id: 'own-terminals',
-        observation: 'groundMeasuredAt',
         label:
           "A path to ground measured at the compressor's own terminals with the leads off, the refrigerant recovered or the pressure off",
         acts: ['own-terminals'],

@@ -85,10 +85,9 @@ export const reversingValveRuledOut: GateItem = {
   applies: hasReversingValve,
 }
 
-/** The three pairs, at the compressor itself, leads off. */
+/** The three pairs, at the compressor itself, leads off: the place is said at the reading, never ticked at the gate. */
 export const pairsAtTerminals: GateItem = {
   id: 'own-terminals',
-  observation: 'windingsMeasuredAt',
   label: "All three winding pairs measured at the compressor's own terminals with the leads off",
   acts: ['own-terminals'],
   caution: PRESSURE_OFF,

@@ -55,8 +55,6 @@ const SEEN: readonly ObservationKey[] = [
   'terminalCover',
   'pressureOff',
   'terminalLook',
-  'groundPath',
-  'groundMended',
 ]
 /** Words that belong to one reading and are asked beside it. */
 const BESIDE: { readonly [K in ReadingKey]?: readonly ObservationKey[] } = {
@@ -295,9 +293,11 @@ export function ElectricalBench(props: StageProps) {
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '356px minmax(0, 1fr)' },
       }}
     >
+      <Box sx={{ gridColumn: '1 / -1', '&:empty': { display: 'none' } }}>
+        <Vetoes observations={set.observations ?? {}} {...{ vetoes, unit, setId, change }} />
+      </Box>
       <Drawings unit={unit} set={set} bench={bench} vetoes={vetoes} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-        <Vetoes observations={set.observations ?? {}} {...{ vetoes, unit, setId, change }} />
         {isWide ? (
           <Entry unit={unit} set={set} bench={bench} vetoes={vetoes} />
         ) : (
