@@ -32,6 +32,42 @@ async function onBench(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Compressor leads/ }).click()
 }
 
+/** A second visit finds the unit standing and its circuit empty. */
+async function onStanding(page: Page): Promise<void> {
+  await page.getByRole('button', { name: '+ New set' }).click()
+  await page.getByRole('button', { name: 'off', exact: true }).click()
+  for (const [key, value] of [
+    ['standingSuctionPressure', '12'],
+    ['standingLiquidPressure', '12'],
+    ['outdoorAirTemp', '82'],
+  ]) {
+    await page.locator(`[data-tap=${key}]`).first().click()
+    await page.locator('#pad-display').fill(value as string)
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Escape')
+  }
+}
+
+async function onLost(page: Page): Promise<void> {
+  await onStanding(page)
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: /^Diagnose/ })
+    .click()
+  await expect(page.getByRole('region', { name: 'Not now' })).toBeVisible()
+}
+
+/** A path to ground: what is not tried now stands before everything. */
+async function onGround(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Electrical bench' }).click()
+  await tap(page, 'Terminal run')
+  await tap(page, 'Bare copper on the shell')
+  await page.locator('#pad-display').fill('2')
+  await page.locator('#pad-display').press('Enter')
+  await expect(page.getByRole('region', { name: 'Not now' })).toBeVisible()
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
 async function onCause(page: Page): Promise<void> {
   await onBench(page)
   const seen = (group: string, word: string) =>
@@ -80,6 +116,7 @@ const VIEWS: readonly View[] = [
   { name: 'measure-live', url: '/job/demo-lodge/measure', size: LAPTOP, act: onLive },
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
   { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
+  { name: 'standing', url: '/job/demo-exhibit-hall/measure', size: LAPTOP, act: onStanding },
   { name: 'cause', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onCause },
   { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP },
   { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
@@ -87,7 +124,8 @@ const VIEWS: readonly View[] = [
   { name: 'tables-saturation', url: '/tables/saturation', size: LAPTOP },
   { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
-  { name: 'bench-phone', url: '/job/demo-lodge/diagnose', size: PHONE, act: onBench },
+  { name: 'bench-phone', url: '/job/demo-lodge/diagnose', size: PHONE, act: onGround },
+  { name: 'standing-phone', url: '/job/demo-exhibit-hall/measure', size: PHONE, act: onLost },
   { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
 ]
 

@@ -99,10 +99,12 @@ function stepsOf() {
     at ? tellStanding(at, snapshot, display) : undefined,
   )
   const vetoes = keptWhileSame(memo((unit: UnitPlate, sets: readonly JobSet[]) => holdingVetoes(unit, sets)))
-  const gates = memo((unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet) => {
-    const record = recordOf(unit, sets, { looked })
-    return GATE_IDS.map((id) => judgeGate(id, record))
-  })
+  const gates = memo(
+    (unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet, holding: readonly VetoId[]) => {
+      const record = recordOf(unit, sets, { looked, holding })
+      return GATE_IDS.map((id) => judgeGate(id, record))
+    },
+  )
   const causes = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
     causesOf(job, at),
   )
@@ -198,7 +200,7 @@ export function createAnswerer() {
     const vetoes = steps.vetoes(unit, readingSets)
     const knowsMetering = asked.unit.metering !== undefined
     const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes)
-    const gates = steps.gates(unit, readingSets, set)
+    const gates = steps.gates(unit, readingSets, set, vetoes)
     const standing = steps.standing(assessment, display)
     yield { asks, assessment, ranking, standing, vetoes, gates }
     const named = decidedFaults(job)

@@ -3,6 +3,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
 import { stood } from '../../record/readings/atRest'
 import { isStanding, LASTING_READINGS } from '../../record/readings/standing'
+import type { VetoId } from '../../safety/vetoes'
 import { holdingVetoes } from '../vetoes/holding'
 import type { GateRecord } from './gate'
 import { assess, type Assessment } from '../evidence/assess'
@@ -49,25 +50,38 @@ export function setsBefore<S extends ReadingSet>(sets: readonly S[], at: string 
   return before.length > 0 ? before : sets
 }
 
+/** Up to when, by the mode of which set, and the states that hold where they are known already. */
+type RecordOptions = {
+  readonly at?: string | undefined
+  readonly looked?: ReadingSet | undefined
+  readonly holding?: readonly VetoId[] | undefined
+}
+
+/** Runs that are looked at for what the compressor does: the last ones with pressures on both sides. */
+const MOST_RUNS = 6
+const showsPump = ({ mode, observations = {}, readings }: ReadingSet): boolean =>
+  !stood({ mode, observations }) &&
+  readings.suctionPressure !== undefined &&
+  (readings.liquidPressure ?? readings.dischargePressure) !== undefined
+
 /**
  * The one record on which gates and causes are judged: all sets up to a moment.
  * @param at the moment of the decision; undefined for now
  * @param looked the set that is looked at: its mode is the gate's own
+ * @param holding states of the table of vetoes; read from the sets where not given
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function recordOf(
   unit: UnitPlate,
   sets: readonly ReadingSet[],
-  { at, looked }: { at?: string | undefined; looked?: ReadingSet | undefined } = {},
+  { at, looked, holding }: RecordOptions = {},
 ): Assessment & GateRecord {
   const before = setsBefore(sets, at)
   const mode = modeOfProof(before, looked)
-  const ran = before.filter(
-    (set) => set.mode === mode && !stood({ mode, observations: set.observations ?? {} }),
-  )
+  const ran = before.filter((set) => set.mode === mode && showsPump(set)).slice(-MOST_RUNS)
   return {
     ...assess(unit, mergedSet(before, mode)),
     runs: ran.map((set) => assess(unit, set)),
-    holding: holdingVetoes(unit, before),
+    holding: holding ?? holdingVetoes(unit, before),
   }
 }

@@ -37,3 +37,22 @@ test('after a decided repair only what a repair leaves alone goes along', () => 
 test('a first set carries nothing', () => {
   expect(carriedOver({ ...job, readingSets: [] })).toEqual({ readings: {} })
 })
+
+test('a ground goes along with its place; once something was replaced for it, it is measured anew', () => {
+  const grounded = (groundMended: 'nothing' | 'lead'): Job => ({
+    ...job,
+    readingSets: [
+      {
+        id: 'a',
+        mode: 'off',
+        readings: { ohmsToGround: { value: 2, unit: 'ohm' } },
+        observations: { groundMeasuredAt: 'terminals', terminalCover: 'off', groundMended },
+      },
+    ],
+  })
+  expect(carriedOver(grounded('nothing'))).toEqual({
+    readings: { ohmsToGround: { value: 2, unit: 'ohm' } },
+    observations: { groundMeasuredAt: 'terminals' },
+  })
+  expect(carriedOver(grounded('lead'))).toEqual({ readings: {} })
+})

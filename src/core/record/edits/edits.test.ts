@@ -1,3 +1,4 @@
+import { repeated } from './readingEdits'
 import { emptyJob, type Job } from '../job/job'
 import { progressOf, stageStates } from '../job/stages'
 import { assembleJob, diffJobs, partsOf } from '../job/assemble'
@@ -380,4 +381,11 @@ test('stages and progress follow what is on record', () => {
     expect(progressOf(job)).toBe(progress)
   }
   expect(states(job).close!.done).toBe(true)
+})
+
+test('the same value measured again later is a second measurement, typed again at once it is none', () => {
+  const first = { value: 1e9, unit: 'ohm' as const, at: '2026-07-01T10:00:00Z' }
+  const again = (at: string) => repeated({ ...first, at, source: 'typed' }, first).before
+  expect(again('2026-07-01T10:00:20Z')).toBeUndefined()
+  expect(again('2026-07-01T10:30:00Z')).toEqual([{ value: 1e9, unit: 'ohm', at: first.at }])
 })
