@@ -1,7 +1,7 @@
 import type { FaultRow } from './fault'
 
 /** A leak empties the circuit when nobody comes: what the standing pressure then says. */
-const LEAKED_OUT = { 'vapour-only': 6, empty: 12, vacuum: 6 } as const
+const LEAKED_OUT = { 'vapour-only': 60, empty: 120, vacuum: 60 } as const
 
 /**
  * More suspects of handbook 04, without a row in its table: what they do to the readings comes from the simulated circuit
@@ -13,7 +13,7 @@ export const FURTHER_FAULTS = {
     part: 'charge',
     prior: 6,
     observations: {
-      standing: { 'vapour-only': 25, empty: 60, vacuum: 40, liquid: 0.005, over: 0.02 },
+      standing: { 'vapour-only': 250, empty: 600, vacuum: 400, liquid: 0.005, over: 0.02 },
       compressorState: { off: 14, running: 0.002, 'hums-and-trips': 0.1, 'trips-breaker': 0.1 },
       callForOperation: { yes: 1.1 },
       // The switch did its job: that it is open is a consequence of the lost charge.
@@ -63,7 +63,7 @@ export const FURTHER_FAULTS = {
       reliefPlug: { melted: 60, sound: 0.05 },
       compressorState: { off: 4 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
-      standing: { 'vapour-only': 10, empty: 60, vacuum: 4, liquid: 0.05 },
+      standing: { 'vapour-only': 100, empty: 600, vacuum: 40, liquid: 0.05 },
     },
     tell: 'charge gone at once; look at the plug before hunting other leaks',
   },

@@ -163,7 +163,7 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '+',
       standingOverAmbient: '++',
     },
-    observations: { standing: { over: 25, liquid: 0.4 } },
+    observations: { standing: { over: 15, liquid: 0.4 } },
     tell: 'standing pressure above saturation at ambient',
   },
   'liquid-line-restriction': {
@@ -634,7 +634,7 @@ export const TABLE_FAULTS = {
     },
     observations: {
       weighedCharge: { 'above-plate': 1.5, 'below-plate': 1.5 },
-      standing: { over: 6, 'vapour-only': 1.5 },
+      standing: { over: 4, 'vapour-only': 3 },
     },
     tell: 'standing pressure fits no single refrigerant',
   },

@@ -5,7 +5,7 @@ import { faultRow, type SuspectId } from '../faults/faults'
 
 /** A sound circuit shows the plain word more often still. */
 const SOUND_FACTOR = 3
-/** [practice] how often an observation is simply mistaken, and a test made the wrong way. */
+/** [practice] how often an observation is simply mistaken, and a test made or a pressure read the wrong way. */
 const LAPSE = 0.03
 const TEST_LAPSE = 0.008
 
@@ -43,7 +43,7 @@ function chancesAt(suspects: readonly SuspectId[], key: WordKey, severity: numbe
     suspects.reduce((share, suspect) => share * factor(suspect, key, word, severity), baseShare(key, word)),
   )
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  const lapse = isElectricalTest(key) ? TEST_LAPSE : LAPSE
+  const lapse = isElectricalTest(key) || key === 'standing' ? TEST_LAPSE : LAPSE
   return Object.fromEntries(
     values.map((word, i) => [word, (1 - lapse) * ((weights[i] as number) / total) + lapse / values.length]),
   )
