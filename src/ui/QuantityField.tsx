@@ -40,19 +40,31 @@ function stored(make: () => TypedQuantity, { kind, schema, onChange }: Props): s
   return undefined
 }
 
+/** The two texts, the larger unit first. */
+type Parts = readonly [string, string]
+
 type InPartsProps = { props: Props; compound: Compound }
 
 /** Two fields for a measure that is read in two units: pounds and ounces, feet and inches. */
 function InParts({ props, compound }: InPartsProps) {
   const { label, value, onChange } = props
   const [whole = '', rest = ''] = ((value && partsOf(value)) ?? []).map((part) => (part === '0' ? '' : part))
+  // what was typed into one field may not be stored yet when the other is typed into: while the focus is here it leads
+  const [typed, setTyped] = useState<Parts>()
   const save = (at: 0 | 1) => (text: string) => {
-    const parts = at === 0 ? [text.trim(), rest] : [whole, text.trim()]
+    const [first, second] = typed ?? [whole, rest]
+    const parts: Parts = at === 0 ? [text.trim(), second] : [first, text.trim()]
+    setTyped(parts)
     if (parts.every((part) => part === '')) return void onChange(undefined)
-    return stored(() => ofParts(compound, parts[0] as string, parts[1] as string), props)
+    return stored(() => ofParts(compound, parts[0], parts[1]), props)
   }
   return (
-    <>
+    <Box
+      sx={{ display: 'contents' }}
+      onBlur={({ currentTarget, relatedTarget }) => {
+        if (!currentTarget.contains(relatedTarget)) setTyped(undefined)
+      }}
+    >
       <AutosaveField
         label={`${label}, ${compound.large}`}
         value={whole}
@@ -60,7 +72,7 @@ function InParts({ props, compound }: InPartsProps) {
         slotProps={DECIMAL}
       />
       <AutosaveField label={compound.small} value={rest} onSave={save(1)} slotProps={DECIMAL} />
-    </>
+    </Box>
   )
 }
 

@@ -147,3 +147,26 @@ test('pounds and ounces stand in two fields, each typed over, emptied, and kept 
   await user.clear(screen.getByLabelText('Charge, lb'))
   expect(onChange).toHaveBeenLastCalledWith(undefined)
 })
+
+test('the other part is not lost while the store has not answered yet', async () => {
+  const onChange = jest.fn()
+  const user = userEvent.setup()
+  // nothing that was typed has come back from the store
+  render(
+    <QuantityField
+      label="Charge"
+      kind="mass"
+      defaultUnit="lb"
+      value={{ value: 1, unit: 'lb', typed: '1 lb 0 oz' }}
+      onChange={onChange}
+    />,
+  )
+  await user.clear(screen.getByLabelText('Charge, lb'))
+  await user.type(screen.getByLabelText('Charge, lb'), '6')
+  await user.type(screen.getByLabelText('oz'), '4')
+  expect(onChange).toHaveBeenLastCalledWith({ value: 6.25, unit: 'lb', typed: '6 lb 4 oz' })
+  // once the focus is elsewhere what is stored leads again
+  await user.tab()
+  await user.type(screen.getByLabelText('oz'), '8')
+  expect(onChange).toHaveBeenLastCalledWith(expect.objectContaining({ typed: '1 lb 8 oz' }))
+})
