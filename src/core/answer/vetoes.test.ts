@@ -60,6 +60,9 @@ const LIVE_TASKS: readonly TaskId[] = [
   'swapHeater',
   'settle',
 ]
+/** What a finding says to do next with the power on. */
+const LIVE_WORDS =
+  /volts (on|at|under)|hard-start|under load|Join supply|Jump at|all three phases|while starting/i
 const LIVE_READINGS: readonly ReadingKey[] = [
   'voltageL1L2',
   'compressorAmps',
@@ -142,7 +145,7 @@ const TOLD: readonly Told[] = [
       }
     },
     checks: [...LIVE, ...STARTS, ...RUNNING],
-    bench: ['path', ...LIVE_READINGS],
+    bench: ['path', 'live-next', ...LIVE_READINGS],
     tasks: LIVE_TASKS,
     ended: ['swapCompressor', 'repairLead', 'swapFanMotor', 'swapGroundedHeater'],
   },
@@ -150,7 +153,7 @@ const TOLD: readonly Told[] = [
     id: 'cover-off',
     make: (set) => void (set.observations.terminalCover = 'off'),
     checks: [...LIVE, ...STARTS, ...RUNNING],
-    bench: ['path', ...LIVE_READINGS],
+    bench: ['path', 'live-next', ...LIVE_READINGS],
     tasks: LIVE_TASKS,
     ended: ['closeCover'],
   },
@@ -161,7 +164,7 @@ const TOLD: readonly Told[] = [
       drop(set, 'groundMended')
     },
     checks: [...LIVE, ...STARTS, ...RUNNING],
-    bench: ['path', ...LIVE_READINGS],
+    bench: ['path', 'live-next', ...LIVE_READINGS],
     tasks: LIVE_TASKS,
     ended: ['swapCompressor', 'repairLead', 'swapPlug'],
   },
@@ -199,7 +202,7 @@ const TOLD: readonly Told[] = [
       heatRejection: 'air',
     },
     checks: [...STARTS, ...LIVE, ...PUMPS, ...RUNNING],
-    bench: [INSULATION, 'path', ...LIVE_READINGS],
+    bench: [INSULATION, 'path', 'live-next', ...LIVE_READINGS],
     tasks: ['settle', 'setValve', 'weighIn'],
     ended: ['evacuate', 'evacuateWet'],
   },
@@ -207,7 +210,7 @@ const TOLD: readonly Told[] = [
     id: 'evacuated',
     make: (set) => void (set.observations.circuitWork = 'evacuated'),
     checks: [...STARTS, ...LIVE, ...PUMPS, ...RUNNING],
-    bench: [INSULATION, 'path', ...LIVE_READINGS],
+    bench: [INSULATION, 'path', 'live-next', ...LIVE_READINGS],
     tasks: ['settle', 'setValve'],
     ended: ['weighIn'],
   },
@@ -404,7 +407,7 @@ function proposed(
       .values.filter((value) => refusedValues(key, holding)[value] === undefined)
       .map((value) => `${key}=${value}`),
   )
-  const liveNext = Object.values(tests).some(({ finding }) => finding.nextActs && nextOf(finding, holding))
+  const liveNext = Object.values(tests).some(({ finding }) => LIVE_WORDS.test(nextOf(finding, holding) ?? ''))
   const plan = planRepair(
     { ...emptyJob(unit), readingSets: sets.map((each, i) => ({ ...each, id: `s${i}` })) },
     [fault],

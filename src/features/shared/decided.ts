@@ -25,7 +25,7 @@ const missing = (gate: Standing['gate']) =>
 
 /** Reasons for going on without full proof, each with its fault where several were decided. */
 export function overrideTexts(standings: readonly Standing[]): string[] {
-  const given = standings.filter(({ decision }) => decision.override?.trim())
+  const given = standings.filter(({ state }) => state === 'overridden')
   return given.map(({ fault, decision }) =>
     standings.length > 1 ? `${suspectLabel(fault)}: ${decision.override}` : (decision.override as string),
   )

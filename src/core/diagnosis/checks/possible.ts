@@ -6,6 +6,7 @@ import { stood } from '../../record/readings/atRest'
 import type { ReadingKey } from '../../record/readings/vocabulary'
 import { refusals, type VetoId } from '../../safety/vetoes'
 import type { ElectricalTestKey } from '../electrical/electricalTests'
+import { readsOpen } from '../electrical/testResult'
 import type { Assessment } from '../evidence/assess'
 import type { WordKey } from '../evidence/wordKey'
 import { type CheckId, checkRow } from './checks'
@@ -39,7 +40,7 @@ const TEST_NEEDS: { readonly [K in ElectricalTestKey]?: (unit: UnitPlate) => boo
 
 const isGroundedFromContactor = ({ tests }: Assessment) => tests.ground?.word === 'at-contactor'
 const isGroundedAtTerminals = ({ tests }: Assessment) => tests.groundAtTerminals?.word === 'grounded'
-const hasOpenWinding = ({ tests }: Assessment) => /open/.test(tests.windings?.word ?? '')
+const hasOpenWinding = ({ tests }: Assessment) => readsOpen(tests.windings)
 
 const whileRunning = ({ snapshot }: Assessment) => !stood(snapshot)
 

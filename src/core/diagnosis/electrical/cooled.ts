@@ -1,18 +1,8 @@
-import { differenceToKelvin } from '../../base/units/convert'
+import { differenceToKelvin, toSI } from '../../base/units/convert'
 import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
 import type { Reading } from '../../record/readings/schema'
 import type { Snapshot } from '../../record/readings/snapshot'
-import type { ReadingKey } from '../../record/readings/vocabulary'
-import { toSI } from '../../base/units/convert'
-
-export const WINDING_KEYS: readonly ReadingKey[] = [
-  'ohmsCR',
-  'ohmsCS',
-  'ohmsRS',
-  'ohmsT1T2',
-  'ohmsT2T3',
-  'ohmsT3T1',
-]
+import { WINDING_KEYS } from '../../record/readings/standing'
 
 /** [practice] handbook 05: an internal overload needs at least 20 minutes to close. */
 const COOLING_MILLISECONDS = 20 * 60_000

@@ -29,7 +29,10 @@ const DROP_WORN = 1
 /** Judges volts across closed contacts under load. */
 export function judgeContactor(drop: number): Finding {
   if (!(drop >= 0))
-    return unclear('The drop is missing or below zero.', 'Measure across each closed pole under load.')
+    return unclear('The drop is missing or below zero.', 'Measure across each closed pole under load.', [
+      'run',
+      'energise',
+    ])
   if (drop <= DROP_GOOD) return good(`${drop} V across the closed contacts: near zero.`)
   return {
     verdict: drop <= DROP_WORN ? 'suspect' : 'failed',

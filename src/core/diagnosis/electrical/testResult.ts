@@ -7,6 +7,10 @@ import type { Finding } from './finding'
 /** What one electrical test says: a word for the ranking, and the finding for the screen and the report. */
 export type TestResult = { readonly word: string; readonly finding: Finding }
 
+/** Whether a windings test says that a pair or all of them read open. */
+export const readsOpen = (result: Pick<TestResult, 'word'> | undefined): boolean =>
+  /open/.test(result?.word ?? '')
+
 /** Judges one test from a set; undefined where its readings are not there or mean nothing on this unit. */
 export type Judge = (unit: UnitPlate, at: Snapshot) => TestResult | undefined
 

@@ -10,6 +10,7 @@ import { isSatisfied } from '../targets/control'
 import { findTargets, loadStillHigh } from '../targets/findTargets'
 import { coverage } from '../targets/profiles'
 import type { Targets } from '../targets/target'
+import { readsOpen } from '../electrical/testResult'
 import { electricalFindings, ELECTRICAL_TEST_KEYS } from '../electrical/electricalTests'
 import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
 import { isPlaced } from '../../record/readings/places'
@@ -135,7 +136,7 @@ export function assess(unit: UnitPlate, set: ReadingSet): Assessment {
 
 /** What no compressor runs with: an open winding, no volts at the unit. */
 const cannotRun = ({ tests }: Assessment): boolean =>
-  /open/.test(tests.windings?.word ?? '') || tests.supply?.word === 'no-volts'
+  readsOpen(tests.windings) || tests.supply?.word === 'no-volts'
 
 /** What readings say of the compressor where nobody wrote it down: a running reading that it ran, an open winding that it did not. */
 function impliedState(assessment: Assessment): Item[] {

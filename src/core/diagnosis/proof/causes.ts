@@ -2,7 +2,7 @@ import type { Job, KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { differenceFromKelvin, fromKelvin } from '../../base/units/convert'
 import type { Assessment } from '../evidence/assess'
-import { recordOf, setsBefore } from './record'
+import { setsBefore, wholeOf } from './record'
 import { faultRow, type SuspectId } from '../faults/faults'
 
 /** What is on record when the cause of death is looked for. */
@@ -195,7 +195,7 @@ export function causesOf(
   at?: string,
 ): Cause[] {
   const record: CauseRecord = {
-    ...recordOf(unit, readingSets, { at }),
+    ...wholeOf(unit, readingSets, { at }),
     seen: Object.assign({}, ...setsBefore(readingSets, at).map(({ observations }) => observations ?? {})),
     arrival: arrival ?? {},
   }

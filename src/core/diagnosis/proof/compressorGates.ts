@@ -1,6 +1,7 @@
 import { hasLiquidValve, isThreePhase } from '../../record/equipment/kinds'
 import { ELECTRICAL_CAUTIONS } from '../../safety/electricalCautions'
 import { cooledAndMeasuredAgain } from '../electrical/cooled'
+import { readsOpen } from '../electrical/testResult'
 import type { GateId } from '../faults/gateIds'
 import type { GateRow } from './gate'
 import { isSingle, pairsAtTerminals, phaseRight, reversingValveRuledOut } from './gateItems'
@@ -9,8 +10,6 @@ import { isRatioLow, isWeakAtTwoConditions } from './pumpProof'
 const { live: LIVE, dead: DEAD, ownTerminals: PRESSURE_OFF } = ELECTRICAL_CAUTIONS
 const COVER_STAYS = 'Live test: the terminal cover stays on.'
 const STARTS = ['start', 'energise'] as const
-
-const isOpen = (word: string | undefined) => /open/.test(word ?? '')
 
 /** Gates before a compressor, or what its terminals carry, is condemned (handbook 04, corrected by 13). */
 export const COMPRESSOR_GATES = {
@@ -34,7 +33,7 @@ export const COMPRESSOR_GATES = {
         id: 'open-pair',
         label: 'An open winding shown by its three pairs',
         caution: DEAD,
-        onRecord: ({ tests }) => isOpen(tests.windings?.word),
+        onRecord: ({ tests }) => readsOpen(tests.windings),
       },
       pairsAtTerminals,
       {

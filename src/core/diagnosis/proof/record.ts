@@ -65,6 +65,21 @@ const showsPump = ({ mode, observations = {}, readings }: ReadingSet): boolean =
   (readings.liquidPressure ?? readings.dischargePressure) !== undefined
 
 /**
+ * All sets up to a moment, read as one: what a cause of death is looked for in.
+ * @param at the moment of the decision; undefined for now
+ * @param looked the set that is looked at: its mode counts
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory
+ */
+export function wholeOf(
+  unit: UnitPlate,
+  sets: readonly ReadingSet[],
+  { at, looked }: Pick<RecordOptions, 'at' | 'looked'> = {},
+): Assessment {
+  const before = setsBefore(sets, at)
+  return assess(unit, mergedSet(before, modeOfProof(before, looked)))
+}
+
+/**
  * The one record on which gates and causes are judged: all sets up to a moment.
  * @param at the moment of the decision; undefined for now
  * @param looked the set that is looked at: its mode is the gate's own
@@ -80,7 +95,7 @@ export function recordOf(
   const mode = modeOfProof(before, looked)
   const ran = before.filter((set) => set.mode === mode && showsPump(set)).slice(-MOST_RUNS)
   return {
-    ...assess(unit, mergedSet(before, mode)),
+    ...wholeOf(unit, sets, { at, looked }),
     runs: ran.map((set) => assess(unit, set)),
     holding: holding ?? holdingVetoes(unit, before),
   }

@@ -70,12 +70,9 @@ function sectionSentence(section: StandingSection, site: Site, display: Display)
   return `${PREFIX[section.section]} at ${at}${saturationAt(section, site, display)}: ${MEANS[section.state](section, display)}.`
 }
 
-/** All that a circuit at rest tells, in sentences; what one side alone leaves open is said. */
-export function standingSentence(standing: StandingCircuit, site: Site, display: Display): string {
-  const said = standing.sections.map((section) => sectionSentence(section, site, display)).join(' ')
-  if (standing.state !== undefined) return said
-  return `${said} ${OTHER_SIDE}`
-}
+/** What is done next where the charge is gone. */
+export const LOST_NEXT =
+  'Nothing to recover, but prove it: pressure, and a search for cold spots. Then nitrogen in steps, with a trace where a detector is used; find and mend the leak before money goes into a compressor.'
 
 /** Each statement with its sentence, ready to be shown. */
 export type StandingTold = {
@@ -97,6 +94,8 @@ export const tellStanding = (standing: StandingCircuit, site: Site, display: Dis
   next: standing.isLost ? LOST_NEXT : undefined,
 })
 
-/** What is done next where the charge is gone. */
-export const LOST_NEXT =
-  'Nothing to recover, but prove it: pressure, and a search for cold spots. Then nitrogen in steps, with a trace where a detector is used; find and mend the leak before money goes into a compressor.'
+/** All that a circuit at rest tells, in sentences; what one side alone leaves open is said. */
+export function standingSentence(standing: StandingCircuit, site: Site, display: Display): string {
+  const { sections, open } = tellStanding(standing, site, display)
+  return [...sections.map(({ sentence }) => sentence), ...(open ? [open] : [])].join(' ')
+}

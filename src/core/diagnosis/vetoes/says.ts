@@ -7,7 +7,7 @@ import { stood } from '../../record/readings/atRest'
 import type { Snapshot } from '../../record/readings/snapshot'
 import type { ReadingKey } from '../../record/readings/vocabulary'
 import type { VetoId } from '../../safety/vetoes'
-import { WINDING_KEYS } from '../electrical/cooled'
+import { WINDING_KEYS } from '../../record/readings/standing'
 import { electricalFindings } from '../electrical/electricalTests'
 import { type StandingCircuit, standingCircuit, standingPressures } from '../standing/standingCircuit'
 

@@ -1,15 +1,20 @@
 import type { ReadingKey } from './vocabulary'
 
-/** Settings, windings and parts on the meter: they stay true until something is repaired. */
-export const LASTING_READINGS: readonly ReadingKey[] = [
-  'lowCutIn',
-  'lowCutOut',
+/** Pairs of a motor's windings, single-phase and three-phase. */
+export const WINDING_KEYS: readonly ReadingKey[] = [
   'ohmsCR',
   'ohmsCS',
   'ohmsRS',
   'ohmsT1T2',
   'ohmsT2T3',
   'ohmsT3T1',
+]
+
+/** Settings, windings and parts on the meter: they stay true until something is repaired. */
+export const LASTING_READINGS: readonly ReadingKey[] = [
+  'lowCutIn',
+  'lowCutOut',
+  ...WINDING_KEYS,
   'ohmsToGround',
   'runCapacitance',
   'startCapacitance',
