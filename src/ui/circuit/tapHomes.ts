@@ -42,8 +42,6 @@ const PIPE_TAPS: { readonly [K in ReadingKey]?: TapHome } = {
   dischargePressure: at('right', 'discharge'),
   compressorShellTemp: at('right', 'compressor'),
   compressorAmps: at('right', 'compressor'),
-  lowCutIn: at('right', 'compressor'),
-  lowCutOut: at('right', 'compressor'),
   suctionLineTemp: at('right', 'suction'),
   suctionPressure: at('right', 'suctionValve'),
   standingPressure: at('right', 'suctionValve'),

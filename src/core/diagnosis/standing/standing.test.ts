@@ -112,3 +112,17 @@ test('sentences speak in the units of the reader', () => {
   )
   expect(said).toMatch(/\d\.\d\d to \d\.\d\d kg/)
 })
+
+test('each side is compared with the place where its liquid can lie', () => {
+  const snapshot = at(COOLER, {
+    standingSuctionPressure: psig(5),
+    standingLiquidPressure: psig(189),
+    boxTemp: f(38),
+    outdoorAirTemp: f(85),
+  })
+  const { sections } = tellStanding(standingCircuit(COOLER, snapshot)!, snapshot, { temperature: 'F' })
+  expect(sections.map(({ sentence }) => sentence.replace(/ saturates.*/, ''))).toEqual([
+    'The low side stands at 5.0 psig; R-404A at 38 F (box)',
+    'The high side stands at 189 psig; R-404A at 85 F (outdoor)',
+  ])
+})

@@ -20,11 +20,8 @@ export type StandingSection = {
   readonly state: StandingState
   /** Pa absolute */
   readonly pressure: number
-  /** where liquid would lie; undefined where no temperature was read */
-  readonly coldest: Place | undefined
-  /** saturation of that place, Pa absolute; of the bubble line at the warmest place */
-  readonly dew: number | undefined
-  readonly bubble: number | undefined
+  /** the place whose saturation it is compared with; undefined where no temperature was read */
+  readonly place: Place | undefined
   /** of the plate charge, where only vapour is left */
   readonly share: Spread | undefined
   /** kg, where the plate tells the charge */
@@ -67,6 +64,18 @@ function stateAt(at: Snapshot, { value, error }: Measured, lines: Lines): Standi
   return value - error > lines.bubble ? 'over' : 'liquid'
 }
 
+/** Where the liquid lies by its pressure: at the coldest place, or at the warmest where the coldest could not hold so much. */
+function placeOf(
+  at: Snapshot,
+  state: StandingState,
+  pascals: number,
+  { coldest, warmest }: { coldest: Place; warmest: Place },
+): Place {
+  const most = saturations(at, coldest.at.value, coldest.at.value)?.bubble
+  const isWarmer = state === 'over' || (state === 'liquid' && most !== undefined && pascals > most)
+  return isWarmer ? warmest : coldest
+}
+
 const scaled = ({ low, likely, high }: Spread, by: number): Spread => ({
   low: low * by,
   likely: likely * by,
@@ -92,9 +101,7 @@ function judgeSection(
     section,
     state,
     pressure: pressure.value,
-    coldest: places?.coldest,
-    dew: places && lines.dew,
-    bubble: places && lines.bubble,
+    place: places && placeOf(at, state, pressure.value, places),
     share,
     weight: share && unit.factoryCharge ? scaled(share, toSI(unit.factoryCharge)) : undefined,
   }

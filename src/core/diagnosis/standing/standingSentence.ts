@@ -36,19 +36,19 @@ const PREFIX: Readonly<Record<StandingSection['section'], string>> = {
   'high-side': 'The high side stands',
 }
 
-/** Saturation at the coldest place: one figure, or bubble and dew where they lie apart. */
+/** Saturation at the place it is compared with: one figure, or bubble and dew where they lie apart. */
 function saturationAt(
-  { coldest }: StandingSection,
+  { place }: StandingSection,
   { refrigerant, atmosphere }: Site,
   display: Display,
 ): string {
-  if (!coldest) return ''
-  const { value } = coldest.at
+  if (!place) return ''
+  const { value } = place.at
   const [dew, bubble] = (['dew', 'bubble'] as const).map((line) =>
     showGauge(saturationPressure(refrigerant, line, value), atmosphere, display),
   )
   const figures = dew === bubble ? bubble : `${dew} to ${bubble}`
-  return `; ${refrigerant} at ${showTemperature(value, display)} (${readingRow(coldest.key).short.toLowerCase()}) saturates at ${figures}`
+  return `; ${refrigerant} at ${showTemperature(value, display)} (${readingRow(place.key).short.toLowerCase()}) saturates at ${figures}`
 }
 
 /** What each state means, and what it does not mean. */
