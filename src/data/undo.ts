@@ -114,7 +114,7 @@ const HEAD_KEYS = Object.keys(headSchema.shape) as (keyof RecordData['head'])[]
 
 function dataOf(job: Job, kind: KindName, id: string): Data | undefined {
   if (kind === 'head') return headOf(job) as Data
-  if (!isList(kind)) return job.closing
+  if (!isList(kind)) return job[kind]
   const { list, idOf } = LISTS[kind]
   return (job[list] as readonly Data[]).find((each) => (idOf as (data: unknown) => string)(each) === id)
 }
@@ -128,8 +128,8 @@ function withData(job: Job, kind: KindName, id: string, data: Data | undefined):
     return { ...rest, ...data } as Job
   }
   if (!isList(kind)) {
-    const { closing: _closing, ...rest } = job
-    return (data === undefined ? rest : { ...rest, closing: data }) as Job
+    const { [kind]: _gone, ...rest } = job
+    return (data === undefined ? rest : { ...rest, [kind]: data }) as Job
   }
   const { list, idOf } = LISTS[kind]
   const all = job[list] as readonly Data[]

@@ -18,7 +18,7 @@ export function answerHandlers() {
   const answerer = createAnswerer()
   return {
     async *answer(question: Question) {
-      await loadFor(drawnUnit(question.job.unit))
+      await loadFor(drawnUnit(question.job.unit), question.job)
       return yield* answerer.inSteps(question)
     },
     async *compare({ job, display, ids }: CompareQuestion) {

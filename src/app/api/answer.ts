@@ -35,7 +35,7 @@ export async function answerJob(
   if (!reading.ok) return problem(400, reading.problems)
   const known = attempt(() => knownJob(reading.job))
   if (!known.ok) return problem(400, [{ path: 'unit', message: known.error.message }])
-  await loadFor(known.value.unit)
+  await loadFor(known.value.unit, known.value)
   const result = attempt(() => compute(known.value))
   return result.ok
     ? Response.json(result.value)

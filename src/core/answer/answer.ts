@@ -21,6 +21,7 @@ import { legibleJob } from '../record/job/known'
 import type { ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
+import { type CircuitReadings, circuitReadings } from '../repair/charge/circuitReadings'
 import { type Plan, planRepair } from '../repair/plan/plan'
 import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
@@ -82,6 +83,21 @@ function keptWhileSame<A extends unknown[], T>(make: (...input: A) => readonly T
   }
 }
 
+/** A value that is the same object while it says the same. */
+function sameWhileEqual<A extends unknown[], T>(make: (...input: A) => T) {
+  let [kept, text]: [T | undefined, string] = [undefined, '']
+  return (...input: A): T => {
+    const made = make(...input)
+    const now = JSON.stringify(made)
+    if (kept !== undefined && now === text) return kept
+    ;[kept, text] = [made, now]
+    return made
+  }
+}
+
+/** What a plan depends on beside words, faults and states. */
+type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'dryers' | 'closing'>
+
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
   const assessed = memo(assess)
@@ -111,13 +127,15 @@ function stepsOf() {
   const standings = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>) =>
     standingsOf(job as KnownJob),
   )
+  const readings = sameWhileEqual(memo(circuitReadings))
   const plan = memo(
     (
-      job: Pick<KnownJob, 'unit' | 'policy' | 'decisions'>,
+      job: Planned,
       previousBurnout: boolean | undefined,
       observations: ReturnType<typeof mergedObservations>,
       faults: readonly SuspectId[],
       vetoes: readonly VetoId[],
+      read: CircuitReadings,
     ) =>
       planRepair(
         {
@@ -127,9 +145,23 @@ function stepsOf() {
         },
         faults,
         vetoes,
+        read,
       ),
   )
-  return { assessed, branched, weighed, named, asked, standing, vetoes, gates, causes, standings, plan }
+  return {
+    readings,
+    assessed,
+    branched,
+    weighed,
+    named,
+    asked,
+    standing,
+    vetoes,
+    gates,
+    causes,
+    standings,
+    plan,
+  }
 }
 type Steps = ReturnType<typeof stepsOf>
 
@@ -209,7 +241,8 @@ export function createAnswerer() {
       named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
     yield { asks, assessment, ranking, standing, vetoes, gates, faults }
     const { previousBurnout } = arrival
-    const planned = { unit, decisions, ...(job.policy ? { policy: job.policy } : {}) }
+    const { policy, repair, dryers, closing } = job
+    const planned: Planned = { unit, decisions, policy, repair, dryers, closing }
     return {
       asks,
       assessment,
@@ -220,7 +253,14 @@ export function createAnswerer() {
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
       standings: steps.standings({ unit, readingSets, decisions }),
       faults,
-      plan: steps.plan(planned, previousBurnout, mergedObservations(job), faults, vetoes),
+      plan: steps.plan(
+        planned,
+        previousBurnout,
+        mergedObservations(job),
+        faults,
+        vetoes,
+        steps.readings(unit, readingSets),
+      ),
     }
   }
 

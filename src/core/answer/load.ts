@@ -1,3 +1,4 @@
+import type { Job } from '../record/job/job'
 import { loadCaseBooks } from '../diagnosis/ranking/cases/caseBook'
 import type { UnitPlate } from '../record/equipment/unit'
 import { loadRefrigerants } from '../physics/refrigerants/tables'
@@ -7,6 +8,9 @@ import { propertiesNeeded } from '../repair/plan/propertiesNeeded'
  * Brings into memory what an answer about a unit is computed with.
  * @throws OrzoError not-loaded where a file cannot be fetched
  */
-export async function loadFor(unit: UnitPlate): Promise<void> {
-  await Promise.all([loadRefrigerants(propertiesNeeded(unit)), loadCaseBooks(unit)])
+export async function loadFor(
+  unit: UnitPlate,
+  job: Partial<Pick<Job, 'dryers' | 'repair'>> = {},
+): Promise<void> {
+  await Promise.all([loadRefrigerants(propertiesNeeded(unit, job)), loadCaseBooks(unit)])
 }

@@ -1,46 +1,172 @@
-import type { DryerChoice } from '../repair/cleanup/dryers'
-import type { Plan } from '../repair/plan/plan'
+import { fromKelvin, fromPascals } from '../base/units/convert'
+import type { ComparisonRow } from '../repair/charge/compareRefrigerants'
+import type { Range } from '../repair/cleanup/exposure'
+import type { JudgedDryer } from '../repair/cleanup/dryers'
+import type { WaterLine } from '../repair/cleanup/water'
+import type { Plan, PlannedDryer } from '../repair/plan/plan'
 
-const grams = (kg: number) => Number((kg * 1000).toFixed(3))
-const millilitres = (cubicMetres: number) => Number((cubicMetres * 1e6).toFixed(0))
-
-const dryerJson = ({ place, chosen, reasons, refused, extraCharge }: DryerChoice) => ({
-  place,
-  chosen: chosen ?? null,
-  reasons,
-  extraChargeGrams: grams(extraCharge),
-  refused: refused.map(({ dryer, reasons: why }) => ({ id: dryer.id, reasons: why })),
+const rounded = (value: number, digits: number) => Number(value.toFixed(digits))
+const grams = (kg: number) => rounded(kg * 1000, 3)
+const millilitres = (cubicMetres: number) => rounded(cubicMetres * 1e6, 0)
+const fahrenheit = (kelvin: number | undefined) =>
+  kelvin === undefined ? null : rounded(fromKelvin(kelvin, 'F'), 1)
+const gramsRange = ({ low, likely, high }: Range) => ({
+  low: grams(low),
+  likely: grams(likely),
+  high: grams(high),
 })
 
-/** The shape of design/architecture.md: contamination, dryers, oil, refrigerantPath, parts, tasks, schedule. */
+const sentences = ({ judged }: JudgedDryer, holds: boolean) =>
+  judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
+
+function dryerJson(choice: PlannedDryer) {
+  const { place, chosen, ways, refused, others, holds, oldHeld, isOldAssumed, placing, changes } = choice
+  return {
+    place,
+    chosen: chosen ? { ...chosen.dryer, ...(chosen.reducer ? { reducer: chosen.reducer } : {}) } : null,
+    reasons: chosen ? sentences(chosen, true) : [],
+    ...(ways ? { lacks: chosen ? sentences(chosen, false) : [], ways } : {}),
+    extraChargeGrams: grams(holds - oldHeld),
+    isOldAssumed,
+    others: others.map(({ dryer }) => dryer.id),
+    refused: refused.map((each) => ({ id: each.dryer.id, reasons: sentences(each, false) })),
+    placing,
+    coreChanges: changes,
+  }
+}
+
+const waterLine = ({ label, kg }: WaterLine) => ({ label, grams: gramsRange(kg) })
+
+function contaminationJson({ contamination }: Plan) {
+  const { water, acid, settles, exposure, confidence, closes, closesHigh, missing } = contamination
+  return {
+    class: contamination.class,
+    also: contamination.also,
+    known: contamination.known,
+    confidence: rounded(confidence, 3),
+    evidence: contamination.evidence,
+    conflicts: contamination.conflicts,
+    assumed: contamination.assumed,
+    exposure: exposure ? { hours: exposure.hours, sentence: exposure.sentence } : null,
+    settles,
+    water: {
+      sources: water.sources.map(waterLine),
+      sinks: water.sinks.map(waterLine),
+      totalGrams: gramsRange(water.total),
+      remainderGrams: gramsRange(water.remainder),
+      ...water.work,
+      oilPpmFound: water.ppmFound,
+      oilPpmLeft: water.ppmLeft,
+      closes,
+      closesHigh,
+      missingGrams: grams(missing),
+    },
+    acid,
+  }
+}
+
+const comparisonJson = ({ name, cycle, suitability, safety, oils, warming, ...shares }: ComparisonRow) => ({
+  refrigerant: name,
+  suctionPsig: rounded(fromPascals(cycle.suctionPressure, 'psig'), 1),
+  dischargePsig: rounded(fromPascals(cycle.dischargePressure, 'psig'), 1),
+  ratio: rounded(cycle.ratio, 3),
+  glideKelvin: rounded(cycle.evaporatingGlide, 2),
+  dischargeF: fahrenheit(cycle.dischargeTemperature),
+  relativeCapacity: rounded(shares.relativeCapacity, 3),
+  relativeMassFlow: rounded(shares.relativeMassFlow, 3),
+  relativeCharge: rounded(shares.relativeCharge, 3),
+  safety,
+  warming,
+  oils,
+  ...suitability,
+})
+
+function pathJson({ refrigerantPath: path }: Plan) {
+  const { at, comparison, goesIn, holds, ...rest } = path
+  return {
+    keep: path.path === 'keep' ? holds : null,
+    ...rest,
+    holds,
+    goesIn: goesIn ?? null,
+    at: {
+      evaporatingF: fahrenheit(at.evaporating),
+      condensingF: fahrenheit(at.condensing),
+      isMeasured: at.isMeasured,
+    },
+    comparison: comparison?.rows.map(comparisonJson) ?? [],
+  }
+}
+
+function recoveryJson({ recovery, access }: Plan) {
+  const { cylinder, depth, weight, isDedicated } = recovery
+  return {
+    access,
+    cylinder: {
+      limitGrams: grams(cylinder.limit),
+      roomGrams: grams(cylinder.room),
+      count: cylinder.count,
+      state: cylinder.state,
+      liquidFullF: fahrenheit(cylinder.fullAt),
+      isDedicated,
+    },
+    depth,
+    weight: weight
+      ? { ...weight, recovered: undefined, recoveredGrams: grams(weight.recovered), expectedGrams: grams(weight.expected) }
+      : null,
+    sentences: recovery.sentences,
+  }
+}
+
+function chargeJson({ charge }: Plan) {
+  if (!charge) return null
+  const { lines, total, trim, ...rest } = charge
+  return {
+    ...rest,
+    totalGrams: grams(total),
+    lines: lines.map(({ kg, ...line }) => ({ ...line, grams: grams(kg) })),
+    trim: trim ? { ...trim, charged: grams(trim.charged) } : null,
+  }
+}
+
+function oilJson({ oil }: Plan) {
+  return {
+    kind: oil.kind,
+    goesIn: oil.goesIn,
+    millilitres: millilitres(oil.plate),
+    outMillilitres: oil.out === undefined ? null : millilitres(oil.out),
+    refillMillilitres: millilitres(oil.refill),
+    leftMillilitres: millilitres(oil.left),
+    changes: oil.changes,
+    cans: oil.cans,
+    strokes: oil.strokes ?? null,
+    newShare: rounded(oil.newShare, 3),
+    reasons: oil.reasons,
+  }
+}
+
+/** The shape of design/architecture.md: contamination, dryers, oil, refrigerantPath, parts, tasks, schedule; more beside. */
 export function planJson(plan: Plan): Record<string, unknown> {
-  const { contamination, oil } = plan
-  const { water, acid } = contamination
-  const line = ({ label, kg, error }: { label: string; kg: number; error: number }) => ({
-    label,
-    grams: grams(kg),
-    error: grams(error),
-  })
+  const { size } = plan
   return {
     fault: plan.faults[0],
     faults: plan.faults,
-    contamination: {
-      class: contamination.class,
-      also: contamination.also,
-      evidence: contamination.evidence,
-      water: {
-        sources: water.sources.map(line),
-        sinks: water.sinks.map(line),
-        totalGrams: grams(water.total),
-        remainderGrams: grams(water.remainder),
-        errorGrams: grams(water.error),
-        sweeps: water.sweeps,
-      },
-      acid,
+    opens: plan.opens,
+    size: {
+      tons: rounded(size.tons, 3),
+      chargeGrams: grams(size.charge),
+      litres: rounded(size.volume * 1000, 2),
+      oilMillilitres: millilitres(size.oilVolume),
+      isAppliance: size.isAppliance,
+      assumed: size.assumed,
     },
+    contamination: contaminationJson(plan),
     dryers: plan.dryers.map(dryerJson),
-    oil: { kind: oil.kind, millilitres: millilitres(oil.volume), changes: oil.changes, reasons: oil.reasons },
-    refrigerantPath: plan.refrigerantPath,
+    dryerDrops: plan.drops,
+    oil: oilJson(plan),
+    refrigerantPath: pathJson(plan),
+    recovery: recoveryJson(plan),
+    charge: chargeJson(plan),
+    policy: plan.policy,
     parts: plan.parts,
     beforeLeaving: plan.beforeLeaving,
     tasks: plan.tasks,

@@ -2,8 +2,9 @@ import { REFRIGERANT_NAMES } from '../physics/refrigerants/catalogue'
 import { orificeSuperheat } from '../diagnosis/targets/orificeFormula'
 import { differenceFromKelvin, fromSI, toKelvin, toPascals } from '../base/units/convert'
 import { boilingPressure, boilingTemperatureOfWater } from './boilingWater'
-import { compareRefrigerants } from './compareRefrigerants'
-import { innerArea, lineSetAdder, TUBES } from './lineSetAdder'
+import { compareRefrigerants } from '../repair/charge/compareRefrigerants'
+import { innerArea, TUBES } from '../physics/processes/tubes'
+import { lineSetAdder } from '../repair/charge/lineSetAdder'
 import { saturationAtPressure, saturationAtTemperature, saturationRows } from './saturationRows'
 
 const f = (value: number) => toKelvin({ value, unit: 'F' })

@@ -8,7 +8,7 @@ import {
   type Comparison,
   type ComparisonRow,
   compareRefrigerants,
-} from '@/core/reference/compareRefrigerants'
+} from '@/core/repair/charge/compareRefrigerants'
 import {
   differenceFromKelvin,
   differenceToKelvin,

@@ -30,7 +30,7 @@ const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
 const positive = (name: string) =>
   z.number({ error: 'is not a number' }).positive(`is not above zero: type the ${name} from the plate`)
 
-const refrigerantSchema = oneOf(REFRIGERANT_NAMES as [RefrigerantName, ...RefrigerantName[]])
+export const refrigerantSchema = oneOf(REFRIGERANT_NAMES as [RefrigerantName, ...RefrigerantName[]])
 
 const powerSchema = z.strictObject({
   phase: z.union([z.literal(1), z.literal(3)], { error: 'is neither 1 nor 3' }).optional(),
@@ -55,6 +55,7 @@ const lineSetSchema = z.strictObject({
 
 export const DRYER_FLOWS = ['one-way', 'bi-flow'] as const
 export const DRYER_JOINTS = ['flare', 'sweat'] as const
+export const DRYER_ARROWS = ['with-flow', 'against-flow', 'none'] as const
 
 const oldDryerSchema = z.strictObject({
   /** block or bead volume as its label says it, in^3 */
@@ -64,6 +65,12 @@ const oldDryerSchema = z.strictObject({
   joint: oneOf(DRYER_JOINTS).optional(),
   /** length of straight line in which a new one must fit */
   room: quantitySchema('length').optional(),
+  /** where its arrow points against the flow of the liquid */
+  arrow: oneOf(DRYER_ARROWS).optional(),
+  /** valves round it that send the liquid through it one way in both modes */
+  checkValves: z.boolean().optional(),
+  /** it sits inside the cabinet or outside of it */
+  outside: z.boolean().optional(),
 })
 
 /** Height of a site over the sea, inside the range of the standard atmosphere; below the sea it is negative. */
@@ -81,7 +88,12 @@ export const plateSchema = z.strictObject({
   heatRejection: oneOf(HEAT_REJECTIONS).optional(),
   power: powerSchema.optional(),
   compressor: z
-    .strictObject({ type: oneOf(COMPRESSOR_TYPES).optional(), oil: oneOf(OILS).optional() })
+    .strictObject({
+      type: oneOf(COMPRESSOR_TYPES).optional(),
+      oil: oneOf(OILS).optional(),
+      /** swept volume at the plate's speed */
+      displacement: quantitySchema('flow').optional(),
+    })
     .optional(),
   designPressures: z
     .strictObject({ high: quantitySchema('pressure').optional(), low: quantitySchema('pressure').optional() })

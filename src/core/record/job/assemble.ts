@@ -10,6 +10,8 @@ import {
   ONLY_ID,
   RECORD_KINDS,
   type RecordData,
+  SINGLES,
+  type SingleKind,
 } from '../records/kinds'
 import { isSame } from '../records/patches'
 import { headSchema } from '../records/head'
@@ -42,7 +44,10 @@ export function partsOf(job: Job): Part[] {
     ...LIST_KINDS.flatMap((kind) =>
       listOf(job, kind).map((data, i): Part => ({ kind, id: idOf(kind, data), order: i + 1, data })),
     ),
-    ...(job.closing ? [{ kind: 'closing', id: ONLY_ID, order: 0, data: job.closing } as const] : []),
+    ...SINGLES.flatMap((kind): Part[] => {
+      const data = job[kind]
+      return data ? [{ kind, id: ONLY_ID, order: 0, data }] : []
+    }),
   ]
 }
 
@@ -83,7 +88,6 @@ export function assembleJob(
   const live = [...records].filter(({ row }) => row.deleted === undefined).sort(byPlace)
   const head = live.find(({ row }) => row.kind === 'head')
   if (!head) return undefined
-  const closing = live.find(({ row }) => row.kind === 'closing')
   const lists = Object.fromEntries(
     LIST_KINDS.map((kind) => {
       const { list } = LISTS[kind]
@@ -99,7 +103,11 @@ export function assembleJob(
     createdAt: updatedAt,
     ...(head.data as HeadData),
     ...lists,
-    ...(closing ? { closing: closing.data } : {}),
+    ...Object.fromEntries(
+      live
+        .filter(({ row }) => SINGLES.some((kind) => kind === row.kind))
+        .map(({ row, data }) => [row.kind, data]),
+    ),
   } as StoredJob
 }
 
@@ -129,6 +137,11 @@ function listChanges(kind: ListKind, before: Job, after: Job): PartChange[] {
 const hasContent = (data: object | undefined) =>
   data !== undefined && Object.values(data).some((value) => value !== undefined)
 
+function singleChange(kind: SingleKind, before: Job, after: Job): PartChange[] {
+  const [was, is] = [before[kind], hasContent(after[kind]) ? after[kind] : undefined]
+  return was === is || isSame(was, is) ? [] : [{ kind, id: ONLY_ID, before: was, after: is }]
+}
+
 /** The records in which two states of a job differ; parts that are the same object are not looked into. */
 export function diffJobs(before: Job, after: Job): PartChange[] {
   const heads = HEAD_KEYS.every((key) => before[key] === after[key])
@@ -136,8 +149,9 @@ export function diffJobs(before: Job, after: Job): PartChange[] {
     : ([{ kind: 'head', id: ONLY_ID, before: headOf(before), after: headOf(after) }] as const).filter(
         (change) => !isSame(change.before, change.after),
       )
-  const [was, is] = [before.closing, hasContent(after.closing) ? after.closing : undefined]
-  const closing: PartChange[] =
-    was === is || isSame(was, is) ? [] : [{ kind: 'closing', id: ONLY_ID, before: was, after: is }]
-  return [...heads, ...LIST_KINDS.flatMap((kind) => listChanges(kind, before, after)), ...closing]
+  return [
+    ...heads,
+    ...LIST_KINDS.flatMap((kind) => listChanges(kind, before, after)),
+    ...SINGLES.flatMap((kind) => singleChange(kind, before, after)),
+  ]
 }

@@ -5,8 +5,10 @@ import { type Policy } from '../policy/policy'
 import { attachmentSchema } from '../records/attachment'
 import { closingSchema } from '../records/closing'
 import { decisionSchema } from '../records/decision'
+import { dryerSchema } from '../records/dryer'
 import { HEAD, headSchema } from '../records/head'
 import { logSchema } from '../records/log'
+import { repairSchema } from '../records/repair'
 import { setSchema } from '../records/set'
 import { tickSchema } from '../records/tick'
 
@@ -16,6 +18,7 @@ export const JOB_VERSION = 2
 const MOST_SETS = 200
 const MOST_LINES = 400
 const MOST_DECISIONS = 60
+const MOST_DRYERS = 200
 
 /** A list in which no id stands twice. */
 function listOf<S extends z.ZodType>(item: S, most: number, name: string, key: 'id' | 'key' = 'id') {
@@ -44,8 +47,12 @@ export const jobSchema = z.strictObject({
   decisions: listOf(decisionSchema, MOST_DECISIONS, 'decisions').default([]),
   ticks: listOf(tickSchema, MOST_LINES, 'ticks', 'key').default([]),
   closing: closingSchema.optional(),
+  /** what was measured and chosen for the repair */
+  repair: repairSchema.optional(),
   logs: listOf(logSchema, MOST_SETS, 'logs').default([]),
   attachments: listOf(attachmentSchema, MOST_SETS, 'photos').default([]),
+  /** own dryers that this job considers */
+  dryers: listOf(dryerSchema, MOST_DRYERS, 'dryers').default([]),
 })
 export type Job = z.infer<typeof jobSchema>
 
@@ -74,5 +81,6 @@ export function emptyJob(unit: Plate, policy?: Policy): Job {
     ticks: [],
     logs: [],
     attachments: [],
+    dryers: [],
   }
 }

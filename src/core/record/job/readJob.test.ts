@@ -14,6 +14,7 @@ import { METERINGS, UNIT_KINDS, type UnitPlate, unitSchema } from '../equipment/
 const FULL: Job = {
   format: 'orzo.job',
   version: 2,
+  dryers: [],
   id: 'job-1',
   title: 'Observatory dome split',
   demo: true,

@@ -1,45 +1,11 @@
 import { z } from 'zod'
-
-/** A question on which good technicians disagree (handbook 11): its answers, Orzo's own first. */
-type PolicyRow = { readonly question: string; readonly answers: Readonly<Record<string, string>> }
-
-/** Rows that something in Orzo reads today; the others join with what they decide. [practice] */
-const POLICY_QUESTIONS = {
-  evacuation: {
-    question: 'How is a circuit evacuated?',
-    answers: {
-      'triple-when-wet': 'single pull when clean and dry, three with nitrogen breaks when wet',
-      'always-triple': 'three pulls with nitrogen breaks, always',
-    },
-  },
-  recoveredRefrigerant: {
-    question: 'What becomes of the recovered refrigerant?',
-    answers: {
-      'reuse-when-clean': 'back into the same equipment when the class is clean and the acid test negative',
-      'always-reclaimed': 'always to reclaim, virgin or reclaimed goes in',
-    },
-  },
-  suctionDryer: {
-    question: 'When does a suction clean-up dryer go in?',
-    answers: {
-      'when-acid-or-debris': 'when acid or debris shows',
-      'always-after-burnout': 'after every burnout in the history too',
-    },
-  },
-  liquidDryer: {
-    question: 'How large is the liquid dryer?',
-    answers: {
-      'same-when-clean': 'the same size when clean, one or two sizes up when not',
-      'one-size-up': 'at least one size up, always',
-    },
-  },
-} as const satisfies Record<string, PolicyRow>
+import { POLICY_QUESTIONS, type PolicyRow } from './questions'
 
 export type PolicyQuestion = keyof typeof POLICY_QUESTIONS
-const POLICY_KEYS = Object.keys(POLICY_QUESTIONS) as PolicyQuestion[]
+export const POLICY_KEYS = Object.keys(POLICY_QUESTIONS) as PolicyQuestion[]
 
 /** The row seen without its literal types. */
-const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
+export const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
 
 type Answers<K extends PolicyQuestion> = keyof (typeof POLICY_QUESTIONS)[K]['answers'] & string
 
@@ -71,3 +37,11 @@ export const policyOf = (stored: StoredPolicy | undefined): Policy => ({
     Object.entries(stored ?? {}).filter(([, answer]) => answer !== undefined),
   ) as Partial<Policy>),
 })
+
+/** Questions that two policies answer differently. */
+export const policyDifferences = (a: Policy, b: Policy): PolicyQuestion[] =>
+  POLICY_KEYS.filter((key) => a[key] !== b[key])
+
+/** The answer in words. */
+export const policyAnswer = <K extends PolicyQuestion>(policy: Policy, key: K): string =>
+  policyRow(key).answers[policy[key]] ?? ''

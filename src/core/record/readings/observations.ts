@@ -72,6 +72,12 @@ export const OBSERVATIONS = {
   pumpDownTest: { label: 'Pump-down test', values: ['pulls-down', 'cannot-pull-down'] },
   servicePortState: { label: 'Service valves', values: ['open', 'front-seated', 'back-seated', 'cracked'] },
   openConditions: { label: 'Weather while open', values: ['dry', 'humid', 'rain', 'coastal'] },
+  linesPlugged: { label: 'Line ends while open', values: ['plugged', 'unplugged'] },
+  waterFound: { label: 'Water found in the circuit', values: ['none', 'drops', 'runs-out'] },
+  frostLeft: {
+    label: 'After recovery, frost on accumulator or crankcase',
+    values: ['none', 'frosted'],
+  },
   compressorShell: { label: 'Compressor shell', values: ['cold', 'hot'] },
   breaker: { label: 'Breaker', values: ['holds', 'trips'] },
   leadState: { label: 'Compressor leads along their way', values: ['sound', 'rubbed'] },

@@ -1,9 +1,11 @@
 import { ATTACHMENT, type Attachment } from './attachment'
 import { CLOSING, type Closing } from './closing'
 import { DECISION, type Decision } from './decision'
+import { DRYER, type Dryer } from './dryer'
 import { HEAD, type HeadData } from './head'
 import type { RecordKind } from './kind'
 import { LOG, type LogHead } from './log'
+import { REPAIR, type Repair } from './repair'
 import { SET, type JobSet } from './set'
 import { TICK, type Tick } from './tick'
 
@@ -14,6 +16,8 @@ export type RecordData = {
   decision: Decision
   tick: Tick
   closing: Closing
+  repair: Repair
+  dryer: Dryer
   log: LogHead
   attachment: Attachment
 }
@@ -26,6 +30,8 @@ export const RECORD_KINDS: { readonly [K in KindName]: RecordKind<K, RecordData[
   decision: DECISION,
   tick: TICK,
   closing: CLOSING,
+  repair: REPAIR,
+  dryer: DRYER,
   log: LOG,
   attachment: ATTACHMENT,
 }
@@ -39,9 +45,14 @@ export const LISTS = {
   tick: { list: 'ticks', idOf: ({ key }: Tick) => key },
   log: { list: 'logs', idOf: ({ id }: LogHead) => id },
   attachment: { list: 'attachments', idOf: ({ id }: Attachment) => id },
+  dryer: { list: 'dryers', idOf: ({ id }: Dryer) => id },
 } as const
 export type ListKind = keyof typeof LISTS
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
+
+/** Kinds of which a job has one at most, under their own name in the document. */
+export const SINGLES = ['closing', 'repair'] as const
+export type SingleKind = (typeof SINGLES)[number]
 
 /** Id of the record of which a job has one. */
 export const ONLY_ID = 'only'

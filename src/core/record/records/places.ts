@@ -8,6 +8,8 @@ const KIND_WORDS: Readonly<Record<KindName, string>> = {
   decision: 'decision',
   tick: 'tick',
   closing: 'closing record',
+  repair: 'figures of the repair',
+  dryer: 'dryer of the store',
   log: 'log',
   attachment: 'photo',
 }

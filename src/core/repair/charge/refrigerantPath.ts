@@ -1,41 +1,190 @@
-import { type Contamination, isAcid } from '../cleanup/contamination'
-import type { Policy } from '../../record/policy/policy'
+import { attempt } from '../../base/errors/orzoError'
+import { differenceToKelvin, toKelvin, toPascals } from '../../base/units/convert'
+import type { PressureUnit } from '../../base/units/units'
+import { isFlammable, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import type { UnitPlate } from '../../record/equipment/unit'
-import { isFlammable } from '../../physics/refrigerants/catalogue'
+import type { Policy } from '../../record/policy/policy'
+import { classesOf, type Contamination } from '../cleanup/contamination'
+import { CLASS_LABELS } from '../cleanup/classes'
+import { oilOf } from '../cleanup/oils'
+import { SIZE_ROWS } from '../cleanup/sizeRows'
+import { candidatesFor } from './candidates'
+import type { CircuitReadings } from './circuitReadings'
+import { type Comparison, compareRefrigerants } from './compareRefrigerants'
+import { goesIn, listingOf, madeFor } from './listing'
 
+/** What becomes of the refrigerant (handbook 10, 11). */
 export type RefrigerantPath = {
-  readonly keep: string
-  readonly recovered: 'reuse-in-same-equipment' | 'reclaim'
+  readonly path: 'keep' | 'convert' | 'back-to-listed' | 'replace-unit'
+  /** what is in it, and what goes in at the end */
+  readonly holds: RefrigerantName
+  readonly goesIn: RefrigerantName | undefined
+  readonly recovered: 'reuse-in-same-equipment' | 'reclaim' | 'nothing'
+  /** why the recovered charge goes where it goes */
+  readonly recoveredReason: string
   readonly reasons: readonly string[]
+  /** what a conversion asks for beside the refrigerant */
+  readonly work: readonly string[]
+  /** temperatures of the comparison, K, and whether this unit's readings gave them */
+  readonly at: { readonly evaporating: number; readonly condensing: number; readonly isMeasured: boolean }
+  readonly comparison: Comparison | undefined
 }
 
-/** What becomes of the refrigerant (handbook 10, 11): the plate's refrigerant stays; acid or water means reclaim. */
-export function refrigerantPath(
-  unit: UnitPlate,
-  contamination: Contamination,
-  acidNegative: boolean,
-  policy: Policy,
-): RefrigerantPath {
-  const mayReturn = policy.recoveredRefrigerant === 'reuse-when-clean'
-  const clean = contamination.class === 'clean' && acidNegative && !isAcid(contamination)
-  const reusable = clean && mayReturn
-  const listed = unit.listedFor && !unit.listedFor.includes(unit.refrigerant)
+export type PathInput = {
+  readonly unit: UnitPlate
+  readonly contamination: Contamination
+  readonly acidNegative: boolean
+  /** there is nothing to recover */
+  readonly isEmpty: boolean
+  readonly policy: Policy
+  readonly readings: CircuitReadings
+  readonly chosen: RefrigerantName | undefined
+}
+
+/** [practice] where no reading tells. */
+const USUAL_CONDENSING = toKelvin({ value: 110, unit: 'F' })
+const SUPERHEAT = differenceToKelvin(12, 'F')
+const SUBCOOLING = differenceToKelvin(10, 'F')
+const EFFICIENCY = 0.7
+
+function pointOf(unit: UnitPlate, { evaporating, condensing }: CircuitReadings): RefrigerantPath['at'] {
+  if (evaporating !== undefined && condensing !== undefined && condensing > evaporating)
+    return { evaporating, condensing, isMeasured: true }
   return {
-    keep: unit.refrigerant,
-    recovered: reusable ? 'reuse-in-same-equipment' : 'reclaim',
-    reasons: [
-      reusable
-        ? "clean class and a negative acid test: it may go back into the same owner's equipment"
-        : clean
-          ? 'by policy the recovered charge is not used again'
-          : contamination.class === 'clean'
-            ? 'no negative acid test on record: test before it is used again, else reclaim'
-            : `class "${contamination.class}": not to be used again, into a cylinder of its own`,
-      ...(listed ? [`the plate does not list ${unit.refrigerant}: check what is really in it`] : []),
-      ...(isFlammable(unit.refrigerant)
-        ? [`${unit.refrigerant} is flammable: only in equipment listed for it`]
-        : []),
-      'never top up with another refrigerant',
-    ],
+    evaporating: toKelvin({ value: SIZE_ROWS[unit.kind].evaporating, unit: 'F' }),
+    condensing: USUAL_CONDENSING,
+    isMeasured: false,
+  }
+}
+
+function comparisonOf(unit: UnitPlate, at: RefrigerantPath['at']): Comparison | undefined {
+  const made = madeFor(unit)
+  const high = unit.designPressures?.high
+  const names = [...new Set([made, unit.refrigerant, ...candidatesFor(made), ...(unit.listedFor ?? [])])]
+  const found = attempt(() =>
+    compareRefrigerants(
+      made,
+      names,
+      { ...at, superheat: SUPERHEAT, subcooling: SUBCOOLING, efficiency: EFFICIENCY },
+      {
+        refusal: (name) => listingOf(unit, name).reason || undefined,
+        highSide: high && toPascals(high as { value: number; unit: PressureUnit }),
+      },
+    ),
+  )
+  return found.ok ? found.value : undefined
+}
+
+/** Whether the recovered charge may go back, with its reason. */
+function recoveredOf(input: PathInput): Pick<RefrigerantPath, 'recovered' | 'recoveredReason'> {
+  const { contamination, acidNegative, isEmpty, policy, unit } = input
+  const to = (recovered: RefrigerantPath['recovered'], recoveredReason: string) => ({
+    recovered,
+    recoveredReason,
+  })
+  if (isEmpty) return to('nothing', 'The circuit is empty: prove it, there is nothing to recover.')
+  if (!listingOf(unit, unit.refrigerant).ok)
+    return to('reclaim', `${unit.refrigerant} does not belong in this equipment: it does not go back.`)
+  if (contamination.class !== 'clean')
+    return to(
+      'reclaim',
+      `Class ${classesOf(contamination)
+        .map((name) => CLASS_LABELS[name].toLowerCase())
+        .join(', ')}: not to be used again, into a cylinder of its own.`,
+    )
+  if (contamination.electrical && !contamination.oilTested)
+    return to(
+      'reclaim',
+      'After an electrical failure the oil is tested before a charge goes back: a strip frees nothing.',
+    )
+  if (!acidNegative)
+    return to('reclaim', 'No negative acid test on record: test before it is used again, else reclaim.')
+  if (!contamination.known) return to('reclaim', 'The class is not known: the charge does not go back.')
+  if (policy.recoveredRefrigerant !== 'reuse-when-clean')
+    return to('reclaim', 'By policy the recovered charge is not used again.')
+  return to(
+    'reuse-in-same-equipment',
+    "Clean, and the acid test negative: it may go back into the same owner's equipment.",
+  )
+}
+
+/** What a conversion asks for (handbook 10). */
+function conversionWork(unit: UnitPlate, to: RefrigerantName): string[] {
+  const oil = oilOf(unit)
+  const keepsOil = refrigerantRow(to).oils.includes(oil)
+  return [
+    'recover all and weigh it',
+    keepsOil
+      ? `${oil} oil may stay: watch its return`
+      : `${refrigerantRow(to).oils[0]} oil: about 95 % of it, by the maker`,
+    unit.metering === 'txv' || unit.metering === 'eev'
+      ? 'valve: check its range and set the superheat anew'
+      : 'orifice or capillary: check its size for the new mass flow',
+    'new dryer, seals and cores; pressure test',
+    'targets stay those of the equipment: its coils do not change',
+    'label: refrigerant, charge, oil, date',
+  ]
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+function reasonsOf(
+  input: PathInput,
+  to: RefrigerantName | undefined,
+  comparison: Comparison | undefined,
+): string[] {
+  const { unit } = input
+  const listing = listingOf(unit, unit.refrigerant)
+  const row = comparison?.rows.find(({ name }) => name === to)
+  const refusals = comparison?.rows.find(({ name }) => name === input.chosen)?.suitability.reasons ?? []
+  return [
+    ...(input.chosen && input.chosen !== to ? [`${input.chosen} is refused.`, ...refusals] : []),
+    ...(listing.ok ? [] : [listing.reason]),
+    ...(to === undefined
+      ? ['Nothing that this equipment is listed for is known: replace the unit, or read its plate.']
+      : []),
+    ...(row && to !== madeFor(unit)
+      ? [
+          `Capacity ${percent(row.relativeCapacity)}, charge ${percent(row.relativeCharge)} of the original.`,
+          ...row.suitability.reasons,
+        ]
+      : []),
+    ...(to && isFlammable(to)
+      ? [`${to} is flammable: rated tools, no flame, its cautions stand at every step.`]
+      : []),
+    'Never top up with another refrigerant.',
+  ]
+}
+
+function pathOf(unit: UnitPlate, to: RefrigerantName | undefined): RefrigerantPath['path'] {
+  if (to === undefined) return 'replace-unit'
+  if (to === unit.refrigerant) return 'keep'
+  return listingOf(unit, unit.refrigerant).ok ? 'convert' : 'back-to-listed'
+}
+
+/**
+ * Keep, convert, go back to what the plate lists, or replace the unit; refused refrigerants never go in, whatever was
+ * chosen. Compared at this unit's own temperatures.
+ * @throws OrzoError not-loaded where the candidates' tables are not in memory
+ */
+export function refrigerantPath(input: PathInput): RefrigerantPath {
+  const { unit, readings, chosen } = input
+  const at = pointOf(unit, readings)
+  const comparison = comparisonOf(unit, at)
+  const refused = new Set(
+    comparison?.rows.filter(({ suitability }) => suitability.verdict === 'refused').map(({ name }) => name),
+  )
+  const isChoice = chosen !== undefined && !refused.has(chosen)
+  const to = goesIn(unit, isChoice ? chosen : undefined)
+  const path = pathOf(unit, to)
+  return {
+    path,
+    holds: unit.refrigerant,
+    goesIn: to,
+    ...recoveredOf(input),
+    reasons: reasonsOf(input, to, comparison),
+    work: to !== undefined && path === 'convert' ? conversionWork(unit, to) : [],
+    at,
+    comparison,
   }
 }

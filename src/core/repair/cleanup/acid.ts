@@ -1,20 +1,44 @@
-import { type Contamination, isAcid, isBurnout } from './contamination'
+import { TAN_CLEAN } from './acidEvidence'
+import type { CircuitSize } from './circuitSize'
+import type { Contamination } from './contamination'
+import type { DryerModel } from './dryerModel'
+import type { Range } from './exposure'
+import type { CleanupRecord } from './record'
+import { DRAINED } from './water'
+import { SIDES } from './waterFound'
 
-/** [memory] handbook 06 thresholds, mg KOH a gram of oil. */
-const TAN_CLEAN = 0.05
-const TAN_MILD = 0.1
-const TAN_BURNOUT = 0.3
-/** [practice] share of the old oil that one change leaves behind. */
-const OIL_LEFT = 0.25
-const MOST_CHANGES = 6
+/** [memory] acid that is taken where no laboratory told it, mg KOH a gram of oil; handbook 06. */
+const ASSUMED: Readonly<Record<'none' | 'mild' | 'strong', Range>> = {
+  none: { low: 0, likely: 0, high: 0 },
+  mild: { low: 0.06, likely: 0.1, high: 0.15 },
+  strong: { low: 0.16, likely: 0.3, high: 0.6 },
+}
+/** [practice] a laboratory figure is good to a tenth. */
+const LAB_ERROR = 0.1
+/** [practice] more changes than these are not made on one visit. */
+export const MOST_CHANGES = 6
+
+/** Hours after the first start at which the oil is tested again; handbook 06. */
+export const RETESTS: Readonly<Record<'none' | 'mild' | 'strong', readonly number[]>> = {
+  none: [],
+  mild: [24],
+  strong: [4, 24, 72],
+}
+
+/** One step that takes acid out. */
+export type AcidStep = { readonly label: string; readonly tan: number }
 
 export type AcidLedger = {
-  /** assumed total acid number before, mg KOH/g */
-  readonly before: number
+  /** total acid number before, mg KOH/g, and whether a laboratory told it */
+  readonly before: Range
+  readonly isMeasured: boolean
   readonly target: number
+  /** likely number, and what the high side would take */
   readonly changes: number
-  /** acid number after each change */
-  readonly after: readonly number[]
+  readonly changesHigh: number
+  /** acid number after each change, then after each core, likely */
+  readonly after: readonly AcidStep[]
+  readonly retestHours: readonly number[]
 }
 
 /**
@@ -23,16 +47,50 @@ export type AcidLedger = {
  * @param left share of old oil after a change, 0 to below 1
  * @returns the number of changes, at most 6
  */
-export function oilChangesFor(before: number, target: number, left: number = OIL_LEFT): number {
+export function oilChangesFor(before: number, target: number, left: number): number {
   let changes = 0
   for (let now = before; now >= target && changes < MOST_CHANGES; now *= left) changes += 1
   return changes
 }
 
-/** Acid before, and after each oil change. */
-export function acidLedger(contamination: Contamination): AcidLedger {
-  const before = isBurnout(contamination) ? TAN_BURNOUT : isAcid(contamination) ? TAN_MILD : 0
-  const changes = oilChangesFor(before, TAN_CLEAN)
-  const after = Array.from({ length: changes }, (_v, i) => before * OIL_LEFT ** (i + 1))
-  return { before, target: TAN_CLEAN, changes, after }
+function acidBefore({ repair }: CleanupRecord, { contents }: Contamination): Range {
+  const lab = repair.acidNumber
+  const assumed = ASSUMED[contents.acid]
+  if (lab === undefined) return assumed
+  // the careful side of two that do not agree
+  const likely = Math.max(lab, contents.acid === 'none' ? 0 : lab < TAN_CLEAN ? assumed.likely : lab)
+  return { low: likely * (1 - LAB_ERROR), likely, high: likely * (1 + LAB_ERROR) }
+}
+
+/** Acid that half of a core's rating takes from the oil, mg KOH a gram. */
+const coreTakes = (core: DryerModel, size: CircuitSize) => (core.acid * 0.5) / (size.oilMass * 1000)
+
+/** Acid before, after each oil change and after each core; when it is tested again. */
+export function acidLedger(record: CleanupRecord, contamination: Contamination): AcidLedger {
+  const before = acidBefore(record, contamination)
+  const left = (side: 'low' | 'likely' | 'high') => 1 - DRAINED[side]
+  const changes = oilChangesFor(before.likely, TAN_CLEAN, left('likely'))
+  return {
+    before,
+    isMeasured: record.repair.acidNumber !== undefined,
+    target: TAN_CLEAN,
+    changes,
+    changesHigh: Math.max(...SIDES.map((side) => oilChangesFor(before[side], TAN_CLEAN, left(side)))),
+    after: Array.from({ length: changes }, (_v, i) => ({
+      label: `after oil change ${i + 1}`,
+      tan: before.likely * left('likely') ** (i + 1),
+    })),
+    retestHours: RETESTS[contamination.contents.acid],
+  }
+}
+
+/** The ledger with what the cores of the chosen dryers take beside the oil changes. */
+export function withCores(ledger: AcidLedger, cores: readonly DryerModel[], size: CircuitSize): AcidLedger {
+  if (ledger.before.likely === 0) return ledger
+  let tan = ledger.after.at(-1)?.tan ?? ledger.before.likely
+  const steps = cores.map((core): AcidStep => {
+    tan = Math.max(tan - coreTakes(core, size), 0)
+    return { label: `after the ${core.place} core has taken up half of what it holds`, tan }
+  })
+  return { ...ledger, after: [...ledger.after, ...steps] }
 }

@@ -1,218 +1,165 @@
+import { acidSigns, type AcidSign, isOilTested } from './acidEvidence'
+import { acidChances, waterChance } from './chances'
+import type { CircuitSize } from './circuitSize'
+import { ACID_LEVELS, type AcidLevel, classesFor, type ContaminationClass, type Contents } from './classes'
+import { conflictsOf } from './conflicts'
+import { type Exposure, exposureOf } from './exposure'
+import { OIL_ROWS } from './oils'
 import type { CleanupRecord } from './record'
-
-/** Clean-up classes of handbook 06. */
-export const CONTAMINATION_CLASSES = [
-  'clean',
-  'debris',
-  'mild-acid',
-  'burnout',
-  'wet',
-  'wet-acid',
-  'waxed',
-] as const
-export type ContaminationClass = (typeof CONTAMINATION_CLASSES)[number]
-
-export const CLASS_LABELS: Readonly<Record<ContaminationClass, string>> = {
-  clean: 'Clean',
-  debris: 'Debris',
-  'mild-acid': 'Mild acid',
-  burnout: 'Burnout',
-  wet: 'Wet',
-  'wet-acid': 'Wet and acid',
-  waxed: 'Waxed or plugged',
-}
-
-type Kind = 'mild' | 'strong' | 'wet' | 'debris' | 'wax' | 'note'
-
-type Sign = {
-  readonly kind: Kind
-  readonly sentence: string
-  readonly seen: (record: CleanupRecord) => boolean
-}
-
-/** [practice] handbook 11: open for more than a day counts as wet. */
-const HOURS_OPEN_WET = 24
-/** [practice] in rain or by the sea an hour is enough. */
-const HOURS_OPEN_WET_IN_RAIN = 1
-
-const hoursOpen = ({ observations }: CleanupRecord) => observations.hoursOpenToAir ?? 0
-const isRough = ({ observations }: CleanupRecord) =>
-  observations.openConditions === 'rain' || observations.openConditions === 'coastal'
-
-const SIGNS: readonly Sign[] = [
-  {
-    kind: 'strong',
-    sentence: 'The acid test is strong.',
-    seen: ({ observations }) => observations.acidTest === 'strong',
-  },
-  {
-    kind: 'strong',
-    sentence: 'The oil smells burnt.',
-    seen: ({ observations }) => observations.oilAppearance === 'burnt-smell',
-  },
-  {
-    kind: 'strong',
-    sentence: 'The refrigerant smells burnt.',
-    seen: ({ observations }) => observations.refrigerantSmell === 'yes',
-  },
-  {
-    kind: 'mild',
-    sentence: 'The acid test is weak.',
-    seen: ({ observations }) => observations.acidTest === 'weak',
-  },
-  {
-    kind: 'mild',
-    sentence: 'The oil is dark.',
-    seen: ({ observations }) => observations.oilAppearance === 'dark',
-  },
-  {
-    kind: 'mild',
-    sentence: 'This circuit had a burnout before, and no acid test shows it clean.',
-    seen: ({ previousBurnout, observations }) => previousBurnout && observations.acidTest !== 'negative',
-  },
-  {
-    kind: 'wet',
-    sentence: 'The moisture indicator reads wet.',
-    seen: ({ observations }) => observations.moistureIndicator === 'wet',
-  },
-  {
-    kind: 'wet',
-    sentence: 'The moisture indicator is washed out and unreadable: free water was there.',
-    seen: ({ observations }) => observations.moistureIndicator === 'unreadable',
-  },
-  {
-    kind: 'wet',
-    sentence: 'The oil is milky.',
-    seen: ({ observations }) => observations.oilAppearance === 'milky',
-  },
-  {
-    kind: 'wet',
-    sentence: 'Copper plating shows moisture over a long time.',
-    seen: ({ observations }) => observations.copperPlating === 'yes',
-  },
-  {
-    kind: 'wet',
-    sentence: 'Hot water on the valve restored flow: ice, so free water.',
-    seen: ({ observations }) => observations.warmValveResponse === 'flow-returned',
-  },
-  {
-    kind: 'wet',
-    sentence: 'Ice in the valve is the fault under repair.',
-    seen: ({ faults }) => faults.includes('moisture-freeze-at-valve'),
-  },
-  {
-    kind: 'wet',
-    sentence: 'The circuit stood open to air for more than a day.',
-    seen: (record) => hoursOpen(record) > HOURS_OPEN_WET,
-  },
-  {
-    kind: 'wet',
-    sentence: 'The circuit was found in vacuum: it has been drawing air for as long as it may have stood so.',
-    seen: (record) => record.drewAir && record.observations.hoursOpenToAir === undefined,
-  },
-  {
-    kind: 'wet',
-    sentence: 'The circuit stood open in rain or by the sea.',
-    seen: (record) => isRough(record) && hoursOpen(record) >= HOURS_OPEN_WET_IN_RAIN,
-  },
-  {
-    kind: 'debris',
-    sentence: 'There are metal flakes in the oil.',
-    seen: ({ observations }) => observations.oilAppearance === 'metal-flakes',
-  },
-  {
-    kind: 'debris',
-    sentence: 'The valve screen is plugged: something shed it.',
-    seen: ({ faults }) => faults.includes('txv-inlet-screen-plugged'),
-  },
-  {
-    kind: 'wax',
-    sentence: 'The capillary is plugged: wax or residue.',
-    seen: ({ faults }) => faults.includes('capillary-plugged'),
-  },
-  {
-    kind: 'note',
-    sentence: 'The moisture indicator is between dry and wet.',
-    seen: ({ observations }) => observations.moistureIndicator === 'caution',
-  },
-  {
-    kind: 'note',
-    sentence: 'The acid test is negative; by a refrigerant strip that is weak evidence: test the oil.',
-    seen: ({ observations }) =>
-      observations.acidTest === 'negative' && observations.acidTestKind === 'refrigerant-strip',
-  },
-  {
-    kind: 'note',
-    sentence: 'The acid test is negative.',
-    seen: ({ observations }) =>
-      observations.acidTest === 'negative' && observations.acidTestKind !== 'refrigerant-strip',
-  },
-  {
-    kind: 'note',
-    sentence: 'The oil is clear.',
-    seen: ({ observations }) => observations.oilAppearance === 'clear',
-  },
-  {
-    kind: 'note',
-    sentence: 'No acid test is on record: test the oil before the dryer is bought.',
-    seen: ({ observations }) => observations.acidTest === undefined,
-  },
-]
+import { suggestionsOf } from './suggests'
+import { waterAsFound } from './waterFound'
+import { HOURS_OPEN_TRIPLE, waterSigns } from './waterEvidence'
 
 export type Contamination = {
   readonly class: ContaminationClass
   /** further classes whose work is added to the plan */
   readonly also: readonly ContaminationClass[]
+  readonly contents: Contents
+  /** false: not known, the class is what it is planned as */
+  readonly known: boolean
+  /** chance that nothing graver is inside than what is planned for, 0 to 1 */
+  readonly confidence: number
   readonly evidence: readonly string[]
+  /** signs that contradict each other; the careful one is followed */
+  readonly conflicts: readonly string[]
+  /** why it is not known, and what is planned instead */
+  readonly assumed: readonly string[]
+  readonly exposure: Exposure | undefined
+  /** three pulls, broken with nitrogen */
+  readonly triple: boolean
+  /** the compressor burnt: refrigerant goes back only after its oil was tested */
+  readonly electrical: boolean
+  readonly oilTested: boolean
 }
 
-/** From what is found to the class, the gravest first. */
-const CLASS_RULES: readonly (readonly [ContaminationClass, (has: (kind: Kind) => boolean) => boolean])[] = [
-  ['wet-acid', (has) => has('wet') && (has('strong') || has('mild'))],
-  ['burnout', (has) => has('strong')],
-  ['wet', (has) => has('wet')],
-  ['debris', (has) => has('debris')],
-  ['mild-acid', (has) => has('mild')],
-  ['waxed', (has) => has('wax')],
-]
+/** What is asked of a part of the inside, and whether it is known. */
+type Finding<T> = { readonly value: T; readonly known: boolean; readonly assumed: readonly string[] }
 
-/** Classes that may come on top of the first one. */
-const ADDED: readonly (readonly [ContaminationClass, Kind])[] = [
-  ['burnout', 'strong'],
-  ['debris', 'debris'],
-  ['mild-acid', 'mild'],
-  ['waxed', 'wax'],
-]
-const COVERS: Partial<Record<ContaminationClass, readonly ContaminationClass[]>> = {
-  burnout: ['mild-acid'],
-  'wet-acid': ['mild-acid'],
+const gravest = (levels: readonly AcidLevel[]): AcidLevel =>
+  ACID_LEVELS[Math.max(0, ...levels.map((level) => ACID_LEVELS.indexOf(level)))] ?? 'none'
+
+const isNegative = (sign: AcidSign, ofOil: boolean) =>
+  sign.asks === undefined && (sign.ofOil === true) === ofOil && sign.sentence.includes('negative')
+const oilIsNegative = (signs: readonly AcidSign[]) =>
+  signs.some((sign) => sign.ofOil && sign.asks === undefined)
+
+const EARLIER_BURNOUT = 'This circuit had a burnout before, and no test of the oil shows it clean.'
+const NEVER_TESTED = 'The oil was not tested: test it as soon as it is out.'
+
+/** A reason to call it clean without a test of the oil (handbook 06). */
+function isSoundReason(record: CleanupRecord, signs: readonly AcidSign[], isCompressor: boolean): boolean {
+  const strip = signs.some((sign) => isNegative(sign, false))
+  const clear = record.observations.oilAppearance === 'clear'
+  if (isCompressor) return strip && clear
+  return strip || (clear && !record.previousBurnout && exposureOf(record) === undefined)
 }
 
-/** The clean-up class of a circuit, from everything on record. */
-export function classify(record: CleanupRecord): Contamination {
-  const found = SIGNS.filter((sign) => sign.seen(record))
-  const has = (kind: Kind) => found.some((sign) => sign.kind === kind)
-  const first = CLASS_RULES.find(([, rule]) => rule(has))?.[0] ?? 'clean'
-  const also = ADDED.filter(
-    ([name, kind]) => has(kind) && name !== first && !COVERS[first]?.includes(name),
-  ).map(([name]) => name)
-  return { class: first, also, evidence: found.map((sign) => sign.sentence) }
+function acidOf(record: CleanupRecord, signs: readonly AcidSign[]): Finding<AcidLevel> {
+  const suggested = suggestionsOf(record.faults)
+  const isElectrical = suggested.some(({ electrical }) => electrical)
+  const isCompressor = suggested.some(({ compressor }) => compressor)
+  const asked = signs.flatMap(({ asks }) => asks ?? [])
+  if (asked.length > 0) return { value: gravest(asked), known: true, assumed: [] }
+  if (oilIsNegative(signs)) return { value: 'none', known: true, assumed: [] }
+  if (record.previousBurnout) return { value: 'mild', known: false, assumed: [EARLIER_BURNOUT] }
+  const burnt = suggested.filter(({ contents }) => contents.acid)
+  if (burnt.length > 0) return { value: 'mild', known: false, assumed: burnt.map(({ sentence }) => sentence) }
+  const known = !isElectrical && isSoundReason(record, signs, isCompressor)
+  return { value: 'none', known, assumed: known ? [] : [NEVER_TESTED] }
+}
+
+function debrisOf({ observations, faults }: CleanupRecord): Finding<boolean> {
+  const oil = observations.oilAppearance
+  if (oil === 'metal-flakes') return { value: true, known: true, assumed: [] }
+  const suggested = suggestionsOf(faults).filter(({ contents }) => contents.debris)
+  if (suggested.some(({ compressor }) => !compressor)) return { value: true, known: true, assumed: [] }
+  // what a compressor shed shows in its oil: once that was seen, it decides
+  const unseen = oil === undefined ? suggested : []
+  return {
+    value: unseen.length > 0,
+    known: unseen.length === 0,
+    assumed: unseen.map(({ sentence }) => sentence),
+  }
+}
+
+const UNTOLD = 'How long it stood open is not known: it is reckoned from a day to a year, likely a month.'
+
+function waterOf(record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): Finding<boolean> {
+  const isSeen =
+    waterSigns(record).some(({ wet }) => wet) ||
+    suggestionsOf(record.faults).some(({ contents }) => contents.wet)
+  if (isSeen) return { value: true, known: true, assumed: [] }
+  if (!exposure) return { value: false, known: true, assumed: [] }
+  const wet = waterAsFound(record, size, 'likely').ppm > OIL_ROWS[size.oil].act
+  return { value: wet, known: exposure.isTold, assumed: exposure.isTold ? [] : [UNTOLD] }
 }
 
 /** All classes whose work applies. */
-export const classesOf = ({ class: first, also }: Contamination): readonly ContaminationClass[] => [
-  first,
-  ...also,
-]
+export const classesOf = ({
+  class: first,
+  also,
+}: Pick<Contamination, 'class' | 'also'>): readonly ContaminationClass[] => [first, ...also]
 
 /** Whether acid is to be dealt with. */
-export const isAcid = (contamination: Contamination): boolean =>
-  classesOf(contamination).some((name) => name === 'mild-acid' || name === 'burnout' || name === 'wet-acid')
-
+export const isAcid = ({ contents }: Pick<Contamination, 'contents'>): boolean => contents.acid !== 'none'
 /** Whether strong acid is to be dealt with. */
-export const isBurnout = (contamination: Contamination): boolean =>
-  classesOf(contamination).includes('burnout')
-
+export const isBurnout = ({ contents }: Pick<Contamination, 'contents'>): boolean =>
+  contents.acid === 'strong'
 /** Whether water is to be dealt with. */
-export const isWet = (contamination: Contamination): boolean =>
-  contamination.class === 'wet' || contamination.class === 'wet-acid'
+export const isWet = ({ contents }: Pick<Contamination, 'contents'>): boolean => contents.wet
+
+const METAL = 'There are metal flakes in the oil.'
+const BY_LEDGER = 'By the water ledger its oil holds more than it may.'
+
+function evidenceOf(
+  record: CleanupRecord,
+  signs: readonly AcidSign[],
+  exposure: Exposure | undefined,
+  wet: boolean,
+) {
+  const water = waterSigns(record)
+  const bySign = water.some((sign) => sign.wet)
+  return [
+    ...signs.map(({ sentence }) => sentence),
+    ...water.map(({ sentence }) => sentence),
+    ...(exposure ? [exposure.sentence] : []),
+    ...(wet && exposure && !bySign ? [BY_LEDGER] : []),
+    ...(record.observations.oilAppearance === 'metal-flakes' ? [METAL] : []),
+    ...suggestionsOf(record.faults)
+      .filter(({ compressor }) => !compressor)
+      .map(({ sentence }) => sentence),
+  ]
+}
+
+/**
+ * The clean-up class of a circuit from everything on record. Unknown is not clean (handbook 06): without a test of the oil
+ * or a sound reason it says so, and is planned as what the fault suggests.
+ */
+export function classify(record: CleanupRecord, size: CircuitSize): Contamination {
+  const signs = acidSigns(record)
+  const exposure = exposureOf(record)
+  const acid = acidOf(record, signs)
+  const debris = debrisOf(record)
+  const water = waterOf(record, size, exposure)
+  const suggested = suggestionsOf(record.faults)
+  const wax = suggested.some(({ contents }) => contents.wax)
+  const contents: Contents = { acid: acid.value, wet: water.value, debris: debris.value, wax }
+  const [first = 'clean', ...also] = classesFor(contents)
+  const acidUpTo = acidChances(record)
+    .slice(0, ACID_LEVELS.indexOf(acid.value) + 1)
+    .reduce((sum, chance) => sum + chance, 0)
+  return {
+    class: first,
+    also,
+    contents,
+    known: acid.known && debris.known && water.known,
+    confidence: acidUpTo * (water.value ? 1 : 1 - waterChance(record)),
+    evidence: evidenceOf(record, signs, exposure, water.value),
+    conflicts: conflictsOf(record),
+    assumed: [...acid.assumed, ...debris.assumed, ...water.assumed],
+    exposure,
+    triple: water.value || (exposure !== undefined && exposure.hours.likely > HOURS_OPEN_TRIPLE),
+    electrical: suggested.some(({ electrical }) => electrical),
+    oilTested: isOilTested(record),
+  }
+}

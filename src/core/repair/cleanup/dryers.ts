@@ -1,211 +1,193 @@
-import { hasReversingValve } from '../../record/equipment/kinds'
-import type { UnitPlate } from '../../record/equipment/unit'
-import type { Policy } from '../../record/policy/policy'
-import { isFlammable, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { saturatedState } from '../../physics/refrigerants/saturation'
-import type { CircuitSize } from './circuitSize'
-import { type Contamination, isAcid, isBurnout, isWet } from './contamination'
+import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
+import { toKelvin } from '../../base/units/convert'
+import { isAcid, isWet } from './contamination'
+import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
+import type { DryerCore, DryerModel, DryerPlace } from './dryerModel'
 import {
-  DRYER_CATALOGUE,
-  type DryerCore,
-  type DryerModel,
-  type DryerPlace,
-  HIGH_ACID_WATER_SHARE,
-} from './dryerCatalogue'
+  coreWanted,
+  type DryerNeed,
+  lineSize,
+  stepsByClass,
+  tonsOn,
+  usableWater,
+  WATER_MARGIN,
+} from './dryerNeed'
+import { type Judged, judgeDryer, lacksOnlyCapacity } from './dryerRules'
+
+/** A dryer with everything that was said of it. */
+export type JudgedDryer = {
+  readonly dryer: DryerModel
+  readonly judged: readonly Judged[]
+  /** lines that need a reducer, inches */
+  readonly reducer?: { readonly from: number; readonly to: number }
+}
+
+/** What is done where no single dryer is enough. */
+export type DryerWays = {
+  /** how many side by side carry tons and water */
+  readonly parallel: number
+  /** how many, one after another, hold the water */
+  readonly visits: number
+  readonly sentences: readonly string[]
+}
 
 export type DryerChoice = {
   readonly place: DryerPlace
-  readonly chosen: DryerModel | undefined
-  readonly reasons: readonly string[]
-  readonly refused: readonly { readonly dryer: DryerModel; readonly reasons: readonly string[] }[]
-  /** extra charge for the liquid that the dryer holds, kg; liquid dryers only */
-  readonly extraCharge: number
+  /** the best that fits; on the parts list even where it alone is not enough */
+  readonly chosen: JudgedDryer | undefined
+  /** what else is needed, where one is not enough */
+  readonly ways: DryerWays | undefined
+  /** other dryers that would do, the best first */
+  readonly others: readonly JudgedDryer[]
+  readonly refused: readonly JudgedDryer[]
+  /** sizes that the class and the policy go up */
+  readonly steps: number
+  /** liquid that the new one holds and that the old one held, kg; liquid dryers only */
+  readonly holds: number
+  readonly oldHeld: number
+  /** the old one's size was not written down and was taken as the usual one */
+  readonly isOldAssumed: boolean
 }
 
-/** What a dryer must do on this circuit. */
-export type DryerNeed = {
-  readonly unit: UnitPlate
-  readonly size: CircuitSize
-  readonly contamination: Contamination
-  /** water left for the dryer, kg */
-  readonly water: number
-  readonly policy: Policy
-  readonly previousBurnout: boolean
-}
-
-/** [practice] handbook 06: half of the rated water is usable, and twice the remainder is wanted. */
-const USABLE_SHARE = 0.5
-const WATER_MARGIN = 2
-const CUBIC_INCH_M3 = 0.0254 ** 3
+const IN3_M3 = 0.0254 ** 3
 /** [memory] liquid held by a block, as a share of its volume. */
 const LIQUID_SHARE = 0.5
-const EVAPORATING = 277.6 // 40 F
-const LIQUID = 310.9 // 100 F
+const LIQUID_KELVIN = toKelvin({ value: 100, unit: 'F' })
+/** [memory] the dryer of an appliance that is not written down, in^3. */
+const APPLIANCE_OLD = 1
+const MOST_OTHERS = 4
 
-/** The refrigerant in which dryer capacities are rated. */
+/** The refrigerant in which generic capacities are rated. */
 export const DRYER_RATING_REFRIGERANT = 'R-22'
 
-/** Refrigerating effect x root of liquid density: flow capacity of one dryer, relative to R-22. [physics] */
-function flowFactor(unit: UnitPlate): number {
-  const strength = (name: UnitPlate['refrigerant']) => {
-    const liquid = saturatedState(name, 'bubble', LIQUID)
-    return (saturatedState(name, 'dew', EVAPORATING).enthalpy - liquid.enthalpy) * Math.sqrt(liquid.density)
-  }
-  return strength(unit.refrigerant) / strength(DRYER_RATING_REFRIGERANT)
+/** Liquid that a block holds at 100 F, kg [physics] but for its fill. */
+export const blockHolds = (block: number, refrigerant: RefrigerantName): number =>
+  block * IN3_M3 * LIQUID_SHARE * saturatedState(refrigerant, 'bubble', LIQUID_KELVIN).density
+
+const RANK: readonly DryerCore[] = ['sieve', 'blend', 'high-acid']
+/** [practice] how much worse a choice is, in powers of e of block size: larger than wanted, a core that gives away water, a reducer, not on the van. */
+const WORSE = { smaller: 3, core: 0.3, reducer: 0.12, notOnVan: 0.02, generic: 0.01 } as const
+/** Sizes closer than this take the same line, inches. */
+const SAME_SIZE = 0.04
+
+function reducerOf(dryer: DryerModel, line: number | undefined): JudgedDryer['reducer'] {
+  if (line === undefined || dryer.connections.some((size) => Math.abs(size - line) < SAME_SIZE))
+    return undefined
+  const nearest = [...dryer.connections].sort((a, b) => Math.abs(a - line) - Math.abs(b - line))[0]
+  return nearest === undefined ? undefined : { from: line, to: nearest }
 }
 
-/** Usable water of a dryer on this refrigerant, kg. */
-export function usableWater(dryer: DryerModel, unit: UnitPlate): number {
-  const grams = unit.refrigerant === 'R-22' ? dryer.waterR22 : dryer.waterPOE
-  const share = dryer.core === 'high-acid' ? HIGH_ACID_WATER_SHARE : 1
-  return (grams * share * USABLE_SHARE) / 1000
+function badness({ dryer, reducer }: JudgedDryer, need: DryerNeed, wanted: number): number {
+  const over = RANK.indexOf(dryer.core) - RANK.indexOf(coreWanted(need, dryer.place))
+  const size = Math.log(dryer.block / wanted)
+  return (
+    (size < 0 ? -size * WORSE.smaller : size) +
+    Math.max(over, 0) * WORSE.core +
+    (reducer ? WORSE.reducer : 0) +
+    (dryer.own ? (dryer.onVan > 0 ? 0 : WORSE.notOnVan) : WORSE.generic + WORSE.notOnVan)
+  )
 }
 
-function wantedCore({ contamination }: DryerNeed, place: DryerPlace): DryerCore {
-  if (isBurnout(contamination) || contamination.class === 'waxed') return 'high-acid'
-  if (isAcid(contamination) || contamination.class === 'debris') return 'blend'
-  return place === 'suction' ? 'blend' : 'sieve'
+/** The size that is some steps above another on the ladder of sizes that are sold. */
+function stepsAbove(block: number, steps: number, place: DryerPlace): number {
+  const ladder = blockLadder(place)
+  const at = ladder.findIndex((each) => each >= block)
+  return ladder[Math.min((at < 0 ? ladder.length - 1 : at) + steps, ladder.length - 1)] ?? block
 }
-
-/** On a split heat pump the liquid line flows both ways. */
-const liquidLineReverses = (unit: UnitPlate) => hasReversingValve(unit) && unit.metering !== 'capillary'
-
-type Rule = {
-  readonly applies: DryerPlace | 'both'
-  /** a reason to refuse, or undefined */
-  readonly refuse: (dryer: DryerModel, need: DryerNeed) => string | undefined
-}
-
-const RULES: readonly Rule[] = [
-  {
-    applies: 'both',
-    refuse: (dryer, { unit }) =>
-      refrigerantRow(unit.refrigerant).highPressureClass && !dryer.highPressure
-        ? `not rated for the pressure of ${unit.refrigerant}`
-        : undefined,
-  },
-  {
-    applies: 'liquid',
-    refuse: (dryer, { unit }) =>
-      liquidLineReverses(unit) && dryer.flow === 'one-way'
-        ? 'one-way, and this liquid line reverses with the mode'
-        : undefined,
-  },
-  {
-    applies: 'liquid',
-    refuse: (dryer, { unit }) =>
-      !liquidLineReverses(unit) && dryer.flow === 'bi-flow'
-        ? 'bi-flow is not needed: this line flows one way'
-        : undefined,
-  },
-  {
-    applies: 'both',
-    refuse: (dryer, { unit, size }) => {
-      const tons = dryer.tons * flowFactor(unit)
-      return tons < size.tons
-        ? `${tons.toFixed(1)} tons at its drop limit, ${size.tons} are needed`
-        : undefined
-    },
-  },
-  {
-    applies: 'liquid',
-    refuse: (dryer, { unit, water }) => {
-      const usable = usableWater(dryer, unit)
-      return usable < WATER_MARGIN * water
-        ? `holds ${(usable * 1000).toFixed(1)} g of usable water, ${(WATER_MARGIN * water * 1000).toFixed(1)} g wanted`
-        : undefined
-    },
-  },
-  {
-    applies: 'both',
-    refuse: (dryer, need) => {
-      const wanted = wantedCore(need, dryer.place)
-      const rank: readonly DryerCore[] = ['sieve', 'blend', 'high-acid']
-      const biFlowIsAllThereIs = dryer.place === 'liquid' && dryer.flow === 'bi-flow'
-      if (biFlowIsAllThereIs || dryer.core === wanted) return undefined
-      return rank.indexOf(dryer.core) < rank.indexOf(wanted)
-        ? `${dryer.core} core: this class wants ${wanted}`
-        : `${dryer.core} core gives away water capacity that is not needed here`
-    },
-  },
-]
-
-/** How many sizes above the smallest that fits (handbook 06 rule 5). */
-const stepsByClass = ({ contamination }: DryerNeed) =>
-  contamination.class === 'clean' ? 0 : isWet(contamination) || isBurnout(contamination) ? 2 : 1
 
 /** By the class; at least one where the company's policy says so (handbook 11). */
-const stepsUp = (need: DryerNeed) =>
-  Math.max(stepsByClass(need), need.policy.liquidDryer === 'one-size-up' ? 1 : 0)
+const stepsOf = (need: DryerNeed, place: DryerPlace) =>
+  place === 'suction'
+    ? 0
+    : Math.max(
+        stepsByClass(need),
+        need.policy.liquidDryer === 'one-size-up' && !need.size.isAppliance ? 1 : 0,
+      )
 
-const reasonsAgainst = (dryer: DryerModel, need: DryerNeed): string[] =>
-  RULES.filter((rule) => rule.applies === 'both' || rule.applies === dryer.place).flatMap(
-    (rule) => rule.refuse(dryer, need) ?? [],
-  )
-
-function reasonsFor(dryer: DryerModel, need: DryerNeed, steps: number): string[] {
-  const { unit, size, contamination } = need
-  const tons = (dryer.tons * flowFactor(unit)).toFixed(1)
-  const suction = dryer.place === 'suction'
-  return [
-    `${tons} tons on ${unit.refrigerant} at its drop limit, ${size.tons} needed`,
-    ...(suction
-      ? []
-      : [
-          `${(usableWater(dryer, unit) * 1000).toFixed(1)} g usable water for ${(need.water * 1000).toFixed(1)} g left after sweeps and oil`,
-        ]),
-    ...(steps > 0 && !suction
-      ? [
-          stepsByClass(need) > 0
-            ? `${steps} size${steps > 1 ? 's' : ''} up for the class "${contamination.class}"`
-            : 'one size up by policy',
-        ]
-      : []),
-    ...(dryer.flow === 'bi-flow' ? ['bi-flow, because the line reverses with the mode'] : ['mind the arrow']),
-    ...(suction && hasReversingValve(unit)
-      ? ['between reversing valve and compressor, never in the line that becomes discharge']
-      : []),
-    ...(suction
-      ? ['access valves on both sides for its drop; take it out when the acid test is negative']
-      : ['every opening of the circuit gets a new liquid dryer']),
-    ...(isFlammable(unit.refrigerant) ? ['flammable refrigerant: cut it out, never unsweat'] : []),
-  ]
+/** The block that a sound circuit of these tons takes: the smallest of the list that carries them, never below the old one. */
+function baseBlock(need: DryerNeed, place: DryerPlace): number {
+  const fits = DRYER_CATALOGUE.find((dryer) => dryer.place === place && tonsOn(dryer, need) >= need.size.tons)
+  return fits?.block ?? blockLadder(place).at(-1) ?? 0
 }
 
-/** Extra charge for a bigger block, kg [physics]. */
-function extraCharge(dryer: DryerModel, unit: UnitPlate): number {
-  const density = saturatedState(unit.refrigerant, 'bubble', LIQUID).density
-  return dryer.place === 'liquid' ? dryer.block * CUBIC_INCH_M3 * LIQUID_SHARE * density : 0
+const isBigEnough = (judged: readonly Judged[]) => judged.every(({ holds }) => holds)
+
+/** The dryers of the list and of the store, with all that the rules say. */
+function judgeAll(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): JudgedDryer[] {
+  const line = lineSize(need.unit, place)
+  return [...own, ...DRYER_CATALOGUE]
+    .filter((dryer) => dryer.place === place)
+    .map((dryer) => {
+      const reducer = reducerOf(dryer, line)
+      return { dryer, judged: judgeDryer(dryer, need), ...(reducer ? { reducer } : {}) }
+    })
 }
 
-function choose(place: DryerPlace, need: DryerNeed): DryerChoice {
-  const judged = DRYER_CATALOGUE.filter((dryer) => dryer.place === place).map((dryer) => ({
-    dryer,
-    reasons: reasonsAgainst(dryer, need),
-  }))
-  const fitting = judged.filter(({ reasons }) => reasons.length === 0).map(({ dryer }) => dryer)
-  const steps = place === 'liquid' ? Math.min(stepsUp(need), fitting.length - 1) : 0
-  const chosen = fitting[Math.max(steps, 0)]
+/** How many of a dryer carry the tons side by side, and hold the water one after another. */
+function waysFor({ dryer }: JudgedDryer, need: DryerNeed): DryerWays {
+  const tons = Math.ceil(need.size.tons / tonsOn(dryer, need))
+  const water = Math.ceil((WATER_MARGIN * need.water.likely) / usableWater(dryer, need.refrigerant))
+  return {
+    parallel: Math.max(tons, 1),
+    visits: dryer.place === 'liquid' ? Math.max(Math.ceil(water / Math.max(tons, 1)), 1) : 1,
+    sentences: [
+      ...(tons > 1
+        ? [`${tons} in parallel carry the tons; or a replaceable-core shell of the maker for this size`]
+        : []),
+      ...(water > tons && dryer.place === 'liquid'
+        ? [
+            `${Math.ceil(water / tons)} after one another hold the water: a change on a return visit, that opening with its own test and vacuum`,
+            'or two in parallel now, a longer warm vacuum, more of the oil out',
+          ]
+        : []),
+    ],
+  }
+}
+
+/** The choice for one place. */
+function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): DryerChoice {
+  const all = judgeAll(place, need, own)
+  const steps = stepsOf(need, place)
+  const old = place === 'liquid' ? need.unit.oldDryer?.cubicInches : undefined
+  const wanted = Math.max(stepsAbove(baseBlock(need, place), steps, place), old ?? 0)
+  const byRank = (list: readonly JudgedDryer[]) =>
+    [...list].sort((a, b) => badness(a, need, wanted) - badness(b, need, wanted))
+  const fitting = byRank(all.filter(({ judged }) => isBigEnough(judged)))
+  const lacking = all.filter(({ judged }) => lacksOnlyCapacity(judged))
+  const largest = [...lacking].sort((a, b) => b.dryer.tons - a.dryer.tons || b.dryer.block - a.dryer.block)[0]
+  const chosen = fitting[0] ?? largest
+  const usual = need.size.isAppliance ? APPLIANCE_OLD : baseBlock(need, place)
   return {
     place,
     chosen,
-    reasons: chosen
-      ? reasonsFor(chosen, need, steps)
-      : ["no generic size fits alone: use two in parallel, or the maker's replaceable-core shell"],
-    refused: judged.filter(({ reasons }) => reasons.length > 0),
-    extraCharge: chosen ? extraCharge(chosen, need.unit) : 0,
+    ways: fitting.length > 0 || !chosen ? undefined : waysFor(chosen, need),
+    others: fitting.slice(1, 1 + MOST_OTHERS),
+    refused: all.filter(({ judged }) => !isBigEnough(judged)),
+    steps,
+    holds: chosen && place === 'liquid' ? blockHolds(chosen.dryer.block, need.refrigerant) : 0,
+    oldHeld: place === 'liquid' ? blockHolds(old ?? usual, need.refrigerant) : 0,
+    isOldAssumed: place === 'liquid' && old === undefined,
   }
 }
 
-/** Whether a suction clean-up dryer goes in for a while: when acid or debris shows, or by policy after a burnout (handbook 11). */
-const wantsSuctionDryer = ({ contamination, policy, previousBurnout }: DryerNeed): boolean =>
-  isAcid(contamination) ||
-  contamination.class === 'debris' ||
-  contamination.also.includes('debris') ||
-  (policy.suctionDryer === 'always-after-burnout' && previousBurnout)
+/** Whether a suction clean-up dryer goes in for a while: when acid or debris shows, or by policy (handbook 11). */
+function wantsSuctionDryer({ contamination, policy, previousBurnout, size }: DryerNeed): boolean {
+  if (size.isAppliance) return false
+  return (
+    isAcid(contamination) ||
+    contamination.contents.debris ||
+    (policy.suctionDryer === 'always-after-burnout' && previousBurnout) ||
+    (policy.moistureSuctionDryer === 'acid-core' && isWet(contamination))
+  )
+}
 
-/** Liquid dryer always; suction dryer when acid or debris shows. */
-export function chooseDryers(need: DryerNeed): DryerChoice[] {
+/**
+ * Liquid dryer always; suction dryer when acid or debris shows. Every dryer of the list and of the user's store is judged by every
+ * rule, ranked, and told with its figures.
+ * @param own dryers of the user's own store
+ */
+export function chooseDryers(need: DryerNeed, own: readonly DryerModel[] = []): DryerChoice[] {
   const places: DryerPlace[] = wantsSuctionDryer(need) ? ['liquid', 'suction'] : ['liquid']
-  return places.map((place) => choose(place, need))
+  return places.map((place) => choose(place, need, own))
 }

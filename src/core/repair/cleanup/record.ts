@@ -1,6 +1,7 @@
 import type { KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
+import type { Repair } from '../../record/records/repair'
 
 /** What is known of a circuit's inside when its clean-up is decided. */
 export type CleanupRecord = {
@@ -10,12 +11,25 @@ export type CleanupRecord = {
   readonly previousBurnout: boolean
   /** it stood in vacuum while leaking: it has been drawing air, nobody knows how long */
   readonly drewAir: boolean
+  /** its pressure has fallen to nothing: the leak let air in as well as refrigerant out */
+  readonly isEmpty: boolean
+  /** laboratory figures and what came out */
+  readonly repair: Repair
   /** the faults that are repaired, where any is named */
   readonly faults: readonly string[]
 }
 
+const NOTHING: Repair = {}
+
+/** How the circuit was found: in vacuum, or with its pressure gone. */
+export type Found = { readonly drewAir?: boolean; readonly isEmpty?: boolean }
+
 /** Gathers the record of a job; a later set's observation replaces an earlier one. */
-export function cleanupRecord(job: KnownJob, faults: readonly string[] = [], drewAir = false): CleanupRecord {
+export function cleanupRecord(
+  job: KnownJob,
+  faults: readonly string[] = [],
+  { drewAir = false, isEmpty = false }: Found = {},
+): CleanupRecord {
   const observations: Observations = Object.assign(
     {},
     ...job.readingSets.map((set) => set.observations ?? {}),
@@ -25,6 +39,8 @@ export function cleanupRecord(job: KnownJob, faults: readonly string[] = [], dre
     observations,
     previousBurnout: job.arrival?.previousBurnout === true,
     drewAir,
+    isEmpty,
+    repair: job.repair ?? NOTHING,
     faults,
   }
 }

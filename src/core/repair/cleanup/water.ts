@@ -1,126 +1,164 @@
-import { absoluteHumidity } from '../../physics/air/psychrometrics'
-import type { CircuitSize } from './circuitSize'
-import { type Contamination, isWet } from './contamination'
+import { absoluteHumidity, waterVapourPressure } from '../../physics/air/psychrometrics'
+import { type CircuitSize, ROOM_KELVIN } from './circuitSize'
+import type { Range } from './exposure'
+import { OIL_ROWS } from './oils'
 import type { CleanupRecord } from './record'
+import { type Side, SIDES, type WaterAsFound, waterAsFound } from './waterFound'
 
-/** One line of the ledger: kilograms of water with the standard error of the estimate. */
-type WaterLine = { readonly label: string; readonly kg: number; readonly error: number }
+/** What is done against water: oil changes, nitrogen sweeps, hours of vacuum with warmth. */
+export type WaterWork = { readonly oilChanges: number; readonly sweeps: number; readonly hours: number }
+
+/** One line of the ledger, kg: low, likely, high. */
+export type WaterLine = { readonly id: WaterLineId; readonly label: string; readonly kg: Range }
+export type WaterLineId =
+  'before' | 'entered' | 'free' | 'freshOil' | 'oilChange' | 'sweep' | 'boiled' | 'vacuum'
 
 export type WaterLedger = {
   readonly sources: readonly WaterLine[]
   readonly sinks: readonly WaterLine[]
-  /** what comes in, what sweeps and oil take out, and what is left for the dryer; kg */
-  readonly total: number
-  readonly removed: number
-  readonly remainder: number
-  readonly error: number
-  readonly sweeps: number
-  readonly oilChanges: number
+  readonly total: Range
+  readonly removed: Range
+  /** what is left for the dryer */
+  readonly remainder: Range
+  readonly work: WaterWork
+  /** parts of water in a million of oil, as found and after the work */
+  readonly ppmFound: Range
+  readonly ppmLeft: Range
+  /** minutes in which boiling water leaves, likely */
+  readonly boilMinutes: number
 }
 
-const ROOM_KELVIN = 297.04 // 75 F
-/** [physics] a breathing circuit exchanges about delta-T / T of its gas a day; handbook 06: 5-8 %. */
-const EXCHANGE_PER_DAY = 0.065
-const HOURS_PER_DAY = 24
-/** [practice] relative humidity of the air by the word chosen for the weather. */
-const HUMIDITY = { dry: 0.3, humid: 0.75, rain: 1, coastal: 0.85 } as const
-/** [memory] water in oil by mass: new, in need of action, and saturated; handbook 06. */
-const OIL_PPM = {
-  POE: { dry: 50, moist: 100, wet: 500, saturated: 2000 },
-  PVE: { dry: 50, moist: 200, wet: 1500, saturated: 6000 },
-  mineral: { dry: 30, moist: 40, wet: 65, saturated: 80 },
-  alkylbenzene: { dry: 30, moist: 40, wet: 65, saturated: 80 },
-} as const
-/** [memory] free water where it was seen or where rain fell in, kg. */
-const FREE_WATER = 0.003
-const FREE_WATER_IN_RAIN = 0.008
-const ERROR_SHARE = 0.5
-/** [practice] share of the oil that leaves when a hermetic is tipped; handbook 06: 60-85 %. */
-const OIL_DRAINED = 0.7
-/** [memory] what a small pump draws through hoses without cores, m3/s, while water boils at 4,600 microns (32 F). */
+/** [practice] share of the oil that one change takes out: 60-85 % leaves a tipped hermetic. High side: little. */
+export const DRAINED: Range = { low: 0.85, likely: 0.75, high: 0.6 }
+/** [memory] what a small pump draws through hoses without cores while water boils at 32 F, m3/s. */
 const PUMPED = 0.001
-const BOILING_PASCALS = 611
+const ICE_POINT = 273.16
 const WATER_GAS_CONSTANT = 461.52
-/** [practice] likely time of a wet evacuation, handbook 01. */
-const WET_VACUUM_SECONDS = 240 * 60
-/** [practice] sweeps with nitrogen: one as the short form, three for a wet circuit. */
-const SWEEPS = { dry: 1, wet: 3 } as const
+/** [physics] mass that leaves while it boils, kg an hour. */
+const BOILED_AN_HOUR = (3600 * PUMPED * waterVapourPressure(ICE_POINT)) / (WATER_GAS_CONSTANT * ROOM_KELVIN)
+/** [memory] share of the oil that lies as a film, hours in which film and sump give up their water under vacuum. */
+const FILM_SHARE = 0.2
+const FILM_HOURS = 4
+const SUMP_HOURS = 48
 
-/** [physics] vapour mass drawn off while water boils, kg/s. */
-const BOIL_RATE = (PUMPED * BOILING_PASCALS) / (WATER_GAS_CONSTANT * ROOM_KELVIN)
+/** Share of dissolved water that a vacuum takes out of the oil in some hours. [memory], handbook 06: hardly from a cold sump */
+const vacuumShare = (hours: number): number =>
+  FILM_SHARE * (1 - Math.exp(-hours / FILM_HOURS)) + (1 - FILM_SHARE) * (1 - Math.exp(-hours / SUMP_HOURS))
 
-const line = (label: string, kg: number): WaterLine => ({ label, kg, error: ERROR_SHARE * kg })
-
-function oilState({ observations }: CleanupRecord, wet: boolean): keyof (typeof OIL_PPM)['POE'] {
-  if (observations.oilAppearance === 'milky') return 'saturated'
-  if (wet) return 'wet'
-  return observations.moistureIndicator === 'caution' ? 'moist' : 'dry'
+type Moves = Readonly<Record<Exclude<WaterLineId, 'before' | 'entered' | 'free'>, number>> & {
+  readonly left: number
+  readonly dissolvedLeft: number
 }
 
-function freeWater({ observations }: CleanupRecord): number {
-  if (observations.openConditions === 'rain' && (observations.hoursOpenToAir ?? 0) >= 1)
-    return FREE_WATER_IN_RAIN
-  return observations.warmValveResponse === 'flow-returned' ? FREE_WATER : 0
+/** One side of the balance: each step takes from what is there, at the humidity that has set in. */
+function balance(
+  found: WaterAsFound,
+  size: CircuitSize,
+  { oilChanges, sweeps, hours }: WaterWork,
+  side: Side,
+): Moves {
+  const { capacity } = found
+  const { fresh } = OIL_ROWS[size.oil]
+  let [dissolved, free] = [found.before + found.entered, found.free]
+  let [oilChange, freshOil, sweep] = [0, 0, 0]
+  for (let i = 0; i < oilChanges; i++) {
+    const taken = (dissolved * capacity.oil * DRAINED[side]) / capacity.all
+    const brought = size.oilMass * DRAINED[side] * fresh * 1e-6
+    oilChange += taken
+    freshOil += brought
+    dissolved += brought - taken
+  }
+  for (let i = 0; i < sweeps; i++) {
+    // over free water the gas is saturated; a sweep carries what the gas holds, no more
+    const carried = capacity.gas * (free > 0 ? 1 : Math.min(dissolved / capacity.all, 1))
+    const ofFree = Math.min(carried, free)
+    free -= ofFree
+    dissolved -= Math.min(carried - ofFree, dissolved)
+    sweep += carried
+  }
+  const boiled = Math.min(free, BOILED_AN_HOUR * hours)
+  free -= boiled
+  const gas = (dissolved * capacity.gas) / capacity.all
+  const vacuum = gas + (dissolved - gas) * vacuumShare(hours - boiled / BOILED_AN_HOUR)
+  return {
+    oilChange,
+    freshOil,
+    sweep,
+    boiled,
+    vacuum,
+    left: dissolved - vacuum + free,
+    dissolvedLeft: dissolved - vacuum,
+  }
 }
 
-const oilPpm = (record: CleanupRecord, size: CircuitSize, wet: boolean): number =>
-  OIL_PPM[size.oil][oilState(record, wet)]
-
-const waterInOil = (record: CleanupRecord, size: CircuitSize, wet: boolean): number =>
-  size.oilMass * oilPpm(record, size, wet) * 1e-6
-
-function sourcesOf(record: CleanupRecord, size: CircuitSize, wet: boolean): WaterLine[] {
-  const { hoursOpenToAir = 0, openConditions = 'humid' } = record.observations
-  const exchanges = 1 + (EXCHANGE_PER_DAY * hoursOpenToAir) / HOURS_PER_DAY
-  const air = size.volume * absoluteHumidity(ROOM_KELVIN, HUMIDITY[openConditions]) * exchanges
-  return [
-    line(`air that entered, ${exchanges.toFixed(2)} fillings`, air),
-    line(`water in the ${size.oil} oil, ${oilPpm(record, size, wet)} ppm`, waterInOil(record, size, wet)),
-    line('free water', freeWater(record)),
-  ].filter(({ kg }) => kg > 0)
-}
+const plural = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`
+const rangeOf = (pick: (side: Side) => number): Range => ({
+  low: pick('low'),
+  likely: pick('likely'),
+  high: pick('high'),
+})
 
 /**
- * Grams in against grams out (handbook 06). A sweep takes vapour only, at most volume x saturated
- * vapour density; what is left must fit the dryer.
+ * Grams in against grams out (handbook 06), each with its low, likely and high side. Sums agree on every side.
+ * @param work what is done; times in hours, counts whole
  */
-export function waterLedger(
-  record: CleanupRecord,
-  contamination: Contamination,
-  size: CircuitSize,
-  oilChanges: number,
-): WaterLedger {
-  const wet = isWet(contamination)
-  const sources = sourcesOf(record, size, wet)
-  const total = sources.reduce((sum, { kg }) => sum + kg, 0)
-  const error = Math.hypot(...sources.map((source) => source.error))
-  const sweeps = wet ? SWEEPS.wet : SWEEPS.dry
-  const inOil = waterInOil(record, size, wet)
-  const byOil = inOil * (1 - (1 - OIL_DRAINED) ** oilChanges)
-  const boiled = wet ? Math.min(freeWater(record), BOIL_RATE * WET_VACUUM_SECONDS) : 0
-  const vapour = sweeps * size.volume * absoluteHumidity(ROOM_KELVIN, 1)
-  const bySweeps = Math.max(Math.min(vapour, total - byOil - boiled), 0)
+export function waterLedger(record: CleanupRecord, size: CircuitSize, work: WaterWork): WaterLedger {
+  const found = Object.fromEntries(SIDES.map((side) => [side, waterAsFound(record, size, side)])) as Record<
+    Side,
+    WaterAsFound
+  >
+  const moves = Object.fromEntries(
+    SIDES.map((side) => [side, balance(found[side], size, work, side)]),
+  ) as Record<Side, Moves>
+  const line = (id: WaterLineId, label: string, pick: (side: Side) => number): WaterLine => ({
+    id,
+    label,
+    kg: rangeOf(pick),
+  })
+  const isThere = ({ kg }: WaterLine) => kg.high > 0
+  const days = rangeOf((side) => found[side].supply)
+  const sources = [
+    line(
+      'before',
+      `in oil, gas and walls before, ${ppmText(found.likely, size)}`,
+      (side) => found[side].before,
+    ),
+    line('entered', enteredText(days.likely, found.likely), (side) => found[side].entered),
+    line('free', 'free water', (side) => found[side].free),
+    line('freshOil', `brought by fresh oil, ${OIL_ROWS[size.oil].fresh} ppm`, (side) => moves[side].freshOil),
+  ].filter(isThere)
+  const boilMinutes = (60 * moves.likely.boiled) / BOILED_AN_HOUR
   const sinks = [
-    ...(oilChanges > 0 ? [line(`${oilChanges} oil change${oilChanges > 1 ? 's' : ''}`, byOil)] : []),
-    ...(boiled > 0
-      ? [
-          line(
-            `free water boiled off in a warm vacuum, about ${Math.ceil(boiled / BOIL_RATE / 60)} min`,
-            boiled,
-          ),
-        ]
-      : []),
-    line(`${sweeps} nitrogen sweep${sweeps > 1 ? 's' : ''}, vapour only`, bySweeps),
-  ]
-  const removed = byOil + boiled + bySweeps
+    line('oilChange', plural(work.oilChanges, 'oil change'), (side) => moves[side].oilChange),
+    line('sweep', `${plural(work.sweeps, 'nitrogen sweep')}, vapour only`, (side) => moves[side].sweep),
+    line('boiled', `boiled off in ${Math.ceil(boilMinutes)} min of vacuum`, (side) => moves[side].boiled),
+    line('vacuum', `${hoursText(work.hours)} of vacuum: gas, film, sump`, (side) => moves[side].vacuum),
+  ].filter(isThere)
+  const sum = (lines: readonly WaterLine[]) =>
+    rangeOf((side) => lines.reduce((all, { kg }) => all + kg[side], 0))
   return {
     sources,
     sinks,
-    total,
-    removed,
-    remainder: Math.max(total - removed, 0),
-    error,
-    sweeps,
-    oilChanges,
+    total: sum(sources),
+    removed: sum(sinks),
+    remainder: rangeOf((side) => moves[side].left),
+    work,
+    ppmFound: rangeOf((side) => found[side].ppm),
+    ppmLeft: rangeOf(
+      (side) => (moves[side].dissolvedLeft / found[side].capacity.all) * OIL_ROWS[size.oil].saturated,
+    ),
+    boilMinutes,
   }
+}
+
+const ppmText = ({ before, capacity }: WaterAsFound, { oil }: CircuitSize) =>
+  `${oil} at ${Math.round((before / capacity.all) * OIL_ROWS[oil].saturated)} ppm`
+
+const hoursText = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : plural(hours, 'hour'))
+
+function enteredText(supply: number, { entered }: WaterAsFound): string {
+  const grams = (kg: number) => `${(kg * 1000).toFixed(kg < 0.001 ? 2 : 1)} g`
+  return entered < supply
+    ? `let in by air: it stops at the humidity outside, of ${grams(supply)} that breathed through`
+    : 'let in by air'
 }

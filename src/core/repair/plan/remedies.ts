@@ -57,7 +57,7 @@ export const REMEDIES: Readonly<Record<SuspectId, Remedy>> = {
   unlisted: closed(['confirm']),
   'charge-lost': open(
     ['leakSearch', 'repairLeak'],
-    ['parts for the leak, when found', 'a full charge of the plate refrigerant'],
+    ['parts for the leak, when found'],
     ['where the oil is', 'tube sizes at the leak', 'plate charge'],
   ),
   undercharge: open(

@@ -1,14 +1,16 @@
-import { attempt } from '../base/errors/orzoError'
+import { attempt } from '../../base/errors/orzoError'
+import { toKelvin } from '../../base/units/convert'
 import {
   isFlammable,
   type OilFamily,
   type RefrigerantName,
   refrigerantRow,
   type SafetyClass,
-} from '../physics/refrigerants/catalogue'
-import { type Cycle, type CyclePoint, idealCycle } from '../physics/refrigerants/cycle'
-import { bubbleAtMeanCondensing, dewAtMeanEvaporating } from '../physics/refrigerants/meanTemperature'
-import { warmingPotential } from '../physics/refrigerants/warming'
+} from '../../physics/refrigerants/catalogue'
+import { type Cycle, type CyclePoint, idealCycle } from '../../physics/refrigerants/cycle'
+import { bubbleAtMeanCondensing, dewAtMeanEvaporating } from '../../physics/refrigerants/meanTemperature'
+import { saturationPressure } from '../../physics/refrigerants/saturation'
+import { warmingPotential } from '../../physics/refrigerants/warming'
 
 /** Whether a refrigerant may stand in for the original, and why not. */
 type Suitability = {
@@ -46,29 +48,53 @@ const NOTICEABLE_GLIDE = 2
 
 const percent = (share: number) => `${Math.abs(Math.round((share - 1) * 100))} %`
 
+/** What a unit's own plate says of a refrigerant. */
+export type PlateLimits = {
+  /** why the equipment may not hold it; undefined where it may */
+  readonly refusal?: (name: RefrigerantName) => string | undefined
+  /** design pressure of the high side, Pa absolute */
+  readonly highSide?: number | undefined
+}
+
 type Rule = {
   readonly refuses: boolean
-  readonly says: (original: ComparisonRow, other: ComparisonRow) => string | undefined
+  readonly says: (original: ComparisonRow, other: ComparisonRow, plate: PlateLimits) => string | undefined
+}
+
+/** [practice] condensing in hot weather, at which a design pressure must not be passed. */
+const HOT_CONDENSING = toKelvin({ value: 130, unit: 'F' })
+
+/** Above the plate where the plate is known, else far above the original. */
+function pressureRefusal(
+  original: ComparisonRow,
+  other: ComparisonRow,
+  { highSide }: PlateLimits,
+): string | undefined {
+  const ratio = other.cycle.dischargePressure / original.cycle.dischargePressure
+  if (refrigerantRow(other.name).highPressureClass && !refrigerantRow(original.name).highPressureClass)
+    return `High side ${percent(ratio)} above the original: beyond what the equipment was built for.`
+  if (highSide === undefined)
+    return ratio > MOST_PRESSURE
+      ? `High side ${percent(ratio)} above the original: beyond what the equipment was built for.`
+      : undefined
+  const hot = attempt(() => saturationPressure(other.name, 'bubble', HOT_CONDENSING))
+  return hot.ok && hot.value > highSide
+    ? `Condensing at 130 F it passes the design pressure of the plate by ${percent(hot.value / highSide)}.`
+    : undefined
 }
 
 /** Handbook 10 as rules; the first kind refuses, the second says what must be done. */
 const RULES: readonly Rule[] = [
   {
     refuses: true,
-    says: (original, other) =>
-      isFlammable(other.name) && original.safety !== other.safety
-        ? `Burns (${other.safety}): only in equipment listed for it.`
-        : undefined,
+    says: (original, other, { refusal }) =>
+      refusal
+        ? refusal(other.name)
+        : isFlammable(other.name) && original.safety !== other.safety
+          ? `Burns (${other.safety}): only in equipment listed for it.`
+          : undefined,
   },
-  {
-    refuses: true,
-    says: (original, other) => {
-      const ratio = other.cycle.dischargePressure / original.cycle.dischargePressure
-      return ratio > MOST_PRESSURE
-        ? `High side ${percent(ratio)} above the original: beyond what the equipment was built for.`
-        : undefined
-    },
-  },
+  { refuses: true, says: pressureRefusal },
   {
     refuses: true,
     says: (_original, { relativeCapacity }) =>
@@ -101,11 +127,12 @@ const RULES: readonly Rule[] = [
   },
 ]
 
-function judge(original: ComparisonRow, other: ComparisonRow): Suitability {
+function judge(original: ComparisonRow, other: ComparisonRow, plate: PlateLimits): Suitability {
   if (other.name === original.name) return { verdict: 'original', reasons: [] }
-  const told = RULES.map((rule) => ({ refuses: rule.refuses, text: rule.says(original, other) })).filter(
-    (each): each is { refuses: boolean; text: string } => each.text !== undefined,
-  )
+  const told = RULES.map((rule) => ({
+    refuses: rule.refuses,
+    text: rule.says(original, other, plate),
+  })).filter((each): each is { refuses: boolean; text: string } => each.text !== undefined)
   const refused = told.some((each) => each.refuses)
   const reasons = told.filter((each) => each.refuses === refused).map((each) => each.text)
   return { verdict: refused ? 'refused' : 'possible', reasons }
@@ -140,12 +167,14 @@ const cycleAtMeans = (name: RefrigerantName, at: CyclePoint): Cycle =>
  * Refrigerants side by side at one mean evaporating and one mean condensing temperature: what the same coils see.
  * @param at mean temperatures, K, with superheat, subcooling and efficiency
  * @param original what the equipment holds by its plate; ratios are against it
+ * @param plate what the equipment's own plate says; without it the original's pressures and class are the limit
  * @throws OrzoError out-of-range where the original itself has no data there
  */
 export function compareRefrigerants(
   original: RefrigerantName,
   names: readonly RefrigerantName[],
   at: CyclePoint,
+  plate: PlateLimits = {},
 ): Comparison {
   const own = cycleAtMeans(original, at)
   const originalRow = rowOf(original, own, own)
@@ -158,7 +187,7 @@ export function compareRefrigerants(
       continue
     }
     const row = rowOf(name, cycle.value, own)
-    rows.push({ ...row, suitability: judge(originalRow, row) })
+    rows.push({ ...row, suitability: judge(originalRow, row, plate) })
   }
   return { rows, missing }
 }

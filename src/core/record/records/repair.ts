@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import { instantSchema, quantitySchema } from '../../base/units/quantitySchema'
+import { refrigerantSchema } from '../equipment/unit'
+import { defineKind } from './kind'
+
+/** How one gets at the part (handbook 07). */
+export const ACCESS_WAYS = ['recover-all', 'pump-down', 'isolate'] as const
+export type AccessWay = (typeof ACCESS_WAYS)[number]
+
+const between = (most: number, unit: string) =>
+  z
+    .number({ error: 'is not a number' })
+    .min(0, 'is negative: leave the sign out')
+    .max(most, `is more than ${most.toLocaleString('en-US')} ${unit}: look at the sheet again`)
+
+const cylinderSchema = z.strictObject({
+  /** water that it holds, as stamped on its collar */
+  capacity: quantitySchema('mass').optional(),
+  tare: quantitySchema('mass').optional(),
+  /** what the scale shows now */
+  gross: quantitySchema('mass').optional(),
+  /** the hottest place that it will stand in */
+  hottest: quantitySchema('temperature').optional(),
+})
+
+export const repairSchema = z.strictObject({
+  /** laboratory: mg KOH a gram of oil, and parts of water in a million of oil */
+  acidNumber: between(50, 'mg KOH/g').optional(),
+  oilWater: between(20_000, 'ppm').optional(),
+  /** oil that came out, read as a volume or on a scale */
+  oilOut: quantitySchema('volume').optional(),
+  oilOutWeighed: quantitySchema('mass').optional(),
+  /** oil that left inside parts */
+  oilLost: quantitySchema('volume').optional(),
+  /** oil pump: what a stroke gives */
+  oilStroke: quantitySchema('volume').optional(),
+  /** hours for which the can has stood open */
+  oilCanOpen: between(100_000, 'hours').optional(),
+  way: z.enum(ACCESS_WAYS, { error: `is not one of ${ACCESS_WAYS.join(', ')}` }).optional(),
+  /** the valves that would hold the rest were tried and hold */
+  valvesTight: z.boolean().optional(),
+  cylinder: cylinderSchema.optional(),
+  /** air round the charging cylinder */
+  cylinderAir: quantitySchema('temperature').optional(),
+  /** what the unit is converted to */
+  refrigerantTo: refrigerantSchema.optional(),
+  /** when it first ran again: tests for acid are counted from here */
+  startedAt: instantSchema.optional(),
+})
+export type Repair = z.infer<typeof repairSchema>
+
+/** What was measured and chosen for the repair: one of each job. */
+export const REPAIR = defineKind({
+  kind: 'repair',
+  version: 1,
+  schema: repairSchema,
+  migrations: [],
+  defaults: {},
+})

@@ -1,0 +1,229 @@
+import { attempt } from '../../base/errors/orzoError'
+import { fromKelvin, fromPascals, toKelvin, toSI } from '../../base/units/convert'
+import type { TemperatureUnit } from '../../base/units/units'
+import {
+  glide,
+  saturatedState,
+  saturationPressure,
+  saturationTemperature,
+} from '../../physics/refrigerants/saturation'
+import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
+import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
+import { isBoxKind } from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Policy } from '../../record/policy/policy'
+import type { Closing } from '../../record/records/closing'
+import type { Repair } from '../../record/records/repair'
+import type { CircuitSize } from '../cleanup/circuitSize'
+import { type DryerChoice } from '../cleanup/dryers'
+import { extraLine } from '../cleanup/extraLine'
+import { SIZE_ROWS } from '../cleanup/sizeRows'
+import type { CircuitReadings } from './circuitReadings'
+import { lineHolds } from './lineSetAdder'
+
+/** One part of a charge, kg; an allowance is added by the glass and is not in the total. */
+export type ChargeLine = {
+  readonly id: 'plate' | 'lines' | 'dryer' | 'suctionDryer' | 'flooding'
+  readonly label: string
+  readonly kg: number
+  readonly isAllowance?: true
+}
+
+/** What was put in against what was reckoned. */
+export type Trim = {
+  readonly charged: number
+  /** of the plate */
+  readonly share: number
+  readonly verdict: 'as-reckoned' | 'trimmed' | 'questioned'
+  readonly sentence: string
+}
+
+export type Charge = {
+  readonly refrigerant: RefrigerantName
+  readonly lines: readonly ChargeLine[]
+  readonly total: number
+  readonly isPlateAssumed: boolean
+  /** weighed to the tenth of an ounce */
+  readonly isExact: boolean
+  /** what must still be known */
+  readonly missing: readonly string[]
+  readonly trim: Trim | undefined
+  /** how it is finished, and how it goes in */
+  readonly finish: readonly string[]
+  readonly cylinder: string | undefined
+}
+
+export type ChargeInput = {
+  readonly unit: UnitPlate
+  readonly refrigerant: RefrigerantName
+  readonly isConversion: boolean
+  readonly size: CircuitSize
+  readonly dryers: readonly DryerChoice[]
+  readonly repair: Repair
+  readonly closing: Closing | undefined
+  readonly policy: Policy
+  readonly readings: CircuitReadings
+}
+
+/** [practice] share of the plate with which a conversion starts; handbook 10: 80-95 %. */
+const CONVERSION_SHARE = 0.9
+/** [practice] a trim up to this share is noise; a quarter of the plate is questioned. */
+const TRIM_NOISE = 0.05
+const TRIM_QUESTIONED = 0.25
+/** [memory] share of the inner volume that is the condenser of a box, and of it what is flooded in the cold. */
+const CONDENSER_SHARE = 0.12
+const FLOODED_SHARE = 0.8
+const COLD_USUAL = toKelvin({ value: 20, unit: 'F' })
+const IN3 = 0.0254 ** 3
+const SUCTION_FILL = 0.5
+/** [practice] a cylinder should stand this far above the side that it fills, Pa. */
+const LEAST_HEAD = 70_000
+const GLIDES = 2
+
+function linesLine({ unit, refrigerant }: ChargeInput): ChargeLine[] {
+  const { length, liquidArea, vapourArea } = extraLine(unit)
+  if (length === 0 || liquidArea === 0) return []
+  const { liquid, vapour } = lineHolds(refrigerant, liquidArea, vapourArea)
+  const feet = Math.abs(length / 0.3048)
+  const label = `${feet.toFixed(feet < 10 ? 1 : 0)} ft of line ${length < 0 ? 'less than' : 'beyond what'} the plate includes`
+  return [{ id: 'lines', label, kg: (liquid + vapour) * length }]
+}
+
+const dryerLine = (choice: DryerChoice): ChargeLine => ({
+  id: 'dryer',
+  label: choice.isOldAssumed
+    ? 'larger dryer, the old one taken as the usual size'
+    : 'larger dryer, less what the old one held',
+  kg: choice.holds - choice.oldHeld,
+})
+
+function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): ChargeLine[] {
+  if (!choice.chosen) return []
+  const evaporating = toKelvin({ value: SIZE_ROWS[unit.kind].evaporating, unit: 'F' })
+  const { density } = saturatedState(refrigerant, 'dew', evaporating)
+  return [
+    {
+      id: 'suctionDryer',
+      label: 'gas in the suction dryer',
+      kg: choice.chosen.dryer.block * IN3 * SUCTION_FILL * density,
+    },
+  ]
+}
+
+/** Liquid that floods the condenser where its pressure is held up in the cold. [memory] shares, [physics] densities */
+function floodingLine({ unit, refrigerant, size }: ChargeInput): ChargeLine[] {
+  if (unit.headPressureControl !== true) return []
+  const coldest = unit.control?.coldestOutdoor
+  const kelvin = coldest ? toKelvin(coldest as { value: number; unit: TemperatureUnit }) : COLD_USUAL
+  const held = attempt(() => {
+    const liquid = saturatedState(refrigerant, 'bubble', kelvin).density
+    return (liquid - saturatedState(refrigerant, 'dew', kelvin).density) * size.volume
+  })
+  if (!held.ok) return []
+  const label = `flooding in the cold at ${fromKelvin(kelvin, 'F').toFixed(0)} F, after the glass is clear`
+  return [{ id: 'flooding', label, kg: held.value * CONDENSER_SHARE * FLOODED_SHARE, isAllowance: true }]
+}
+
+function chargeLines(input: ChargeInput): ChargeLine[] {
+  const { size, isConversion, policy, dryers } = input
+  const part = isConversion && policy.conversionCharge === '90-and-trim' ? CONVERSION_SHARE : 1
+  const liquid = dryers.find(({ place }) => place === 'liquid')
+  const suction = dryers.find(({ place }) => place === 'suction')
+  const plate: ChargeLine = {
+    id: 'plate',
+    label: part === 1 ? 'plate charge' : `${part * 100} % of the plate charge, to start a conversion`,
+    kg: size.charge * part,
+  }
+  const all = [
+    plate,
+    ...linesLine(input),
+    ...(liquid?.chosen ? [dryerLine(liquid)] : []),
+    ...(suction ? suctionLine(suction, input) : []),
+    ...floodingLine(input),
+  ]
+  return all.filter(({ id, kg }) => id === 'plate' || Math.abs(kg) > 1e-9)
+}
+
+/** What a trim away from the reckoned weight means (handbook 09). @param plate kg */
+export function trimOf(charged: number, reckoned: number, plate: number): Trim {
+  const share = (charged - reckoned) / plate
+  const size = Math.abs(share)
+  const verdict = size <= TRIM_NOISE ? 'as-reckoned' : size < TRIM_QUESTIONED ? 'trimmed' : 'questioned'
+  const way = share < 0 ? 'less' : 'more'
+  const sentence = {
+    'as-reckoned': 'As reckoned.',
+    trimmed: `${Math.round(size * 100)} % of the plate ${way} than reckoned: trust the weight, look for a reason: airflow, line length, valve.`,
+    questioned: `${Math.round(size * 100)} % of the plate ${way} than reckoned: that is no trim. What else is wrong?`,
+  }[verdict]
+  return { charged, share, verdict, sentence }
+}
+
+function finishOf({ unit, policy, refrigerant, isConversion }: ChargeInput): string[] {
+  const glides = attempt(() =>
+    glide(refrigerant, saturationPressure(refrigerant, 'bubble', toKelvin({ value: 100, unit: 'F' }))),
+  )
+  const weightFirst = policy.lastWord === 'weight-first'
+  const by =
+    unit.metering === 'capillary'
+      ? ['By weight only, to the tenth of an ounce.']
+      : unit.receiver
+        ? ['By weight, then a clear glass at 90 to 95 F of condensing or more.']
+        : unit.metering === 'fixed-orifice'
+          ? [
+              `By weight, then ${weightFirst ? 'the superheat target within its band' : 'the superheat target'}.`,
+            ]
+          : [
+              weightFirst
+                ? 'By weight; subcooling must then lie in its band, else say that they disagree.'
+                : 'By subcooling to the plate, 10 F where it is silent; then superheat.',
+            ]
+  return [
+    ...by,
+    policy.chargeEntry === 'liquid-line'
+      ? 'Liquid into the liquid line, compressor off; the rest throttled into suction.'
+      : 'Into the discharge side, compressor off; the rest throttled into suction.',
+    ...(glides.ok && glides.value > GLIDES ? ['A blend leaves the cylinder as liquid, always.'] : []),
+    ...(isConversion ? ['Trim in small steps: wait ten minutes each.'] : []),
+    ...(isBoxKind(unit) ? [] : ['In the cold block condenser air, or charge by weight alone.']),
+  ]
+}
+
+/** Whether the cylinder has head enough to give its charge, and how warm it must be (handbook 07). */
+function cylinderWarmUp({ refrigerant, unit, repair, readings }: ChargeInput): string | undefined {
+  const told = repair.cylinderAir
+  const air = told ? toKelvin(told as { value: number; unit: TemperatureUnit }) : readings.outdoor
+  if (air === undefined) return undefined
+  const found = attempt(() => {
+    const evaporating = toKelvin({ value: SIZE_ROWS[unit.kind].evaporating, unit: 'F' })
+    const side = saturationPressure(refrigerant, 'dew', evaporating)
+    const has = saturationPressure(refrigerant, 'bubble', air)
+    return has >= side + LEAST_HEAD
+      ? undefined
+      : { has, wanted: saturationTemperature(refrigerant, 'bubble', side + LEAST_HEAD) }
+  })
+  if (!found.ok || !found.value) return undefined
+  const { has, wanted } = found.value
+  return `At ${fromKelvin(air, 'F').toFixed(0)} F the cylinder gives ${fromPascals(has, 'psig', SEA_LEVEL_PASCALS).toFixed(0)} psig: warm its base to ${fromKelvin(wanted, 'F').toFixed(0)} F with warm water or a thermostatic heater, 125 F at most, never a flame.`
+}
+
+/** Plate, lines, dryers and flooding; how it is finished and what a trim means. kg */
+export function chargeOf(input: ChargeInput): Charge {
+  const { unit, size, closing, refrigerant } = input
+  const lines = chargeLines(input)
+  const total = lines.filter(({ isAllowance }) => !isAllowance).reduce((sum, { kg }) => sum + kg, 0)
+  const charged = closing?.charged && toSI(closing.charged)
+  return {
+    refrigerant,
+    lines,
+    total,
+    isPlateAssumed: unit.factoryCharge === undefined,
+    isExact: unit.metering === 'capillary',
+    missing: [
+      ...(unit.factoryCharge === undefined ? ['charge of the plate'] : []),
+      ...extraLine(unit).missing,
+    ],
+    trim: charged === undefined ? undefined : trimOf(charged, total, size.charge),
+    finish: finishOf(input),
+    cylinder: cylinderWarmUp(input),
+  }
+}

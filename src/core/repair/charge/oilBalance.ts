@@ -1,0 +1,160 @@
+import { toSI } from '../../base/units/convert'
+import { type OilFamily, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
+import type { Policy } from '../../record/policy/policy'
+import type { Repair } from '../../record/records/repair'
+import type { CircuitSize } from '../cleanup/circuitSize'
+import { OIL_ROWS, oilVolumeOf } from '../cleanup/oils'
+import { DRAINED } from '../cleanup/water'
+
+/** Oil out and in, m3. */
+export type OilBalance = {
+  readonly kind: OilFamily
+  /** what goes in at the end: another family after a conversion that asks for it */
+  readonly goesIn: OilFamily
+  readonly plate: number
+  /** what came out; undefined before it was measured */
+  readonly out: number | undefined
+  readonly lost: number
+  /** what goes back; before it was measured, what is likely to come out */
+  readonly refill: number
+  readonly isMeasured: boolean
+  /** what stays in the circuit */
+  readonly left: number
+  readonly changes: number
+  /** all oil that is brought along, and in cans of a quart */
+  readonly bring: number
+  readonly cans: number
+  /** strokes of an oil pump for one refill, where its stroke is known */
+  readonly strokes: number | undefined
+  /** share of new oil after one refill, 0 to 1 */
+  readonly newShare: number
+  /** changes until the share that a conversion asks for */
+  readonly conversionChanges: number
+  readonly reasons: readonly string[]
+}
+
+export type OilInput = {
+  readonly size: CircuitSize
+  readonly repair: Repair
+  readonly changes: number
+  readonly refrigerant: RefrigerantName
+  readonly isConversion: boolean
+  readonly isCompressorChanged: boolean
+  readonly policy: Policy
+}
+
+/** [memory] a quart can, m3. */
+const CAN = 0.000946
+/** [practice] makers ask for this share of POE after a conversion from mineral oil; handbook 10. */
+const CONVERSION_SHARE = 0.95
+/** [practice] more than the plate by this share: it was overfilled, or refrigerant is in it. */
+const OVER_PLATE = 1.15
+/** [practice] a can of an oil that drinks is used at once, hours. */
+const OPEN_CAN = 1
+const MOST_CHANGES = 6
+
+/** Volume of oil that came out, m3, read as a volume or weighed; undefined where neither is written. */
+export const oilOut = (
+  { oilOut: volume, oilOutWeighed: mass }: Repair,
+  oil: OilFamily,
+): number | undefined => (volume ? toSI(volume) : mass ? oilVolumeOf(toSI(mass), oil) : undefined)
+
+/** Strokes of a pump for a volume, whole; undefined for no stroke. */
+export const strokesFor = (volume: number, stroke: number): number | undefined =>
+  stroke > 0 ? Math.ceil(volume / stroke - 1e-9) : undefined
+
+/** Changes until the share of new oil is reached: each leaves a share of the old. @returns at most 6 */
+export function changesForShare(share: number, left: number): number {
+  let changes = 0
+  for (let old = 1; 1 - old < share - 1e-12 && changes < MOST_CHANGES; old *= left) changes += 1
+  return changes
+}
+
+/** Oil that suits a refrigerant in this circuit: the old one where it may stay. */
+export function oilFor(refrigerant: RefrigerantName, old: OilFamily): OilFamily {
+  const { oils } = refrigerantRow(refrigerant)
+  return oils.includes(old) ? old : (oils[0] ?? old)
+}
+
+type Facts = Omit<OilBalance, 'reasons'> &
+  Pick<OilInput, 'repair' | 'isCompressorChanged' | 'policy' | 'refrigerant'>
+
+const floz = (cubicMetres: number) => `${(cubicMetres / 29.5735295625e-6).toFixed(1)} floz`
+
+/** What is said of the oil, where it applies. [practice] */
+const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Facts) => string])[] = [
+  [
+    ({ isMeasured }) => !isMeasured,
+    () =>
+      'Measure what comes out, by volume or on a scale: until then three quarters of the plate are reckoned.',
+  ],
+  [
+    ({ isMeasured, policy }) => isMeasured && policy.oilRefill === 'level',
+    () => 'By policy to the level mark where there is a glass; else what came out.',
+  ],
+  [
+    ({ out, plate }) => out !== undefined && out > plate * OVER_PLATE,
+    ({ out, plate }) =>
+      `${floz(out ?? 0)} came out of a plate of ${floz(plate)}: it was overfilled, or refrigerant is in it. Let it stand open to a hood, measure again.`,
+  ],
+  [
+    ({ isCompressorChanged, left }) => isCompressorChanged && left > 0,
+    ({ left }) =>
+      `A new compressor ships full: ${floz(left)} stay in the circuit, count them against its own.`,
+  ],
+  [
+    ({ goesIn, kind, refrigerant }) => goesIn !== kind,
+    ({ goesIn, kind, refrigerant }) => `${refrigerant} does not carry ${kind} oil back: ${goesIn} goes in.`,
+  ],
+  [
+    ({ kind, goesIn, conversionChanges }) => kind !== goesIn && conversionChanges > 0,
+    ({ conversionChanges }) =>
+      `${conversionChanges} changes bring the new oil to ${CONVERSION_SHARE * 100} %; a field shortcut of 10-25 % leaves most of the oil immiscible, the risk is the owner's.`,
+  ],
+  [
+    ({ goesIn }) => OIL_ROWS[goesIn].drinks,
+    ({ goesIn }) => `${goesIn} drinks from the air: open a can once, use it, no open cups.`,
+  ],
+  [
+    ({ repair, goesIn }) => OIL_ROWS[goesIn].drinks && (repair.oilCanOpen ?? 0) > OPEN_CAN,
+    ({ repair }) => `The can has stood open for ${repair.oilCanOpen} h: it does not go in, take a new one.`,
+  ],
+  [
+    () => true,
+    () => 'A long or low port traps oil: choose where it enters, wipe it from stubs before any flame.',
+  ],
+]
+
+/** Oil out against the plate, in, what stays, cans and strokes. Volumes m3. */
+export function oilBalance(input: OilInput): OilBalance {
+  const { size, repair, changes, refrigerant, isConversion } = input
+  const goesIn = oilFor(refrigerant, size.oil)
+  const out = oilOut(repair, size.oil)
+  const lost = repair.oilLost ? toSI(repair.oilLost) : 0
+  const drained = out ?? size.oilVolume * DRAINED.likely
+  const refill = drained + lost
+  const left = Math.max(size.oilVolume - refill, 0)
+  const leftShare = left / size.oilVolume
+  const conversionChanges =
+    isConversion && goesIn !== size.oil ? changesForShare(CONVERSION_SHARE, leftShare) : 0
+  const fills = Math.max(changes, conversionChanges, refill > 0 && out !== undefined ? 1 : 0)
+  const bring = fills * refill
+  const facts: Omit<OilBalance, 'reasons'> = {
+    kind: size.oil,
+    goesIn,
+    plate: size.oilVolume,
+    out,
+    lost,
+    refill,
+    isMeasured: out !== undefined,
+    left,
+    changes: Math.max(changes, conversionChanges),
+    bring,
+    cans: Math.ceil(bring / CAN - 1e-9),
+    strokes: repair.oilStroke ? strokesFor(refill, toSI(repair.oilStroke)) : undefined,
+    newShare: refill / (refill + left),
+    conversionChanges,
+  }
+  const at = { ...facts, ...input, changes: facts.changes }
+  return { ...facts, reasons: SAYS.filter(([applies]) => applies(at)).map(([, says]) => says(at)) }
+}

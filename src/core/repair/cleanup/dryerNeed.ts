@@ -1,0 +1,114 @@
+import { toPascals, toKelvin, fromPascals, toSI } from '../../base/units/convert'
+import type { PressureUnit } from '../../base/units/units'
+import { type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
+import { saturatedState } from '../../physics/refrigerants/saturation'
+import { hasReversingValve, isBoxKind } from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Policy } from '../../record/policy/policy'
+import type { CircuitSize } from './circuitSize'
+import { type Contamination, isAcid, isBurnout, isWet } from './contamination'
+import type { DryerCore, DryerModel, DryerPlace } from './dryerModel'
+import type { Range } from './exposure'
+import { SIZE_ROWS } from './sizeRows'
+
+/** What a dryer must do on this circuit. */
+export type DryerNeed = {
+  readonly unit: UnitPlate
+  /** what the circuit will be charged with */
+  readonly refrigerant: RefrigerantName
+  readonly size: CircuitSize
+  readonly contamination: Contamination
+  /** water left for the dryer, kg */
+  readonly water: Range
+  readonly policy: Policy
+  readonly previousBurnout: boolean
+}
+
+/** [practice] handbook 06: half of the rating is usable, and twice the remainder is wanted. */
+export const USABLE_SHARE = 0.5
+export const WATER_MARGIN = 2
+/** [memory] a line under R-410A and its like needs this working pressure, any other this, psig. */
+const NEEDED_HIGH = 600
+const NEEDED_STANDARD = 400
+const RATING_EVAPORATING = toKelvin({ value: 40, unit: 'F' })
+const LIQUID_KELVIN = toKelvin({ value: 100, unit: 'F' })
+/** [memory] most that a suction dryer may drop while it cleans up, psi; handbook 06. */
+const SUCTION_LIMITS = { comfort: 2, cooler: 1.5, freezer: 0.75 } as const
+/** Limit at which generic suction sizes are told, psi. */
+const SUCTION_RATED = 2
+
+/** Drop at which a suction dryer is too small or full, psi, by application. [memory] */
+export const suctionLimit = ({ kind }: UnitPlate): number =>
+  kind === 'walk-in-freezer'
+    ? SUCTION_LIMITS.freezer
+    : isBoxKind({ kind } as UnitPlate)
+      ? SUCTION_LIMITS.cooler
+      : SUCTION_LIMITS.comfort
+
+/** Whether the liquid line at the dryer flows both ways: a heat pump's, whatever feeds the coil, but for check valves round it. */
+export const lineReverses = (unit: UnitPlate): boolean =>
+  hasReversingValve(unit) && unit.oldDryer?.checkValves !== true
+
+const evaporating = ({ kind }: UnitPlate) => toKelvin({ value: SIZE_ROWS[kind].evaporating, unit: 'F' })
+
+const liquidStrength = (name: RefrigerantName, from: number) => {
+  const liquid = saturatedState(name, 'bubble', LIQUID_KELVIN)
+  return (saturatedState(name, 'dew', from).enthalpy - liquid.enthalpy) * Math.sqrt(liquid.density)
+}
+const vapourStrength = (name: RefrigerantName, from: number, limit: number) => {
+  const vapour = saturatedState(name, 'dew', from)
+  const effect = vapour.enthalpy - saturatedState(name, 'bubble', LIQUID_KELVIN).enthalpy
+  return effect * Math.sqrt(vapour.density * limit)
+}
+
+/**
+ * Tons that a dryer carries on this circuit at its drop limit: refrigerating effect x root of density, against what its
+ * tons are told for [physics].
+ */
+export function tonsOn(
+  dryer: DryerModel,
+  { unit, refrigerant }: Pick<DryerNeed, 'unit' | 'refrigerant'>,
+): number {
+  const share =
+    dryer.place === 'liquid'
+      ? liquidStrength(refrigerant, evaporating(unit)) / liquidStrength(dryer.tonsFor, RATING_EVAPORATING)
+      : vapourStrength(refrigerant, evaporating(unit), suctionLimit(unit)) /
+        vapourStrength(dryer.tonsFor, RATING_EVAPORATING, SUCTION_RATED)
+  return dryer.tons * share
+}
+
+/** Usable water of a dryer on a refrigerant, kg: half of its rating. */
+export const usableWater = (dryer: DryerModel, refrigerant: RefrigerantName): number =>
+  ((refrigerant === 'R-22' ? dryer.waterR22 : dryer.waterOther) * USABLE_SHARE) / 1000
+
+/** Working pressure that a dryer must stand, psig: the plate's design pressure, or by refrigerant. */
+export function pressureNeeded({ unit, refrigerant }: Pick<DryerNeed, 'unit' | 'refrigerant'>): number {
+  const design = unit.designPressures?.high
+  const usual = refrigerantRow(refrigerant).highPressureClass ? NEEDED_HIGH : NEEDED_STANDARD
+  if (!design) return usual
+  const plate = fromPascals(toPascals(design as { value: number; unit: PressureUnit }), 'psig')
+  return Math.max(plate, refrigerantRow(refrigerant).highPressureClass ? NEEDED_HIGH : 0)
+}
+
+/** Core that a class asks for (handbook 06). */
+export function coreWanted(
+  { contamination }: Pick<DryerNeed, 'contamination'>,
+  place: DryerPlace,
+): DryerCore {
+  if (isBurnout(contamination) || contamination.contents.wax) return 'high-acid'
+  if (isAcid(contamination) || contamination.contents.debris) return 'blend'
+  return place === 'suction' ? 'blend' : 'sieve'
+}
+
+/** Sizes up that the class asks for; an appliance of a few ounces keeps the small block. */
+export function stepsByClass({ contamination, size }: Pick<DryerNeed, 'contamination' | 'size'>): number {
+  if (size.isAppliance) return 0
+  if (isWet(contamination) || isBurnout(contamination)) return 2
+  return contamination.class === 'clean' ? 0 : 1
+}
+
+/** Size of the line at the dryer, inches: of the old dryer, or of the liquid line; undefined where neither is written. */
+export const lineSize = ({ oldDryer, lineSet }: UnitPlate, place: DryerPlace): number | undefined => {
+  const size = place === 'suction' ? lineSet?.vapour : (oldDryer?.connection ?? lineSet?.liquid)
+  return size && toSI(size) / 0.0254
+}
