@@ -334,7 +334,7 @@ describe('a dead compressor', () => {
         'leakSearch',
         'swapCompressor',
         'repairLeak',
-        'evacuate',
+        'evacuateWet',
         'weighIn',
       ]),
     )

@@ -111,7 +111,12 @@ function recoveryJson({ recovery, access }: Plan) {
     },
     depth,
     weight: weight
-      ? { ...weight, recovered: undefined, recoveredGrams: grams(weight.recovered), expectedGrams: grams(weight.expected) }
+      ? {
+          ...weight,
+          recovered: undefined,
+          recoveredGrams: grams(weight.recovered),
+          expectedGrams: grams(weight.expected),
+        }
       : null,
     sentences: recovery.sentences,
   }

@@ -48,7 +48,7 @@ const WET_WORK: readonly WaterWork[] = [
   { oilChanges: 3, sweeps: 6, hours: 24 },
 ]
 const CLEAN_WORK: WaterWork = { oilChanges: 0, sweeps: 1, hours: CLEAN_HOURS }
-const TRIPLE_WORK: WaterWork = { oilChanges: 0, sweeps: 3, hours: CLEAN_HOURS }
+const TRIPLE_WORK: WaterWork = { oilChanges: 0, sweeps: 3, hours: 2 }
 
 function worksFor(contamination: Contamination, policy: Policy): readonly WaterWork[] {
   if (isWet(contamination)) return WET_WORK

@@ -61,19 +61,29 @@ const vapourStrength = (name: RefrigerantName, from: number, limit: number) => {
   return effect * Math.sqrt(vapour.density * limit)
 }
 
+type Where = Pick<DryerNeed, 'unit' | 'refrigerant'>
+
+/** What a circuit makes of rated tons, by place and by what they are told for. [physics] */
+function tonsShare(place: DryerPlace, tonsFor: RefrigerantName, { unit, refrigerant }: Where): number {
+  return place === 'liquid'
+    ? liquidStrength(refrigerant, evaporating(unit)) / liquidStrength(tonsFor, RATING_EVAPORATING)
+    : vapourStrength(refrigerant, evaporating(unit), suctionLimit(unit)) /
+        vapourStrength(tonsFor, RATING_EVAPORATING, SUCTION_RATED)
+}
+
+/** Shares that were reckoned for a plate: sixty dryers of a list ask for the same two. */
+const shares = new WeakMap<UnitPlate, Map<string, number>>()
+
 /**
  * Tons that a dryer carries on this circuit at its drop limit: refrigerating effect x root of density, against what its
  * tons are told for [physics].
  */
-export function tonsOn(
-  dryer: DryerModel,
-  { unit, refrigerant }: Pick<DryerNeed, 'unit' | 'refrigerant'>,
-): number {
-  const share =
-    dryer.place === 'liquid'
-      ? liquidStrength(refrigerant, evaporating(unit)) / liquidStrength(dryer.tonsFor, RATING_EVAPORATING)
-      : vapourStrength(refrigerant, evaporating(unit), suctionLimit(unit)) /
-        vapourStrength(dryer.tonsFor, RATING_EVAPORATING, SUCTION_RATED)
+export function tonsOn(dryer: Pick<DryerModel, 'place' | 'tons' | 'tonsFor'>, where: Where): number {
+  const known = shares.get(where.unit) ?? new Map<string, number>()
+  shares.set(where.unit, known)
+  const key = `${dryer.place} ${dryer.tonsFor} ${where.refrigerant}`
+  const share = known.get(key) ?? tonsShare(dryer.place, dryer.tonsFor, where)
+  known.set(key, share)
   return dryer.tons * share
 }
 

@@ -12,7 +12,7 @@ const WATTS_PER_TON = 3516.85
 const POWER_FACTOR = 0.9
 const PLATE_OVER_RATING = 1.3
 /** [memory] share of the swept volume that arrives. */
-const VOLUMETRIC_EFFICIENCY = 0.85
+const VOLUMETRIC_EFFICIENCY = 0.9
 /** [practice] rating point: condensing 110 F, 12 F superheat, 10 F subcooling, efficiency 0.7. */
 const CONDENSING = toKelvin({ value: 110, unit: 'F' })
 const SUPERHEAT = differenceToKelvin(12, 'F')

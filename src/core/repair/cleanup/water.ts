@@ -115,7 +115,7 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
     label,
     kg: rangeOf(pick),
   })
-  const isThere = ({ kg }: WaterLine) => kg.high > 0
+  const isThere = ({ kg }: WaterLine) => SIDES.some((side) => kg[side] > 0)
   const days = rangeOf((side) => found[side].supply)
   const sources = [
     line(

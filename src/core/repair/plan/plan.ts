@@ -123,7 +123,17 @@ function chargeWork({ job, faults, record, cleanup, readings, holding, policy }:
     chosen: repair.refrigerantTo,
   })
   const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
-  const base = { unit, size, dryers, repair, closing, policy, readings, isConversion }
+  // back to what the plate lists is the plate's own charge
+  const base = {
+    unit,
+    size,
+    dryers,
+    repair,
+    closing,
+    policy,
+    readings,
+    isConversion: path.path === 'convert',
+  }
   const asPlate = chargeOf({ ...base, refrigerant: unit.refrigerant, isConversion: false, dryers: [] })
   return {
     path,
