@@ -4,7 +4,7 @@ import type { BackupContents } from '@/core/record/archive/backup'
 import type { StoredJob } from '@/core/record/job/job'
 import { readRecord } from '@/core/record/job/assemble'
 import { joinSamples, type Samples } from '@/core/record/logs/samples'
-import type { StoredRecord } from '@/core/record/records/envelope'
+import { STORE_ID, type StoredRecord } from '@/core/record/records/envelope'
 import type { LogChunkRow, OrzoDatabase } from './database'
 import { getJob } from './records'
 
@@ -51,12 +51,18 @@ export async function readBeside(db: OrzoDatabase, at: string): Promise<BackupCo
       .filter(({ key }) => !OWN_SETTINGS.includes(key))
       .map(({ key, value }) => ({ key, value })),
     aside: aside.map(({ id, at: when, reason, row }) => ({ id, at: when, reason, row })),
-    unread: records.filter((row) => 'problems' in readRecord(row)),
+    unread: records.filter((row) => row.jobId !== STORE_ID && 'problems' in readRecord(row)),
+    store: records.filter(({ jobId }) => jobId === STORE_ID),
   }
 }
 
 /** What came back beside the jobs. */
-export type Restored = { readonly settings: number; readonly aside: number; readonly unread: number }
+export type Restored = {
+  readonly settings: number
+  readonly aside: number
+  readonly unread: number
+  readonly store: number
+}
 
 async function addMissing<T, K extends string>(table: Table<T, K>, rows: readonly T[], keyOf: (row: T) => K) {
   const present = await table.bulkGet(rows.map(keyOf))
@@ -78,6 +84,11 @@ export function restoreBeside(db: OrzoDatabase, contents: BackupContents): Promi
       unread: await addMissing(
         db.records as Table,
         unread.filter((_row, i) => known[i] !== undefined),
+        ({ key }) => key,
+      ),
+      store: await addMissing(
+        db.records as Table,
+        contents.store.filter(({ jobId }) => jobId === STORE_ID) as StoredRecord[],
         ({ key }) => key,
       ),
     }

@@ -1,8 +1,10 @@
+import type { Dryer } from '@/core/record/records/dryer'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { Samples } from '@/core/record/logs/samples'
 import type { Attachment } from '@/core/record/records/attachment'
 import type { LogHead } from '@/core/record/records/log'
 import { readBeside, readWholeJob, restoreBeside } from './archive'
+import { listOwnDryers, putOwnDryers } from './ownDryers'
 import { OrzoDatabase } from './database'
 import { importJob } from './importing'
 import { addJob, blankJob, listJobs, removeJob } from './jobs'
@@ -11,6 +13,18 @@ import { readPhoto, removeStoredPhoto, storePhoto } from './photos'
 import { getJob } from './records'
 import { deviceOf, readSettings, writeSetting } from './settings'
 import { undoable } from './undo'
+
+const OWN: Dryer = {
+  id: 'own-9',
+  label: 'van block 9',
+  place: 'liquid',
+  flow: 'one-way',
+  core: 'sieve',
+  block: 9,
+  connections: [{ value: 0.375, unit: 'in' }],
+  pressure: { value: 650, unit: 'psig' },
+  tons: 4.5,
+}
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const CLOCK = { now: () => Date.parse(NOW), zone: () => 'UTC' }
@@ -170,17 +184,19 @@ describe('what belongs to no job', () => {
     await deviceOf(db)
     await db.aside.put({ id: 'old', at: NOW, reason: 'x', row: { id: 'old' } })
     await db.records.put({ ...unreadRow, key: `${jobId}/later/x`, jobId })
+    await putOwnDryers(db, [OWN], CLOCK)
     const { job, files } = (await readWholeJob(db, jobId)) as { job: never; files: JobFiles }
     const contents = JSON.parse(JSON.stringify(await readBeside(db, NOW))) as never
     const other = new OrzoDatabase(`files-restore-${count}`)
     await writeSetting(other, 'textSize', 'large')
     await importJob(other, job, NOW, files)
-    expect(await restoreBeside(other, contents)).toEqual({ settings: 1, aside: 1, unread: 1 })
+    expect(await restoreBeside(other, contents)).toEqual({ settings: 1, aside: 1, unread: 1, store: 1 })
     expect(await readSettings(other)).toMatchObject({ theme: 'cellar', textSize: 'large' })
     expect((await readSettings(other)).device).not.toBe((await readSettings(db)).device)
     await writeSetting(other, 'theme', 'sunlight')
-    expect(await restoreBeside(other, contents)).toEqual({ settings: 0, aside: 0, unread: 0 })
+    expect(await restoreBeside(other, contents)).toEqual({ settings: 0, aside: 0, unread: 0, store: 0 })
     expect((await readSettings(other)).theme).toBe('sunlight')
+    expect(await listOwnDryers(other)).toEqual([OWN])
     await other.delete()
   })
 })

@@ -7,7 +7,7 @@ import type { Edit } from '@/core/record/edits/edit'
 import { emptyJob } from '@/core/record/job/job'
 import { fileName } from './shared/files/exportJob'
 import { titleOf, unitLine } from './shared/jobText'
-import { duration, grams, oilVolume } from './shared/planText'
+import { duration, fluidOunces, grams, kilograms, millilitres, pounds } from './shared/planText'
 import { tells } from './shared/tells'
 import { everyOf, usualOf } from './shared/unit/usual'
 import { METERINGS } from '@/core/record/equipment/unit'
@@ -74,9 +74,20 @@ describe('texts', () => {
     expect(usualOf('metering', used)).toEqual(METERINGS)
     expect(everyOf('kind')).toEqual(expect.arrayContaining(usualOf('kind', used)))
   })
+  test.each([
+    [3.6049, '7 lb 15.2 oz', '3.60 kg'],
+    [0.359139, '12.7 oz', '359 g'],
+    [0.45359237, '1 lb 0.0 oz', '454 g'],
+    [0.4535, '1 lb 0.0 oz', '454 g'],
+    [-0.1, '−3.5 oz', '-100 g'],
+    [0, '0.0 oz', '0 g'],
+  ])('%f kg: %s, %s', (kg, trade, metric) => {
+    expect(pounds(kg)).toBe(trade)
+    expect(kilograms(kg)).toBe(metric)
+  })
   test('grams and oil', () => {
     expect(grams(0.00015)).toBe('0.15 g')
-    expect(oilVolume(0.001124)).toBe('1124 mL (38.0 floz)')
+    expect([fluidOunces(0.001124), millilitres(0.001124)]).toEqual(['38.0 floz', '1124 mL'])
   })
   test('a job without a name is called by its kind; its line names refrigerant, device and elevation', () => {
     expect(titleOf({ ...summaryOf(water), title: '  ' })).toBe('Water-source heat pump, no name yet')

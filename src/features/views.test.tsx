@@ -12,7 +12,7 @@ import { NextChecks } from './diagnose/NextChecks'
 import { Flags } from './shared/Flags'
 import { Checklist } from './plan/Checklist'
 import { Dryers } from './plan/Dryers'
-import { Ledgers } from './plan/Ledgers'
+import { WaterBalance } from './plan/WaterBalance'
 
 const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z')).map(knownJob)
 const control = jobs.find(({ id }) => id === 'demo-control-room')!
@@ -69,31 +69,42 @@ test('flags are told where there are any', () => {
   expect(screen.getByText('Repeat the clamp.')).toBeVisible()
 })
 
-test('dryers: chosen with reasons, refused with reasons', () => {
-  render(<Dryers dryers={plan.dryers} />)
-  expect(screen.getByRole('region', { name: 'liquid dryer' })).toHaveTextContent(/1 size up/)
-  expect(screen.getByRole('region', { name: 'suction dryer' })).toHaveTextContent(
-    /access valves on both sides/,
+test('dryers: chosen with figures, refused with reasons', () => {
+  render(<Dryers plan={plan} />)
+  const liquid = screen.getByRole('region', { name: 'Liquid dryer' })
+  expect(liquid).toHaveTextContent(/block \d+ in³/)
+  expect(liquid).toHaveTextContent(/carries .* tons on .* needed/)
+  expect(screen.getByRole('region', { name: 'Suction dryer' })).toHaveTextContent(
+    /Access valves on both sides/,
   )
   expect(screen.getAllByText(/refused, and why/)).toHaveLength(2)
 })
 
 test('a closed circuit changes no dryer, and says so', () => {
-  render(<Dryers dryers={[]} />)
+  render(<Dryers plan={{ ...plan, dryers: [], drops: [] }} />)
   expect(screen.getByText(/stays closed/)).toBeVisible()
 })
 
-test('ledgers: water in, out and left; acid after each change', () => {
-  render(<Ledgers plan={plan} />)
-  const water = screen.getByRole('table', { name: 'Water ledger' })
-  const { sources, sinks } = plan.contamination.water
-  expect(within(water).getAllByRole('row')).toHaveLength(sources.length + sinks.length + 1)
-  expect(within(water).getByRole('row', { name: /left for the dryer/ })).toHaveTextContent(/g ±/)
-  expect(
-    within(screen.getByRole('table', { name: 'Acid ledger' })).getByRole('row', {
-      name: /after oil change 1/,
-    }),
-  ).toHaveTextContent('0.025')
+test('what a later drop says stands beside the dryers', () => {
+  const drop = {
+    place: 'suction',
+    verdict: 'change-now',
+    drop: 5,
+    limit: 2,
+    unit: 'psi',
+    sentence: '5.0 psi. Change it now.',
+  } as const
+  render(<Dryers plan={{ ...plan, drops: [drop] }} />)
+  expect(screen.getByText(/⬣ 5\.0 psi\. Change it now\./)).toBeVisible()
+})
+
+test('the balance of water is named in words, its parts in grams', () => {
+  const { water } = plan.contamination
+  render(<WaterBalance water={water} roomGrams="room 1.0 g" />)
+  const picture = screen.getByRole('img', { name: /of water in; .* out; .* left/ })
+  for (const { label } of [...water.sources, ...water.sinks])
+    expect(picture).toHaveTextContent(label.split(' ').slice(0, 2).join(' '))
+  expect(picture).toHaveTextContent(/room\s*1\.0 g/)
 })
 
 test('a checklist ticks by its label', async () => {

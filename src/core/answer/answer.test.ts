@@ -52,6 +52,11 @@ describe('a step is computed only when something that it depends on changed', ()
     ['a tick', tick('task:setUp', true), { ranking: true, gates: true, plan: true }],
     ['a title', setTitle('x'), { ranking: true, gates: true, plan: true }],
     ['the closing record', setClosing({ note: 'x' }), { ranking: true, gates: true, plan: true }],
+    [
+      'what came out',
+      setClosing({ recovered: { value: 4, unit: 'lb' } }),
+      { ranking: true, gates: true, plan: false },
+    ],
     ['a decision', decide('undercharge', undefined), { ranking: true, gates: true, plan: false }],
     [
       'what is inside',
@@ -61,7 +66,8 @@ describe('a step is computed only when something that it depends on changed', ()
     [
       'a reading',
       putReading(undefined, 'suctionPressure', { value: 90, unit: 'psig' }),
-      { ranking: false, gates: false, plan: true },
+      // the table of refrigerants stands at the temperatures that were read
+      { ranking: false, gates: false, plan: false },
     ],
   ])('%s', (_name, edit, same) => {
     const { whole } = createAnswerer()

@@ -241,8 +241,9 @@ export function createAnswerer() {
       named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
     yield { asks, assessment, ranking, standing, vetoes, gates, faults }
     const { previousBurnout } = arrival
-    const { policy, repair, dryers, closing } = job
-    const planned: Planned = { unit, decisions, policy, repair, dryers, closing }
+    const { policy, repair, dryers } = job
+    const { recovered, charged } = job.closing ?? {}
+    const planned: Planned = { unit, decisions, policy, repair, dryers, closing: { recovered, charged } }
     return {
       asks,
       assessment,

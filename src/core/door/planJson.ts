@@ -1,5 +1,6 @@
 import { fromKelvin, fromPascals } from '../base/units/convert'
 import type { ComparisonRow } from '../repair/charge/compareRefrigerants'
+import type { AcidLedger } from '../repair/cleanup/acid'
 import type { Range } from '../repair/cleanup/exposure'
 import type { JudgedDryer } from '../repair/cleanup/dryers'
 import type { WaterLine } from '../repair/cleanup/water'
@@ -35,7 +36,21 @@ function dryerJson(choice: PlannedDryer) {
   }
 }
 
-const waterLine = ({ label, kg }: WaterLine) => ({ label, grams: gramsRange(kg) })
+const halfWidth = ({ low, high }: Range) => grams(Math.abs(high - low) / 2)
+const waterLine = ({ label, kg }: WaterLine) => ({
+  label,
+  grams: grams(kg.likely),
+  error: halfWidth(kg),
+  range: gramsRange(kg),
+})
+
+const acidJson = ({ before, after, ...acid }: AcidLedger) => ({
+  ...acid,
+  before: before.likely,
+  beforeRange: before,
+  after: after.map(({ tan }) => rounded(tan, 5)),
+  steps: after.map(({ label }) => label),
+})
 
 function contaminationJson({ contamination }: Plan) {
   const { water, acid, settles, exposure, confidence, closes, closesHigh, missing } = contamination
@@ -52,8 +67,11 @@ function contaminationJson({ contamination }: Plan) {
     water: {
       sources: water.sources.map(waterLine),
       sinks: water.sinks.map(waterLine),
-      totalGrams: gramsRange(water.total),
-      remainderGrams: gramsRange(water.remainder),
+      totalGrams: grams(water.total.likely),
+      remainderGrams: grams(water.remainder.likely),
+      errorGrams: halfWidth(water.remainder),
+      totalRange: gramsRange(water.total),
+      remainderRange: gramsRange(water.remainder),
       ...water.work,
       oilPpmFound: water.ppmFound,
       oilPpmLeft: water.ppmLeft,
@@ -61,7 +79,7 @@ function contaminationJson({ contamination }: Plan) {
       closesHigh,
       missingGrams: grams(missing),
     },
-    acid,
+    acid: acidJson(acid),
   }
 }
 

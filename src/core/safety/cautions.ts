@@ -23,6 +23,24 @@ export const CAUTIONS = {
 
 export type CautionId = keyof typeof CAUTIONS
 
+/** Each in a word, for a line that opens the whole sentence. */
+export const HAZARDS: Readonly<Record<CautionId, string>> = {
+  shock: 'shock',
+  live: 'live',
+  brazing: 'flame, poison gas',
+  oilFire: 'oil fire',
+  pressure: 'pressure',
+  asphyxiation: 'no air',
+  flammable: 'flammable',
+  recovery: 'burst, venting',
+  waterCoil: 'water coil',
+  acidOil: 'burns, frostbite',
+  vacuum: 'arc in vacuum',
+  lifting: 'weight',
+  charging: 'cylinder heat',
+  hotWork: 'hot work',
+}
+
 /** Shown on every plan and report. */
 export const DISCLAIMER =
   "Orzo defers to local codes, the equipment's instructions and licensed practice. It does not replace certification."

@@ -77,6 +77,13 @@ function useDemoOffer(offerDemo: boolean, storing: (work: Promise<unknown>) => v
   }, [offerDemo, storing])
 }
 
+/** What stands beside the jobs. */
+const BESIDE = [
+  ['/tables/saturation', 'Tables'],
+  ['/store', 'Store'],
+  ['/settings', 'Settings'],
+] as const
+
 type HeaderProps = {
   live: boolean
   onNew: () => void
@@ -95,9 +102,11 @@ function Header({ live, onNew, onMessages }: HeaderProps) {
           One broken circuit at a time: readings, proof, repair, record.
         </Typography>
       </Box>
-      <Button component={Link} href="/tables/saturation" color="inherit">
-        Tables
-      </Button>
+      {BESIDE.map(([href, label]) => (
+        <Button key={href} component={Link} href={href} color="inherit">
+          {label}
+        </Button>
+      ))}
       <Button variant="contained" disabled={!live} onClick={onNew}>
         New job
       </Button>

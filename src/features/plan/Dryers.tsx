@@ -1,57 +1,86 @@
+'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { DryerChoice } from '@/core/repair/cleanup/dryers'
-import type { DryerModel } from '@/core/repair/cleanup/dryerCatalogue'
-import { ounces } from '../shared/planText'
+import type { JudgedDryer } from '@/core/repair/cleanup/dryers'
+import { dryerName } from '@/core/repair/plan/dryerName'
+import type { Plan, PlannedDryer } from '@/core/repair/plan/plan'
+import { pounds } from '../shared/planText'
+import { More, Sentences } from './More'
 
-const dryerName = ({ block, core, flow, line, highPressure }: DryerModel) =>
-  `block ${block} in³, ${core} core, ${flow}, ${line}${highPressure ? ', high pressure' : ''}`
+const PLACE = { liquid: 'Liquid dryer', suction: 'Suction dryer' } as const
+const MARK = { leave: '●', 'at-next-visit': '△', 'change-now': '⬣' } as const
 
-function Choice({ choice }: { choice: DryerChoice }) {
-  const { place, chosen, reasons, refused, extraCharge } = choice
+const figures = ({ judged }: JudgedDryer, holds: boolean) =>
+  judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
+
+function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
   return (
-    <section aria-label={`${place} dryer`} data-dryer={place}>
-      <Typography sx={{ fontWeight: 650 }}>
-        {place === 'liquid' ? 'Liquid' : 'Suction'} dryer:{' '}
-        {chosen ? dryerName(chosen) : 'none of the generic sizes'}
-      </Typography>
-      <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-        {reasons.map((reason) => (
-          <li key={reason}>{reason}</li>
+    <More label={`${refused.length} refused, and why`}>
+      <Box sx={{ display: 'grid', gap: 0.75, fontSize: '0.95rem' }}>
+        {refused.map((each) => (
+          <div key={each.dryer.id}>
+            <b>{dryerName(each.dryer)}</b>: {figures(each, false).join('; ')}
+          </div>
         ))}
-        {extraCharge > 0 && (
-          <li>
-            holds about {ounces(extraCharge)} of liquid: count it in the charge, less what the old one held
-          </li>
-        )}
       </Box>
-      <details>
-        <summary style={{ minHeight: 48, display: 'flex', alignItems: 'center', cursor: 'pointer' }}>
-          {refused.length} refused, and why
-        </summary>
-        <Box component="ul" sx={{ m: 0, pl: 2.25, fontSize: '0.95rem', color: 'text.secondary' }}>
-          {refused.map(({ dryer, reasons: why }) => (
-            <li key={dryer.id}>
-              {dryerName(dryer)}: {why.join('; ')}
-            </li>
-          ))}
-        </Box>
-      </details>
+    </More>
+  )
+}
+
+function Choice({ choice }: { choice: PlannedDryer }) {
+  const { place, chosen, ways, others, refused, holds, oldHeld, isOldAssumed, placing, changes } = choice
+  const extra = holds - oldHeld
+  return (
+    <section aria-label={PLACE[place]} data-dryer={place}>
+      <Typography variant="h2">
+        {PLACE[place]}: {chosen ? dryerName(chosen.dryer) : 'none of the list fits'}
+      </Typography>
+      {ways && (
+        <Typography>△ The best that fits; it alone is not enough. {ways.sentences.join('; ')}.</Typography>
+      )}
+      {place === 'liquid' && chosen && (
+        <Typography sx={{ fontSize: '0.95rem' }}>
+          Charge {extra < 0 ? '' : '+'}
+          {pounds(extra)} against{' '}
+          {isOldAssumed ? 'the usual size, as the old one is not written down' : 'the old one'}
+          {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.
+        </Typography>
+      )}
+      {changes.map(({ hours, sentence }) => (
+        <Typography key={hours} sx={{ fontSize: '0.95rem' }}>
+          After {hours} h: {sentence}.
+        </Typography>
+      ))}
+      {chosen && (
+        <More label="Its figures, and how it goes in">
+          <Sentences
+            all={[...figures(chosen, true), ...figures(chosen, false).map((text) => `△ ${text}`), ...placing]}
+          />
+          {others.length > 0 && (
+            <Typography sx={{ mt: 1, fontSize: '0.95rem' }}>
+              Would do too: {others.map(({ dryer }) => dryerName(dryer)).join('; ')}.
+            </Typography>
+          )}
+        </More>
+      )}
+      <Refused refused={refused} />
     </section>
   )
 }
 
-/** Dryers chosen and refused; the figures are from memory, so the maker's sheet decides. */
-export function Dryers({ dryers }: { dryers: readonly DryerChoice[] }) {
-  if (dryers.length === 0) return <p style={{ margin: 0 }}>The circuit stays closed: no dryer is changed.</p>
+/** Dryers chosen and refused, each with its figures; what readings of their drop say. */
+export function Dryers({ plan: { dryers, drops } }: { plan: Plan }) {
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
+      {dryers.length === 0 && <Typography>The circuit stays closed: no dryer is changed.</Typography>}
       {dryers.map((choice) => (
         <Choice key={choice.place} choice={choice} />
       ))}
-      <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>
-        Generic figures [memory]: check the maker&apos;s sheet.
-      </Typography>
+      {drops.map(({ place, verdict, sentence }) => (
+        <Typography key={place}>
+          {MARK[verdict]} {sentence}
+        </Typography>
+      ))}
     </Box>
   )
 }

@@ -1,7 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { CLASS_LABELS } from '@/core/repair/cleanup/contamination'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
 import { INSIDE_KEYS, Observed } from '../shared/Observed'
@@ -34,7 +33,7 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
 }
 
 function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
-  const { schedule, contamination } = plan
+  const { schedule } = plan
   return (
     <>
       <section aria-labelledby="answer-plan">
@@ -51,17 +50,6 @@ function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
           likely, of it {duration(schedule.unattended.likely)} unattended; {spanText(schedule.total)}; safe{' '}
           {duration(schedule.safe)}
         </Typography>
-      </section>
-      <section aria-labelledby="answer-class">
-        <Typography id="answer-class" variant="h2">
-          Clean-up class: {CLASS_LABELS[contamination.class]}
-          {contamination.also.map((name) => `, ${CLASS_LABELS[name].toLowerCase()}`)}
-        </Typography>
-        <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
-          {contamination.evidence.map((sentence) => (
-            <li key={sentence}>{sentence}</li>
-          ))}
-        </Box>
       </section>
     </>
   )

@@ -60,6 +60,9 @@ export const INSIDE_KEYS: readonly ObservationKey[] = [
   'refrigerantSmell',
   'copperPlating',
   'moistureIndicator',
+  'waterFound',
+  'frostLeft',
+  'linesPlugged',
   'openConditions',
 ]
 

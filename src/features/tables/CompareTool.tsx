@@ -19,7 +19,7 @@ import {
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
 import { asTemperature, type Typed } from './format'
-import { NumberTable } from './NumberTable'
+import { NumberTable } from '@/ui/NumberTable'
 import { Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
 import { useTables } from '../shared/tables/useTables'

@@ -6,7 +6,8 @@ import { toKelvin, toPascals, toSI } from '@/core/base/units/convert'
 import type { PressureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
 import { asPressure, asTemperature, showPressure, showPressureChange, type Typed } from './format'
-import { ElevationField, Figure, Figures, Inputs, Problem, Source } from './parts'
+import { Figure, Figures } from '@/ui/Figure'
+import { ElevationField, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
 type Input = {

@@ -20,8 +20,9 @@ import { type PressureUnit, type TemperatureUnit, unitsOf } from '@/core/base/un
 import { QuantityField } from '@/ui/QuantityField'
 import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, showPressure, type Typed } from './format'
-import { NumberTable } from './NumberTable'
-import { ElevationField, Figure, Figures, Inputs, Problem, RefrigerantChoice, Source } from './parts'
+import { NumberTable } from '@/ui/NumberTable'
+import { Figure, Figures } from '@/ui/Figure'
+import { ElevationField, Inputs, Problem, RefrigerantChoice, Source } from './parts'
 import { useRemembered } from './useRemembered'
 import { useTables } from '../shared/tables/useTables'
 

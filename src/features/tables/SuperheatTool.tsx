@@ -6,8 +6,9 @@ import { showDifference } from '@/core/base/units/show'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
 import { asTemperature, type Typed } from './format'
-import { NumberTable } from './NumberTable'
-import { Figure, Figures, Inputs, Problem, Source } from './parts'
+import { NumberTable } from '@/ui/NumberTable'
+import { Figure, Figures } from '@/ui/Figure'
+import { Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
 type Input = { wetBulb: Typed | undefined; outdoor: Typed | undefined }

@@ -1,11 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import type { ComponentType } from 'react'
 import { INK } from '@/ui/theme/tokens'
+import { PageHeader } from '../shared/PageHeader'
 import { CompareTool } from './CompareTool'
 import { LineSetTool } from './LineSetTool'
 import { NitrogenTool } from './NitrogenTool'
@@ -75,31 +75,7 @@ export function TablesPage({ tool }: { tool: ToolId }) {
   const label = TOOLS.find(({ id }) => id === tool)?.label ?? ''
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Box
-        component="header"
-        className="no-print"
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          gap: 2,
-          px: { xs: 1, md: 2 },
-          minHeight: 56,
-          borderBottom: 1,
-          borderColor: 'divider',
-          bgcolor: 'background.paper',
-        }}
-      >
-        <Button
-          component={Link}
-          href="/"
-          color="inherit"
-          sx={{ fontWeight: 700, px: 1 }}
-          aria-label="All jobs"
-        >
-          ‹ Jobs
-        </Button>
-        <Typography sx={{ fontWeight: 650 }}>Tables</Typography>
-      </Box>
+      <PageHeader title="Tables" />
       <Box
         sx={{
           flex: 1,

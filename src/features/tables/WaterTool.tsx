@@ -7,8 +7,9 @@ import { fromKelvin, fromPascals, toKelvin, toPascals, toSI } from '@/core/base/
 import { QuantityField } from '@/ui/QuantityField'
 import { CurveChart } from '@/ui/CurveChart'
 import { asPressure, asTemperature, showKelvin, type Typed } from './format'
-import { NumberTable } from './NumberTable'
-import { ElevationField, Figure, Figures, Inputs, Problem, Source } from './parts'
+import { NumberTable } from '@/ui/NumberTable'
+import { Figure, Figures } from '@/ui/Figure'
+import { ElevationField, Inputs, Problem, Source } from './parts'
 import { useRemembered } from './useRemembered'
 
 type Input = {

@@ -28,23 +28,6 @@ export const ElevationField = (props: {
   onChange: (value: Typed | undefined) => void
 }) => <QuantityField label="Elevation" kind="length" defaultUnit="m" schema={elevationSchema} {...props} />
 
-/** The result of a table: large numerals, what it is below. */
-export function Figure({ label, value, note }: { label: string; value: string; note?: string }) {
-  return (
-    <Box data-figure={label} sx={{ minWidth: 132 }}>
-      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
-      <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
-      {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}
-    </Box>
-  )
-}
-
-export const Figures = ({ children }: { children: ReactNode }) => (
-  <Box aria-live="polite" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1 }}>
-    {children}
-  </Box>
-)
-
 /** Inputs side by side, as many as fit. */
 export const Inputs = ({ children }: { children: ReactNode }) => (
   <Box

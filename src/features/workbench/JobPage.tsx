@@ -34,7 +34,7 @@ function peekOf(
   stage: Stage,
   { diagnosis, suspect, answer: { asks } }: StageProps,
 ): { label: string; value: string } {
-  if (stage === 'plan') return { label: 'Time, class, what is inside', value: '' }
+  if (stage === 'plan') return { label: 'Time, what is inside', value: '' }
   const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
   if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
   const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label

@@ -40,6 +40,16 @@ const SPOKEN: Readonly<Record<string, Unit>> = {
 const NUMBER = '[+-]?(?:\\d[\\d.,]*|[.,]\\d+)'
 const PLAIN = new RegExp(`^(${NUMBER})\\s*([^\\s\\d.,+-].*)?$`)
 
+/** Sizes of tube as the trade writes them: "3/8", "1-1/8 in", "1 1/8\"". */
+const FRACTION = /^(?:(\d+)[\s-]+)?(\d+)\/(\d+)\s*(?:in|inch(?:es)?|")?$/i
+
+/** A length written as a fraction of an inch; undefined where the text is none. */
+function fractionOfInch(text: string): TypedQuantity | undefined {
+  const [, whole = '0', over, under] = FRACTION.exec(text) ?? []
+  if (over === undefined || under === undefined || Number(under) === 0) return undefined
+  return { value: Number(whole) + Number(over) / Number(under), unit: 'in' }
+}
+
 /** The unit that a word means for a kind; undefined where none. */
 function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {
   const fitting = unitsOf(kind)
@@ -52,7 +62,7 @@ function spokenUnit(word: string, kind: QuantityKind): Unit | undefined {
 }
 
 /**
- * Reads what is typed into a field: "118", "12 inHg", "250kPa", "6 lb 4 oz", "12 ft 6 in", "3,5".
+ * Reads what is typed into a field: "118", "12 inHg", "250kPa", "6 lb 4 oz", "12 ft 6 in", "3,5", "1-1/8".
  * @param unit the unit that a bare number is in
  * @throws OrzoError bad-number or unknown-unit with a sentence that says what to type
  */
@@ -60,6 +70,8 @@ export function parseTyped(text: string, kind: QuantityKind, unit: Unit): TypedQ
   const trimmed = text.trim()
   const both = parseCompound(trimmed, kind)
   if (both) return both
+  const fraction = kind === 'length' ? fractionOfInch(trimmed) : undefined
+  if (fraction) return fraction
   const match = PLAIN.exec(trimmed)
   if (!match)
     throw new OrzoError('bad-number', `"${trimmed}" is no number: digits, one point, a sign in front.`)

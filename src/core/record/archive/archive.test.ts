@@ -47,6 +47,7 @@ const CONTENTS: BackupContents = {
     { id: 'old', at: '2026-05-04T09:30:00.000Z', reason: 'version is missing.', row: { id: 'old', job: {} } },
   ],
   unread: [],
+  store: [],
 }
 
 function readAll(bytes: Uint8Array): { jobs: ArchivedJob[]; end: ArchiveEnd } {

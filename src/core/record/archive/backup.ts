@@ -33,6 +33,8 @@ const contentsSchema = z.object({
   aside: z.array(z.object({ id: z.string(), at: z.string(), reason: z.string(), row: z.unknown() })),
   /** records that this Orzo cannot read, as stored */
   unread: z.array(envelopeSchema),
+  /** records of the store beside the jobs: own dryers */
+  store: z.array(envelopeSchema).default([]),
 })
 export type BackupContents = Omit<z.infer<typeof contentsSchema>, 'format' | 'version'>
 
@@ -71,8 +73,8 @@ function readContents(entry: ZipEntry): BackupContents {
       'bad-archive',
       `is of version ${result.data.version}, newer than this Orzo reads: update Orzo`,
     )
-  const { at, settings, aside, unread } = result.data
-  return { at, settings, aside, unread }
+  const { at, settings, aside, unread, store } = result.data
+  return { at, settings, aside, unread, store }
 }
 
 /** What an archive holds beside jobs, and what of the whole could not be read. */

@@ -47,7 +47,7 @@ test('jobs with samples and photos are put together from rows, in whatever order
   expect(jobs).toEqual([
     { job: JOB, files: { logs: { log: samples }, photos: { photo: Uint8Array.of(1, 2, 3) } } },
   ])
-  expect(contents).toEqual({ at: AT, settings: [], aside: [], unread: [] })
+  expect(contents).toEqual({ at: AT, settings: [], aside: [], unread: [], store: [] })
 })
 
 test('rows of version 1, settings, and what cannot be read come along', () => {

@@ -1,7 +1,7 @@
 import { assembleJob, type ReadRecord, readRecord } from '../job/assemble'
 import { readJobValue } from '../job/readJob'
 import { joinSamples, type Samples } from '../logs/samples'
-import { envelopeSchema, type StoredRecord } from '../records/envelope'
+import { envelopeSchema, STORE_ID, type StoredRecord } from '../records/envelope'
 import type { BackupContents, BackupJob } from './backup'
 
 /** Rows as they lie in the browser's stores, whatever wrote them; a store that is not there is empty. */
@@ -47,7 +47,10 @@ export function rescue(stores: RawStores, at: string): { jobs: BackupJob[]; cont
     const envelope = envelopeSchema.safeParse(row)
     return envelope.success ? [envelope.data as StoredRecord] : []
   })
-  const read = rows.map((row) => ({ row, reading: readRecord(row) }))
+  const store = rows.filter(({ jobId }) => jobId === STORE_ID)
+  const read = rows
+    .filter(({ jobId }) => jobId !== STORE_ID)
+    .map((row) => ({ row, reading: readRecord(row) }))
   const good = read.flatMap(({ reading }) => ('row' in reading ? [reading] : []))
   const ids = [...new Set(rows.map(({ jobId }) => jobId))]
   const jobs = ids.flatMap((id) => {
@@ -74,6 +77,7 @@ export function rescue(stores: RawStores, at: string): { jobs: BackupJob[]; cont
       settings: rowsOf(stores, 'settings').map(({ key, value }) => ({ key: String(key), value })),
       aside: [...(rowsOf(stores, 'aside') as BackupContents['aside']), ...kept],
       unread: read.filter(({ reading }) => !('row' in reading)).map(({ row }) => row),
+      store,
     },
   }
 }

@@ -27,5 +27,8 @@ export const envelopeSchema = z.strictObject({
 })
 export type StoredRecord = z.infer<typeof envelopeSchema>
 
+/** What belongs to no job, as own dryers, stands under this name in place of a job's: no job has it. */
+export const STORE_ID = '@store'
+
 /** The primary key of a record. */
 export const recordKey = (jobId: string, kind: string, id: string): string => `${jobId}/${kind}/${id}`

@@ -70,6 +70,7 @@ const CONVERSION_SHARE = 0.9
 /** [practice] a trim up to this share is noise; a quarter of the plate is questioned. */
 const TRIM_NOISE = 0.05
 const TRIM_QUESTIONED = 0.25
+const ROUNDING = 1e-9
 /** [memory] share of the inner volume that is the condenser of a box, and of it what is flooded in the cold. */
 const CONDENSER_SHARE = 0.12
 const FLOODED_SHARE = 0.8
@@ -148,7 +149,12 @@ function chargeLines(input: ChargeInput): ChargeLine[] {
 export function trimOf(charged: number, reckoned: number, plate: number): Trim {
   const share = (charged - reckoned) / plate
   const size = Math.abs(share)
-  const verdict = size <= TRIM_NOISE ? 'as-reckoned' : size < TRIM_QUESTIONED ? 'trimmed' : 'questioned'
+  const verdict =
+    size <= TRIM_NOISE + ROUNDING
+      ? 'as-reckoned'
+      : size < TRIM_QUESTIONED - ROUNDING
+        ? 'trimmed'
+        : 'questioned'
   const way = share < 0 ? 'less' : 'more'
   const sentence = {
     'as-reckoned': 'As reckoned.',

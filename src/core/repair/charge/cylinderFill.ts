@@ -26,8 +26,8 @@ export type CylinderFill = {
 
 const FILL_SHARE = 0.8 // [std: 49 CFR 173.304a practice]
 const REFERENCE = toKelvin({ value: 77, unit: 'F' })
-/** [physics] water at 77 F, by which the stamped weight is turned into a volume, kg/m3. */
-const WATER_DENSITY = 997.05
+/** [std: 49 CFR 178, from memory] the stamped capacity is weighed with water at 60 F, kg/m3. */
+const WATER_DENSITY = 999.0
 /** [practice] in the hottest place this share of the volume may be liquid. */
 const HOT_SHARE = 0.95
 const WARN_SHARE = 0.7

@@ -21,6 +21,8 @@ export type Cleanup = {
   readonly closes: boolean
   readonly closesHigh: boolean
   readonly missing: number
+  /** kg of water that the chosen dryer is asked to hold at most */
+  readonly room: number
   readonly need: DryerNeed
 }
 
@@ -100,6 +102,7 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
     closes: water.remainder.likely <= room,
     closesHigh: water.remainder.high <= room * WATER_MARGIN,
     missing: Math.max(water.remainder.likely - room, 0),
+    room,
     need,
   }
 }

@@ -51,6 +51,8 @@ export type Plan = {
     readonly closesHigh: boolean
     /** kg of water for which there is no room */
     readonly missing: number
+    /** kg of water that the chosen liquid dryer may be left with */
+    readonly room: number
   }
   readonly size: CircuitSize
   readonly dryers: readonly PlannedDryer[]
@@ -229,6 +231,7 @@ export function planRepair(
       closes: cleanup.closes,
       closesHigh: cleanup.closesHigh,
       missing: cleanup.missing,
+      room: cleanup.room,
     },
     size,
     dryers: dryers.map((choice) => ({

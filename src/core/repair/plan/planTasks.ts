@@ -2,7 +2,7 @@ import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
-import { CAUTIONS, type CautionId } from '../../safety/cautions'
+import { CAUTIONS, type CautionId, HAZARDS } from '../../safety/cautions'
 import type { VetoId } from '../../safety/vetoes'
 import type { AccessChoice } from '../charge/access'
 import type { RefrigerantPath } from '../charge/refrigerantPath'
@@ -15,6 +15,8 @@ export type PlanTask = Pick<TaskRow, 'label' | 'handsOn'> & {
   readonly unattended?: TaskRow['unattended']
   readonly opens: boolean
   readonly cautions: readonly string[]
+  /** what can hurt here, in a word each */
+  readonly hazards: readonly string[]
   /** why it must not be done in this state, and what lifts that */
   readonly refused?: string
 }
@@ -69,7 +71,7 @@ export function openedWork(
   ]
 }
 
-function cautionsOf(row: TaskRow, unit: UnitPlate, burns: boolean): string[] {
+function cautionIds(row: TaskRow, unit: UnitPlate, burns: boolean): CautionId[] {
   const ids: CautionId[] = [
     ...(burns ? (['flammable'] as const) : []),
     ...(hasWaterCoil(unit) && row.cautions.some((id) => id === 'recovery' || id === 'charging')
@@ -77,7 +79,7 @@ function cautionsOf(row: TaskRow, unit: UnitPlate, burns: boolean): string[] {
       : []),
     ...row.cautions,
   ]
-  return [...new Set(ids)].map((id) => CAUTIONS[id])
+  return [...new Set(ids)]
 }
 
 /** The tasks in order, with what can hurt at each; a flammable refrigerant, in it or going in, is cautioned at every one. */
@@ -90,13 +92,15 @@ export function planTasks(
   const burns = [unit.refrigerant, path.goesIn].some((name) => name !== undefined && isFlammable(name))
   return obeying(ids, holding)
     .map(({ id, refused }) => ({ id, refused, row: taskRow(id) }))
-    .map(({ id, refused, row }) => ({
+    .map(({ id, refused, row }) => ({ id, refused, row, hurts: cautionIds(row, unit, burns) }))
+    .map(({ id, refused, row, hurts }) => ({
       id,
       label: row.label,
       ...(refused ? { refused } : {}),
       handsOn: row.handsOn,
       ...(row.unattended ? { unattended: row.unattended } : {}),
       opens: row.opens === true,
-      cautions: cautionsOf(row, unit, burns),
+      cautions: hurts.map((each) => CAUTIONS[each]),
+      hazards: hurts.map((each) => HAZARDS[each]),
     }))
 }

@@ -43,7 +43,7 @@ export async function downloadBackup(): Promise<number> {
 
 /** Hands some jobs to the user as one file, which is imported like a backup; settings are not in it. */
 export async function downloadJobs(ids: readonly string[]): Promise<number> {
-  const contents = { at: isoNow(systemClock), settings: [], aside: [], unread: [] }
+  const contents = { at: isoNow(systemClock), settings: [], aside: [], unread: [], store: [] }
   saveBlob(await packBackup(wholeJobs(ids), contents), `orzo-jobs-${stamp()}.zip`)
   return ids.length
 }

@@ -43,6 +43,7 @@ const RESTORED = {
   settings: 'settings that were not chosen here',
   aside: 'rows kept aside',
   unread: 'records of a newer Orzo',
+  store: 'dryers of the store',
 } as const
 
 /** What a backup holds beside its jobs. */

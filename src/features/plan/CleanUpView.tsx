@@ -1,0 +1,211 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { classesOf } from '@/core/repair/cleanup/contamination'
+import type { Plan } from '@/core/repair/plan/plan'
+import { Figure, Figures } from '@/ui/Figure'
+import { NumberTable } from '@/ui/NumberTable'
+import type { StageProps } from '../shared/stageProps'
+import { classText, duration, grams, sureness } from '../shared/planText'
+import { Dryers } from './Dryers'
+import { LabFields } from './LabFields'
+import { More, Sentences } from './More'
+import { OwnDryers } from './OwnDryers'
+import { WaterBalance } from './WaterBalance'
+
+type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
+
+function Answer({ plan }: { plan: Plan }) {
+  const { contamination, dryers, oil, opens } = plan
+  const liquid = dryers.find(({ place }) => place === 'liquid')?.chosen?.dryer
+  const { water, known } = contamination
+  return (
+    <Figures>
+      <Figure
+        label={known ? 'Clean-up class' : '△ Class not known, planned as'}
+        value={classText(classesOf(contamination))}
+        note={`${Math.round(contamination.confidence * 100)} % that nothing graver is inside, ${sureness(contamination.confidence)}`}
+      />
+      <Figure
+        label="Liquid dryer"
+        value={liquid ? `${liquid.block} in³` : opens ? 'none fits' : 'stays'}
+        note={liquid ? `${liquid.flow}, ${liquid.pressure.toFixed(0)} psig` : 'the circuit stays closed'}
+      />
+      <Figure
+        label="Water left for it"
+        value={grams(water.remainder.likely)}
+        note={`${grams(Math.min(water.remainder.low, water.remainder.high))} to ${grams(Math.max(water.remainder.low, water.remainder.high))}`}
+      />
+      <Figure
+        label="Oil changes"
+        value={String(oil.changes)}
+        note={`${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${duration(water.work.hours * 60)} of vacuum`}
+      />
+    </Figures>
+  )
+}
+
+function Why({ plan: { contamination, size } }: { plan: Plan }) {
+  const { evidence, conflicts, assumed, exposure } = contamination
+  return (
+    <>
+      {[...assumed, ...conflicts].map((sentence) => (
+        <Typography key={sentence} sx={{ fontSize: '1rem' }}>
+          △ {sentence}
+        </Typography>
+      ))}
+      <More label="Why this class">
+        <Sentences
+          all={[
+            ...(evidence.length > 0 ? evidence : ['Nothing was looked at yet.']),
+            ...(exposure && !evidence.includes(exposure.sentence) ? [exposure.sentence] : []),
+            ...size.assumed.map((text) => `Assumed: ${text}.`),
+          ]}
+        />
+      </More>
+    </>
+  )
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`
+
+function Settles({ plan: { contamination } }: { plan: Plan }) {
+  const { settles } = contamination
+  const [first] = settles
+  if (!first) return null
+  return (
+    <section aria-labelledby="settles-title">
+      <Typography id="settles-title" variant="h2">
+        What would change it: {first.label.toLowerCase()}
+      </Typography>
+      <NumberTable
+        caption="What each outcome would make of it"
+        head={['It says', 'Chance', 'Oil changes', 'Then it is']}
+        words={[3]}
+        rows={first.outcomes.map(({ says, chance, classes, oilChanges }) => ({
+          key: says,
+          cells: [says, percent(chance), String(oilChanges), classText(classes)],
+        }))}
+      />
+      {settles.length > 1 && (
+        <More label={`${settles.length - 1} other ${settles.length === 2 ? 'test' : 'tests'}`}>
+          <NumberTable
+            caption="Other tests of the inside"
+            head={['Test', 'Time', 'Changes it in']}
+            rows={settles.slice(1).map(({ id, label, minutes, gain }) => ({
+              key: id,
+              cells: [label, minutes > 1000 ? 'days' : duration(minutes), percent(gain)],
+            }))}
+          />
+        </More>
+      )}
+    </section>
+  )
+}
+
+function Water({ plan }: { plan: Plan }) {
+  const { contamination, dryers } = plan
+  const { water, closes, closesHigh, missing, room } = contamination
+  const dryer = dryers[0]?.chosen?.dryer
+  const verdict = !dryer
+    ? 'the circuit stays closed'
+    : closes
+      ? closesHigh
+        ? 'closes, on the high side too'
+        : 'closes; on the high side the margin is used up'
+      : `${grams(missing)} too much for it`
+  return (
+    <section aria-labelledby="water-title">
+      <Typography id="water-title" variant="h2">
+        Water: {verdict}
+      </Typography>
+      <WaterBalance water={water} roomGrams={dryer ? `room ${grams(room)}` : 'no dryer'} />
+      <More label="Low, likely and high">
+        <NumberTable
+          caption="Water ledger"
+          head={['Grams', 'Low', 'Likely', 'High']}
+          rows={[
+            ...water.sources.map(({ id, label, kg }) => ledgerRow(id, `+ ${label}`, kg)),
+            ...water.sinks.map(({ id, label, kg }) => ledgerRow(id, `− ${label}`, kg)),
+            ledgerRow('left', 'left for the dryer', water.remainder),
+          ]}
+        />
+        <Sentences
+          all={[
+            `The oil held about ${Math.round(water.ppmFound.likely)} ppm, and holds about ${Math.round(water.ppmLeft.likely)} after the work.`,
+            'High: more came in and less goes out. Oil and dryer figures are from memory: check the maker’s sheet.',
+          ]}
+        />
+      </More>
+    </section>
+  )
+}
+
+type Sides = { readonly low: number; readonly likely: number; readonly high: number }
+const ledgerRow = (key: string, label: string, { low, likely, high }: Sides) => ({
+  key,
+  cells: [label, grams(low), grams(likely), grams(high)],
+})
+
+function Acid({ plan: { contamination } }: { plan: Plan }) {
+  const { acid } = contamination
+  if (acid.before.likely === 0) return null
+  return (
+    <section aria-labelledby="acid-title">
+      <Typography id="acid-title" variant="h2">
+        Acid: {acid.changes} oil {acid.changes === 1 ? 'change' : 'changes'} to below {acid.target} mg KOH/g
+        {acid.changesHigh > acid.changes && `, ${acid.changesHigh} at worst`}
+      </Typography>
+      <NumberTable
+        caption="Acid ledger"
+        head={['Total acid number', 'mg KOH/g']}
+        rows={[
+          {
+            key: 'before',
+            cells: [
+              acid.isMeasured ? 'by the laboratory' : 'taken for this class',
+              acid.before.likely.toFixed(3),
+            ],
+          },
+          ...acid.after.map(({ label, tan }) => ({ key: label, cells: [label, tan.toFixed(3)] })),
+        ]}
+      />
+      {acid.retestHours.length > 0 && (
+        <Typography sx={{ mt: 0.5 }}>
+          Test the oil again {acid.retestHours.map((hours) => `${hours} h`).join(', ')} after the first start.
+        </Typography>
+      )}
+    </section>
+  )
+}
+
+/** Class, water, acid and dryers: the answer first, its arithmetic below. */
+export function CleanUpView({ job, change, plan }: Props) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      <Box>
+        <Answer plan={plan} />
+        <Why plan={plan} />
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 2,
+          alignItems: 'start',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+        }}
+      >
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+          <Water plan={plan} />
+          <Acid plan={plan} />
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+          <Dryers plan={plan} />
+          <OwnDryers job={job} change={change} />
+          <Settles plan={plan} />
+          <LabFields job={job} change={change} />
+        </Box>
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,43 @@
+'use client'
+import Box from '@mui/material/Box'
+import type { ReactNode } from 'react'
+
+type Props = { label: string; children: ReactNode; open?: boolean }
+
+/** What stands behind a tap: the arithmetic below an answer. */
+export function More({ label, children, open }: Props) {
+  return (
+    <Box
+      component="details"
+      open={open}
+      sx={{
+        borderTop: 1,
+        borderColor: 'divider',
+        '& > summary': {
+          minHeight: 48,
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+          cursor: 'pointer',
+          fontWeight: 600,
+          '&::before': { content: '"+"', width: 16, color: 'text.secondary' },
+        },
+        '&[open] > summary::before': { content: '"−"' },
+      }}
+    >
+      <summary>{label}</summary>
+      <Box sx={{ pb: 1.5 }}>{children}</Box>
+    </Box>
+  )
+}
+
+/** Sentences below each other, without marks. */
+export const Sentences = ({ all }: { all: readonly string[] }) => (
+  <Box sx={{ display: 'grid', gap: 0.5 }}>
+    {all.map((sentence) => (
+      <Box key={sentence} component="p" sx={{ m: 0, fontSize: '0.95rem' }}>
+        {sentence}
+      </Box>
+    ))}
+  </Box>
+)

@@ -1,0 +1,69 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { setRepair } from '@/core/record/edits/repairEdits'
+import type { Plan } from '@/core/repair/plan/plan'
+import { NumberTable } from '@/ui/NumberTable'
+import { QuantityField } from '@/ui/QuantityField'
+import { fluidOunces, millilitres } from '../shared/planText'
+import type { StageProps } from '../shared/stageProps'
+import { RepairNumber } from './LabFields'
+import { More, Sentences } from './More'
+
+type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
+
+const FIELDS = [
+  ['oilOut', 'Oil out, poured', 'volume', 'floz'],
+  ['oilOutWeighed', 'Oil out, weighed', 'mass', 'oz'],
+  ['oilLost', 'Left inside parts', 'volume', 'floz'],
+  ['oilStroke', 'Oil pump, a stroke', 'volume', 'floz'],
+] as const
+
+const row = (key: string, label: string, volume: number) => ({
+  key,
+  cells: [label, fluidOunces(volume).replace(' floz', ''), millilitres(volume).replace(' mL', '')],
+})
+
+/** Oil out against the plate, in, and what stays. */
+export function OilPart({ job, change, plan: { oil } }: Props) {
+  return (
+    <section aria-labelledby="oil-title">
+      <Typography id="oil-title" variant="h2">
+        Oil: {oil.goesIn}
+        {oil.goesIn !== oil.kind && ` in place of ${oil.kind}`}, {fluidOunces(oil.refill)} in
+      </Typography>
+      <NumberTable
+        caption="Oil out and in"
+        head={['', 'floz', 'mL']}
+        rows={[
+          row('plate', 'by the plate', oil.plate),
+          row('out', oil.isMeasured ? 'came out' : 'likely to come out', oil.out ?? oil.refill - oil.lost),
+          ...(oil.lost > 0 ? [row('lost', 'left inside parts', oil.lost)] : []),
+          row('left', 'stays in the circuit', oil.left),
+          row('in', 'goes in', oil.refill),
+        ]}
+      />
+      <Typography sx={{ fontSize: '0.95rem' }}>
+        {Math.round(oil.newShare * 100)} % new after one refill
+        {oil.strokes !== undefined && `, ${oil.strokes} strokes`}
+        {oil.cans > 0 && `; bring ${oil.cans} ${oil.cans === 1 ? 'quart' : 'quarts'}`}.
+      </Typography>
+      <More label="What came out, and what is said of it" open={oil.isMeasured}>
+        <Box sx={{ display: 'grid', gap: 1.5, py: 1 }}>
+          {FIELDS.map(([key, label, kind, unit]) => (
+            <QuantityField
+              key={key}
+              label={label}
+              kind={kind}
+              defaultUnit={unit}
+              value={job.repair?.[key]}
+              onChange={(value) => void change(setRepair({ [key]: value }))}
+            />
+          ))}
+          <RepairNumber job={job} change={change} field="oilCanOpen" label="Can open for, h" />
+        </Box>
+        <Sentences all={oil.reasons} />
+      </More>
+    </section>
+  )
+}

@@ -1,0 +1,21 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
+
+/** The result of a table: large numerals, what it is below. */
+export function Figure({ label, value, note }: { label: string; value: string; note?: string }) {
+  return (
+    <Box data-figure={label} sx={{ minWidth: 132 }}>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
+      <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
+      {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}
+    </Box>
+  )
+}
+
+export const Figures = ({ children }: { children: ReactNode }) => (
+  <Box aria-live="polite" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1.5, my: 1 }}>
+    {children}
+  </Box>
+)
