@@ -140,6 +140,7 @@ const CORE_MAY_USE = {
     'diagnosis/vetoes',
     'diagnosis/checks',
     'diagnosis/proof',
+    'repair/charge',
     'repair/plan',
   ],
   reference: [...BASE, 'physics/refrigerants', 'physics/air'],

@@ -46,6 +46,7 @@ const LIST_OF: Readonly<Record<string, string>> = {
   tick: 'ticks',
   log: 'logs',
   attachment: 'attachments',
+  dryer: 'dryers',
 }
 
 /** All jobs as they are stored in this browser, put together from their records without the app's own code. */
@@ -74,7 +75,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       list,
       own.filter((each) => each.kind === kind).map(({ data }) => data),
     ])
-    const closing = only('closing')
+    const [closing, repair] = [only('closing'), only('repair')]
     return {
       format: 'orzo.job',
       version: 2,
@@ -83,6 +84,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       ...only('head'),
       ...(Object.fromEntries(lists) as object),
       ...(closing ? { closing } : {}),
+      ...(repair ? { repair } : {}),
     }
   })
 }

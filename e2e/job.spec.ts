@@ -43,13 +43,14 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
   await page.getByRole('button', { name: 'Repair this' }).click()
   await page.getByRole('link', { name: 'To the plan' }).click()
 
-  await expect(page.locator('[data-figure="Clean-up class"]')).toContainText('Clean')
+  await expect(page.locator('[data-figure="△ Class not known, planned as"]')).toContainText('Clean')
   await page
     .getByRole('group', { name: 'Acid test', exact: true })
     .getByRole('button', { name: 'weak' })
     .click()
   await expect(page.locator('[data-figure="Clean-up class"]')).toContainText('Mild acid')
   await expect(page.locator('[data-dryer=suction]')).toBeVisible()
+  await page.getByRole('tab', { name: 'Work', exact: true }).click()
   await page.getByRole('checkbox', { name: /Set up, carry gear/ }).click()
   await expect(page.getByRole('checkbox', { name: /Set up, carry gear/ })).toBeChecked()
 

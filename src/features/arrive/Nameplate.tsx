@@ -16,6 +16,7 @@ import {
   ConvertedFrom,
   Differential,
   FactoryCharge,
+  ListedFor,
   OldDryer,
   PlateNumber,
   Setpoint,
@@ -73,6 +74,15 @@ function Compressor({ unit, change }: PlatePart) {
         value={unit.oilCharge}
         onChange={(oilCharge) => void change(setPlate({ oilCharge }))}
       />
+      {unit.nominalTons === undefined && (
+        <QuantityField
+          label="Swept volume"
+          kind="flow"
+          defaultUnit="m3/h"
+          value={unit.compressor?.displacement}
+          onChange={(displacement) => void change(setPlatePart('compressor', { displacement }))}
+        />
+      )}
       {asksFor(unit, 'runCapacitor') && (
         <QuantityField
           label="Run capacitor, label"
@@ -169,6 +179,7 @@ export function Nameplate({ unit, change }: PlatePart) {
       <Differential plate={unit} change={change} />
       {hasLiquidValve(unit) && <ColdestOutdoor plate={unit} change={change} />}
       <ConvertedFrom plate={unit} change={change} />
+      <ListedFor plate={unit} change={change} />
       {asksFor(unit, 'targetSubcooling') && (
         <QuantityField
           label="Target subcooling"

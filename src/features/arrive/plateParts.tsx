@@ -1,6 +1,15 @@
 'use client'
+import Autocomplete from '@mui/material/Autocomplete'
+import TextField from '@mui/material/TextField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
-import { DRYER_FLOWS, DRYER_JOINTS, type Plate } from '@/core/record/equipment/unit'
+import { hasReversingValve } from '@/core/record/equipment/kinds'
+import {
+  DRYER_ARROWS,
+  DRYER_FLOWS,
+  DRYER_JOINTS,
+  type Plate,
+  type UnitPlate,
+} from '@/core/record/equipment/unit'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { Choice } from '@/ui/Choice'
@@ -11,6 +20,8 @@ import { numberSaver } from './numberSaver'
 import { YesNo } from './parts'
 
 type Props = { plate: Plate; change: ChangeJob }
+
+const ARROW_LABELS = { 'with-flow': 'with the flow', 'against-flow': 'against the flow', none: 'none' }
 
 const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
 
@@ -88,6 +99,21 @@ export const ConvertedFrom = ({ plate, change }: Props) => (
   />
 )
 
+/** What the equipment is listed for, where its plate says so: a flammable refrigerant goes into nothing else. */
+export const ListedFor = ({ plate, change }: Props) => (
+  <Autocomplete
+    multiple
+    options={REFRIGERANT_NAMES}
+    value={plate.listedFor ?? []}
+    onChange={(_event, listedFor) =>
+      void change(setPlate({ listedFor: listedFor.length > 0 ? [...listedFor] : undefined }))
+    }
+    renderInput={(props) => (
+      <TextField {...props} label="Listed for" helperText="Empty where the plate names one refrigerant." />
+    )}
+  />
+)
+
 /** The dryer that is in it now: what a new one must fit. */
 export function OldDryer({ plate, change }: Props) {
   const { oldDryer } = plate
@@ -127,6 +153,25 @@ export function OldDryer({ plate, change }: Props) {
         value={oldDryer?.joint}
         onChange={(word) => set({ joint: DRYER_JOINTS.find((each) => each === word) })}
       />
+      <ChoiceChips
+        label="Old dryer, its arrow"
+        values={DRYER_ARROWS}
+        labels={ARROW_LABELS}
+        value={oldDryer?.arrow}
+        onChange={(word) => set({ arrow: DRYER_ARROWS.find((each) => each === word) })}
+      />
+      <YesNo
+        label="Old dryer sits outside of the cabinet"
+        value={oldDryer?.outside}
+        onChange={(outside) => set({ outside })}
+      />
+      {(!plate.kind || hasReversingValve({ kind: plate.kind } as UnitPlate)) && (
+        <YesNo
+          label="Check valves round the dryer keep its flow one way"
+          value={oldDryer?.checkValves}
+          onChange={(checkValves) => set({ checkValves })}
+        />
+      )}
     </>
   )
 }

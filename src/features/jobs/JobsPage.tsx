@@ -13,6 +13,7 @@ import { systemClock } from '@/data/clock'
 import type { JobIndexRow } from '@/data/database'
 import { addJob, blankJob } from '@/data/jobs'
 import { whenOpen } from '@/data/health'
+import { listOwnDryers } from '@/data/ownDryers'
 import { BeginDialog, BeginJob, type Begun } from './BeginJob'
 import { addDemo, DemoButton } from './DemoButton'
 import { useSwept } from '../shared/record/useSwept'
@@ -125,7 +126,8 @@ function useBegin(storing: (work: Promise<unknown>) => void) {
   const router = useRouter()
   const start = async ({ broken, kind }: Begun) => {
     const blank = blankJob(isoNow(systemClock), policyOf((await readSettings(database())).policy))
-    const { id } = await addJob(database(), begun(blank, broken, kind))
+    const dryers = await listOwnDryers(database())
+    const { id } = await addJob(database(), { ...begun(blank, broken, kind), dryers })
     const stage = broken === undefined ? 'arrive' : FIRST_STAGE[BEGINNINGS[broken].at]
     router.push(`/job/${encodeURIComponent(id)}/${stage}`)
   }

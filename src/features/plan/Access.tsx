@@ -49,7 +49,7 @@ export function Access({ job, change, plan: { access, recovery } }: Props) {
         <NumberTable
           caption="Ways to get at the part"
           head={['Way', 'Likely', 'Fits', 'Why not, or what it leaves']}
-          words={[2, 3]}
+          words={[0, 2, 3]}
           rows={ways.map(({ way: id, label, minutes, fits, against, leaves }) => ({
             key: id,
             cells: [label, duration(minutes[1]), fits ? '● yes' : '⬣ no', fits ? leaves : against.join('; ')],

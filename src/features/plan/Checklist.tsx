@@ -1,10 +1,18 @@
 'use client'
 import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import type { ReactNode } from 'react'
+import { type ReactNode, useId, useState } from 'react'
 
-type Line = { readonly id: string; readonly label: string; readonly detail?: ReactNode }
+type Line = {
+  readonly id: string
+  readonly label: string
+  /** stands below the label, small */
+  readonly note?: ReactNode
+  /** stands behind a tap */
+  readonly detail?: ReactNode
+}
 type Props = {
   lines: readonly Line[]
   ticked: readonly string[]
@@ -13,25 +21,61 @@ type Props = {
   label: string
 }
 
+type RowProps = { line: Line; name: string; checked: boolean; onTick: Props['onTick'] }
+
+function Row({ line, name, checked, onTick }: RowProps) {
+  const [open, setOpen] = useState(false)
+  const detail = useId()
+  return (
+    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <FormControlLabel
+            sx={{ alignItems: 'center', m: 0, minHeight: 48, width: '100%' }}
+            control={
+              <Checkbox
+                checked={checked}
+                onChange={(event) => onTick(line.id, event.target.checked)}
+                sx={{ width: 48, height: 48, flexShrink: 0 }}
+              />
+            }
+            label={name}
+          />
+          {line.note && <Box sx={{ pl: 6, mt: -1, pb: 0.75 }}>{line.note}</Box>}
+        </Box>
+        {line.detail && (
+          <ButtonBase
+            aria-expanded={open}
+            aria-controls={detail}
+            aria-label={`More of: ${line.label}`}
+            onClick={() => setOpen(!open)}
+            sx={{ width: 48, height: 48, flexShrink: 0, fontSize: '1.2rem', color: 'text.secondary' }}
+          >
+            {open ? '−' : '+'}
+          </ButtonBase>
+        )}
+      </Box>
+      {line.detail && (
+        <Box id={detail} hidden={!open} sx={{ pl: 6, pb: 1 }}>
+          {line.detail}
+        </Box>
+      )}
+    </Box>
+  )
+}
+
 /** Lines to tick off; what was ticked is kept with the job. */
 export function Checklist({ lines, ticked, onTick, ordered, label }: Props) {
   return (
     <Box component={ordered ? 'ol' : 'ul'} aria-label={label} sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map((line, i) => (
-        <Box component="li" key={line.id} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}>
-          <FormControlLabel
-            sx={{ alignItems: 'center', m: 0, minHeight: 48, width: '100%' }}
-            control={
-              <Checkbox
-                checked={ticked.includes(line.id)}
-                onChange={(event) => onTick(line.id, event.target.checked)}
-                sx={{ width: 48, height: 48, flexShrink: 0 }}
-              />
-            }
-            label={`${ordered ? `${i + 1}. ` : ''}${line.label}`}
-          />
-          {line.detail && <Box sx={{ pl: 6, pb: 1, mt: -0.5 }}>{line.detail}</Box>}
-        </Box>
+        <Row
+          key={line.id}
+          line={line}
+          name={`${ordered ? `${i + 1}. ` : ''}${line.label}`}
+          checked={ticked.includes(line.id)}
+          onTick={onTick}
+        />
       ))}
     </Box>
   )

@@ -81,7 +81,7 @@ function Settles({ plan: { contamination } }: { plan: Plan }) {
       <NumberTable
         caption="What each outcome would make of it"
         head={['It says', 'Chance', 'Oil changes', 'Then it is']}
-        words={[3]}
+        words={[0, 3]}
         rows={first.outcomes.map(({ says, chance, classes, oilChanges }) => ({
           key: says,
           cells: [says, percent(chance), String(oilChanges), classText(classes)],
@@ -91,6 +91,7 @@ function Settles({ plan: { contamination } }: { plan: Plan }) {
         <More label={`${settles.length - 1} other ${settles.length === 2 ? 'test' : 'tests'}`}>
           <NumberTable
             caption="Other tests of the inside"
+            words={[0]}
             head={['Test', 'Time', 'Changes it in']}
             rows={settles.slice(1).map(({ id, label, minutes, gain }) => ({
               key: id,
@@ -119,10 +120,11 @@ function Water({ plan }: { plan: Plan }) {
       <Typography id="water-title" variant="h2">
         Water: {verdict}
       </Typography>
-      <WaterBalance water={water} roomGrams={dryer ? `room ${grams(room)}` : 'no dryer'} />
+      <WaterBalance water={water} room={dryer ? `room ${grams(room)}` : 'no dryer'} />
       <More label="Low, likely and high">
         <NumberTable
           caption="Water ledger"
+          words={[0]}
           head={['Grams', 'Low', 'Likely', 'High']}
           rows={[
             ...water.sources.map(({ id, label, kg }) => ledgerRow(id, `+ ${label}`, kg)),
@@ -158,6 +160,7 @@ function Acid({ plan: { contamination } }: { plan: Plan }) {
       </Typography>
       <NumberTable
         caption="Acid ledger"
+        words={[0]}
         head={['Total acid number', 'mg KOH/g']}
         rows={[
           {

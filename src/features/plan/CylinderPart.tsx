@@ -41,7 +41,7 @@ export function CylinderPart({ job, change, display, plan: { recovery } }: Props
           `; liquid-full at ${fromKelvin(cylinder.fullAt, temperature).toFixed(0)} ${temperature}`}
         .{isDedicated && ' Burnt: a cylinder of its own, marked.'}
       </Typography>
-      {sentences[0] && !isDedicated && sentences.length > 1 && <Typography>⬣ {sentences[0]}</Typography>}
+      {sentences.length > 1 && !isDedicated && <Typography>⬣ {sentences[0]}</Typography>}
       {weight && (
         <Typography>
           {WEIGHT[weight.verdict]} {pounds(weight.recovered)} of {pounds(weight.expected)} came out.{' '}

@@ -30,24 +30,30 @@ export function OilPart({ job, change, plan: { oil } }: Props) {
     <section aria-labelledby="oil-title">
       <Typography id="oil-title" variant="h2">
         Oil: {oil.goesIn}
-        {oil.goesIn !== oil.kind && ` in place of ${oil.kind}`}, {fluidOunces(oil.refill)} in
+        {oil.goesIn !== oil.kind && ` in place of ${oil.kind}`},{' '}
+        {oil.refill > 0 ? `${fluidOunces(oil.refill)} in` : 'stays where it is'}
       </Typography>
-      <NumberTable
-        caption="Oil out and in"
-        head={['', 'floz', 'mL']}
-        rows={[
-          row('plate', 'by the plate', oil.plate),
-          row('out', oil.isMeasured ? 'came out' : 'likely to come out', oil.out ?? oil.refill - oil.lost),
-          ...(oil.lost > 0 ? [row('lost', 'left inside parts', oil.lost)] : []),
-          row('left', 'stays in the circuit', oil.left),
-          row('in', 'goes in', oil.refill),
-        ]}
-      />
-      <Typography sx={{ fontSize: '0.95rem' }}>
-        {Math.round(oil.newShare * 100)} % new after one refill
-        {oil.strokes !== undefined && `, ${oil.strokes} strokes`}
-        {oil.cans > 0 && `; bring ${oil.cans} ${oil.cans === 1 ? 'quart' : 'quarts'}`}.
-      </Typography>
+      {oil.refill > 0 && (
+        <NumberTable
+          caption="Oil out and in"
+          words={[0]}
+          head={['', 'floz', 'mL']}
+          rows={[
+            row('plate', 'by the plate', oil.plate),
+            row('out', oil.isMeasured ? 'came out' : 'likely to come out', oil.out ?? oil.refill - oil.lost),
+            ...(oil.lost > 0 ? [row('lost', 'left inside parts', oil.lost)] : []),
+            row('left', 'stays in the circuit', oil.left),
+            row('in', 'goes in', oil.refill),
+          ]}
+        />
+      )}
+      {oil.refill > 0 && (
+        <Typography sx={{ fontSize: '0.95rem' }}>
+          {Math.round(oil.newShare * 100)} % new after one refill
+          {oil.strokes !== undefined && `, ${oil.strokes} strokes`}
+          {oil.cans > 0 && `; bring ${oil.cans} ${oil.cans === 1 ? 'quart' : 'quarts'}`}.
+        </Typography>
+      )}
       <More label="What came out, and what is said of it" open={oil.isMeasured}>
         <Box sx={{ display: 'grid', gap: 1.5, py: 1 }}>
           {FIELDS.map(([key, label, kind, unit]) => (

@@ -50,8 +50,12 @@ function Answer({ plan }: { plan: Plan }) {
       <Figure label="Recovered charge" value={RECOVERED[path.recovered]} note={WAYS[access.chosen]} />
       <Figure
         label="Oil in"
-        value={fluidOunces(oil.refill)}
-        note={`${oil.goesIn}, ${millilitres(oil.refill)}${oil.isMeasured ? '' : ' likely'}`}
+        value={oil.refill > 0 ? fluidOunces(oil.refill) : 'stays'}
+        note={
+          oil.refill > 0
+            ? `${oil.goesIn}, ${millilitres(oil.refill)}${oil.isMeasured ? '' : ' likely'}`
+            : `${oil.kind}, ${fluidOunces(oil.plate)} by the plate`
+        }
       />
     </Figures>
   )
@@ -69,6 +73,7 @@ function ChargePart({ plan: { charge } }: { plan: Plan }) {
       </Typography>
       <NumberTable
         caption="Charge by its parts"
+        words={[0]}
         head={['Part', 'lb oz', 'g']}
         rows={[
           ...lines.map(({ id, label, kg, isAllowance }) => ({

@@ -3,20 +3,19 @@ import Box from '@mui/material/Box'
 import { useId } from 'react'
 import type { WaterLedger, WaterLine } from '@/core/repair/cleanup/water'
 import { INK } from '@/ui/theme/tokens'
+import { useElementSize } from '@/ui/useElementSize'
 import { grams } from '../shared/planText'
 
-const WIDTH = 640
 const BAR = 26
-const TOP = 34
-const TALL = 200
-/** Centre lines of the two bars. */
-const LEFT = 196
-const RIGHT = 418
+const TOP = 30
+const TALL = 168
 const LEAST = 3
 const LINE = 17
+/** Width before the place was measured, and the widest drawing, px. */
+const FIRST = 420
+const WIDEST = 560
 
 type Part = { readonly label: string; readonly kg: number; readonly tone: 'in' | 'out' | 'left' }
-
 type Placed = Part & { readonly y: number; readonly height: number; readonly textY: number }
 
 /** Parts below each other in proportion; their names are moved apart where they would touch. */
@@ -24,7 +23,7 @@ function placed(parts: readonly Part[], perKg: number): Placed[] {
   let [y, text] = [TOP, Number.NEGATIVE_INFINITY]
   return parts.map((part) => {
     const height = Math.max(part.kg * perKg, LEAST)
-    const textY = Math.max(y + height / 2 + 5, text + 2 * LINE)
+    const textY = Math.max(y + height / 2 - 3, text + 2 * LINE + 4)
     const here = { ...part, y, height, textY }
     y += height
     text = textY
@@ -36,19 +35,11 @@ const FILL = { in: INK.quiet, out: INK.hairline, left: INK.copper } as const
 
 const partOf =
   (tone: Part['tone']) =>
-  ({ label, kg }: WaterLine): Part => ({ label, kg: kg.likely, tone })
-
-/** A long name in two lines. */
-function inTwo(label: string): readonly string[] {
-  if (label.length <= 26) return [label]
-  const at = label.lastIndexOf(' ', 26)
-  const rest = label.slice(at + 1)
-  return [label.slice(0, at), rest.length > 28 ? `${rest.slice(0, 27)}…` : rest]
-}
+  ({ short, kg }: WaterLine): Part => ({ label: short, kg: kg.likely, tone })
 
 function Column({ parts, x, side }: { parts: readonly Placed[]; x: number; side: 'left' | 'right' }) {
-  const textX = side === 'left' ? x - BAR / 2 - 12 : x + BAR / 2 + 12
-  const anchor = side === 'left' ? 'end' : 'start'
+  const edge = side === 'left' ? x - BAR / 2 : x + BAR / 2
+  const textX = side === 'left' ? edge - 16 : edge + 16
   return parts.map(({ label, kg, tone, y, height, textY }) => (
     <g key={label}>
       <rect
@@ -59,64 +50,69 @@ function Column({ parts, x, side }: { parts: readonly Placed[]; x: number; side:
         style={{ fill: FILL[tone], stroke: INK.ink, strokeWidth: 1 }}
       />
       <path
-        d={`M ${side === 'left' ? x - BAR / 2 : x + BAR / 2} ${y + height / 2} L ${side === 'left' ? textX + 3 : textX - 3} ${textY - 5}`}
+        d={`M ${edge} ${y + height / 2} L ${side === 'left' ? textX + 3 : textX - 3} ${textY - 5}`}
         style={{ stroke: INK.quiet, fill: 'none' }}
       />
       <text
         x={textX}
         y={textY}
-        textAnchor={anchor}
-        style={{ fill: INK.ink, fontSize: 14, fontWeight: tone === 'left' ? 700 : 400 }}
+        textAnchor={side === 'left' ? 'end' : 'start'}
+        style={{ fill: INK.ink, fontSize: 15 }}
       >
-        <tspan style={{ fontWeight: 700 }}>{grams(kg)}</tspan>
-        {inTwo(label).map((line, i) => (
-          <tspan
-            key={line}
-            x={i === 0 ? undefined : textX}
-            dy={i === 0 ? undefined : LINE - 2}
-            dx={i === 0 ? 6 : undefined}
-          >
-            {line}
-          </tspan>
-        ))}
+        <tspan style={{ fontWeight: 700 }}>{grams(kg)}</tspan>{' '}
+        <tspan x={textX} dy={LINE} style={{ fontSize: 14, fontWeight: tone === 'left' ? 700 : 400 }}>
+          {label}
+        </tspan>
       </text>
     </g>
   ))
 }
 
 /** Water as a balance: what came in stands left, what takes it out right, and what is left for the dryer below. */
-export function WaterBalance({ water, roomGrams }: { water: WaterLedger; roomGrams: string }) {
+export function WaterBalance({ water, room }: { water: WaterLedger; room: string }) {
   const title = useId()
+  const [ref, size] = useElementSize<HTMLDivElement>()
+  const width = Math.min(size.width || FIRST, WIDEST)
+  const [left, right] = [width * 0.37, width * 0.57]
   const total = Math.max(water.total.likely, 1e-9)
   const perKg = TALL / total
   const sources = placed(water.sources.map(partOf('in')), perKg)
-  const left: Part = { label: `left for the dryer, ${roomGrams}`, kg: water.remainder.likely, tone: 'left' }
-  const sinks = placed([...water.sinks.map(partOf('out')), left], perKg)
+  const rest: Part = { label: `left, ${room}`, kg: water.remainder.likely, tone: 'left' }
+  const sinks = placed([...water.sinks.map(partOf('out')), rest], perKg)
   const lowest = Math.max(
     ...[...sources, ...sinks].map(({ y, height, textY }) => Math.max(y + height, textY + LINE)),
   )
+  const tall = Math.ceil(lowest + 8)
   const words = `${grams(total)} of water in; ${grams(water.removed.likely)} out; ${grams(water.remainder.likely)} left`
   return (
-    <Box sx={{ overflowX: 'auto' }}>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${Math.ceil(lowest + 10)}`}
-        role="img"
-        aria-labelledby={title}
-        style={{ width: '100%', minWidth: 330, maxWidth: 760, display: 'block' }}
-      >
+    <Box ref={ref} sx={{ width: '100%', overflow: 'hidden' }}>
+      <svg width={width} height={tall} role="img" aria-labelledby={title} style={{ display: 'block' }}>
         <title id={title}>{words}</title>
-        <text x={LEFT} y={20} textAnchor="middle" style={{ fill: INK.ink, fontSize: 15, fontWeight: 700 }}>
-          In {grams(total)}
-        </text>
-        <text x={RIGHT} y={20} textAnchor="middle" style={{ fill: INK.ink, fontSize: 15, fontWeight: 700 }}>
-          Out {grams(water.removed.likely)}
-        </text>
-        <path
-          d={`M ${LEFT + BAR / 2} ${TOP} L ${RIGHT - BAR / 2} ${TOP} L ${RIGHT - BAR / 2} ${TOP + TALL} L ${LEFT + BAR / 2} ${TOP + TALL} Z`}
+        {(
+          [
+            [left, `In ${grams(total)}`],
+            [right, `Out ${grams(water.removed.likely)}`],
+          ] as const
+        ).map(([x, text]) => (
+          <text
+            key={text}
+            x={x}
+            y={18}
+            textAnchor="middle"
+            style={{ fill: INK.ink, fontSize: 15, fontWeight: 700 }}
+          >
+            {text}
+          </text>
+        ))}
+        <rect
+          x={left + BAR / 2}
+          y={TOP}
+          width={right - left - BAR}
+          height={TALL}
           style={{ fill: INK.copperWash, stroke: 'none' }}
         />
-        <Column parts={sources} x={LEFT} side="left" />
-        <Column parts={sinks} x={RIGHT} side="right" />
+        <Column parts={sources} x={left} side="left" />
+        <Column parts={sinks} x={right} side="right" />
       </svg>
     </Box>
   )

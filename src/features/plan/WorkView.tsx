@@ -13,44 +13,41 @@ import { More } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
-function TaskDetail({ task }: { task: PlanTask }) {
-  const [low, likely, high] = task.handsOn
+function TaskNote({ task }: { task: PlanTask }) {
   return (
     <>
+      <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
+        {task.handsOn[1]} min
+        {task.unattended && ` + ${duration(task.unattended[1])} by itself`}
+        {task.opens && ', open'}
+        {task.hazards.length > 0 && (
+          <Box component="span" sx={{ color: 'error.main' }}>
+            {' '}
+            ⬣ {task.hazards.join(' · ')}
+          </Box>
+        )}
+      </Typography>
       {task.refused && (
         <Typography role="note" sx={{ color: 'error.main', fontSize: '0.95rem', fontWeight: 650 }}>
           ⬣ {task.refused}
         </Typography>
       )}
-      <Box
-        component="details"
-        sx={{
-          fontSize: '0.95rem',
-          '& > summary': { cursor: 'pointer', minHeight: 48, display: 'flex', alignItems: 'center' },
-        }}
-      >
-        <summary>
-          <span>
-            {likely} min
-            {task.unattended && ` + ${duration(task.unattended[1])} by itself`}
-            {task.opens && ', open'}
-            {task.hazards.length > 0 && (
-              <Box component="span" sx={{ color: 'error.main' }}>
-                {' '}
-                ⬣ {task.hazards.join(', ')}
-              </Box>
-            )}
-          </span>
-        </summary>
-        <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-          {low} / {likely} / {high} min hands-on
+    </>
+  )
+}
+
+function TaskDetail({ task }: { task: PlanTask }) {
+  const [low, likely, high] = task.handsOn
+  return (
+    <>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+        {low} / {likely} / {high} min hands-on
+      </Typography>
+      {task.cautions.map((caution) => (
+        <Typography key={caution} sx={{ color: 'error.main', fontSize: '0.95rem' }}>
+          ⬣ {caution}
         </Typography>
-        {task.cautions.map((caution) => (
-          <Typography key={caution} sx={{ color: 'error.main', fontSize: '0.95rem' }}>
-            ⬣ {caution}
-          </Typography>
-        ))}
-      </Box>
+      ))}
     </>
   )
 }
@@ -75,6 +72,7 @@ export function WorkView({ job, change, plan }: Props) {
   const tasks = plan.tasks.map((task) => ({
     id: taskKey(task.id),
     label: task.label,
+    note: <TaskNote task={task} />,
     detail: <TaskDetail task={task} />,
   }))
   const done = (lines: readonly { id: string }[]) => lines.filter(({ id }) => ticked.includes(id)).length

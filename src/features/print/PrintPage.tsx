@@ -4,7 +4,6 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import Link from 'next/link'
-import { CLASS_LABELS } from '@/core/repair/cleanup/classes'
 import { causesText, decidedText, overrideTexts } from '../shared/decided'
 import { useAnswer } from '../shared/answer/useAnswer'
 import { useComparison } from '../shared/answer/useComparison'
@@ -23,8 +22,8 @@ import { useDisplay } from '../shared/display/useDisplay'
 import { useJob } from '../shared/record/useJob'
 import { KIND_LABELS, titleOf, unitLine } from '../shared/jobText'
 import { LadderPair } from '../shared/comparison/LadderPair'
-import { duration } from '../shared/planText'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+import { planFacts } from './planFacts'
 
 const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(value) : 'not entered')
 
@@ -153,8 +152,7 @@ function Report({ job }: { job: StoredJob }) {
           ['Decided', standings.map(decidedText).join(' ')],
           ['Cause of death', causesText(job)],
           ['Without full proof because', overrideTexts(standings).join('; ')],
-          ['Clean-up class', isKnown ? CLASS_LABELS[plan.contamination.class] : undefined],
-          ['Planned time', isKnown ? duration(plan.schedule.total.likely) : undefined],
+          ...(isKnown ? planFacts(plan) : []),
           ['Recovered', quantity(job.closing?.recovered)],
           ['Charged', quantity(job.closing?.charged)],
           ['Replaced', job.closing?.replaced],

@@ -106,13 +106,69 @@ async function saveCsv(dryers: readonly Dryer[]) {
   saveBlob(new Blob([writeDryerCsv(dryers)], { type: 'text/csv' }), 'orzo-dryers.csv')
 }
 
+type ToolsProps = {
+  dryers: readonly Dryer[]
+  onAdd: () => void
+  storing: (work: Promise<Message | void>) => void
+}
+
+/** Adds one, takes a table, gives one. */
+function Tools({ dryers, onAdd, storing }: ToolsProps) {
+  const input = useRef<HTMLInputElement>(null)
+  return (
+    <>
+      <Button variant="contained" onClick={onAdd}>
+        Add a dryer
+      </Button>
+      <Button color="inherit" onClick={() => input.current?.click()}>
+        Import CSV
+      </Button>
+      <Button color="inherit" disabled={dryers.length === 0} onClick={() => storing(saveCsv(dryers))}>
+        Export CSV
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".csv,text/csv"
+        data-testid="dryer-csv"
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          event.target.value = ''
+          if (file) storing(takeCsv(file))
+        }}
+      />
+    </>
+  )
+}
+
+type RemovedProps = {
+  dryer: Dryer | undefined
+  onBack: (dryer: Dryer) => void
+  onClose: () => void
+}
+
+/** What was just taken out can be put back. */
+const Removed = ({ dryer, onBack, onClose }: RemovedProps) => (
+  <Snackbar
+    open={dryer !== undefined}
+    onClose={(_event, reason) => reason !== 'clickaway' && onClose()}
+    autoHideDuration={12_000}
+    message={`${dryer?.label ?? ''} removed`}
+    action={
+      <Button color="inherit" onClick={() => dryer && onBack(dryer)}>
+        Put back
+      </Button>
+    }
+  />
+)
+
 /** The user's own dryers: what the plan of a job chooses from beside the generic list. */
 export function StorePage() {
   const dryers = useLive(() => listOwnDryers(database()), [])
   const [open, setOpen] = useState<{ readonly dryer?: Dryer }>()
   const [removed, setRemoved] = useState<Dryer>()
   const [message, setMessage] = useState<Message>()
-  const input = useRef<HTMLInputElement>(null)
   const storing = (work: Promise<Message | void>) => {
     work.then(
       (done) => done && setMessage(done),
@@ -123,27 +179,7 @@ export function StorePage() {
   return (
     <Box sx={{ minHeight: '100dvh' }}>
       <PageHeader title="Store">
-        <Button variant="contained" onClick={() => setOpen({})}>
-          Add a dryer
-        </Button>
-        <Button color="inherit" onClick={() => input.current?.click()}>
-          Import CSV
-        </Button>
-        <Button color="inherit" disabled={!dryers?.length} onClick={() => storing(saveCsv(dryers ?? []))}>
-          Export CSV
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          hidden
-          accept=".csv,text/csv"
-          data-testid="dryer-csv"
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) storing(takeCsv(file))
-          }}
-        />
+        <Tools dryers={dryers ?? []} onAdd={() => setOpen({})} storing={storing} />
       </PageHeader>
       <Box
         component="main"
@@ -189,22 +225,13 @@ export function StorePage() {
           }}
         />
       )}
-      <Snackbar
-        open={removed !== undefined}
-        onClose={(_event, reason) => reason !== 'clickaway' && setRemoved(undefined)}
-        autoHideDuration={12_000}
-        message={`${removed?.label ?? ''} removed`}
-        action={
-          <Button
-            color="inherit"
-            onClick={() => {
-              if (removed) put(removed)
-              setRemoved(undefined)
-            }}
-          >
-            Put back
-          </Button>
-        }
+      <Removed
+        dryer={removed}
+        onBack={(dryer) => {
+          put(dryer)
+          setRemoved(undefined)
+        }}
+        onClose={() => setRemoved(undefined)}
       />
     </Box>
   )

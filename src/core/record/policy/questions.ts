@@ -17,8 +17,8 @@ export const POLICY_QUESTIONS = {
     question: 'How deep is the vacuum?',
     answers: {
       '500-300-wet': '500 microns, 300 after a wet class',
-      '500': '500 microns',
-      '300': '300 microns, as for all POE',
+      'always-500': '500 microns',
+      'always-300': '300 microns, as for all POE',
     },
     why: 'Below 500 only water is left to win, and water is there after a wet class.',
   },
@@ -136,7 +136,11 @@ export const POLICY_QUESTIONS = {
   },
   decayTime: {
     question: 'How long is the decay test?',
-    answers: { '10-15-wet': '10 minutes, 15 after a wet class', '5': '5 minutes', '15': '15 minutes' },
+    answers: {
+      '10-15-wet': '10 minutes, 15 after a wet class',
+      'always-5': '5 minutes',
+      'always-15': '15 minutes',
+    },
     why: 'Moisture takes minutes to level off.',
   },
   lastWord: {

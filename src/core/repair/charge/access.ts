@@ -7,7 +7,7 @@ import { faultRow, isSuspect, type SuspectId } from '../../diagnosis/faults/faul
 import type { Contamination } from '../cleanup/contamination'
 
 /** One way to get at the part (handbook 07), whether it fits and why not, what it costs and gives up. */
-export type Access = {
+type Access = {
   readonly way: AccessWay
   readonly label: string
   readonly fits: boolean

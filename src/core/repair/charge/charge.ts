@@ -22,7 +22,7 @@ import type { CircuitReadings } from './circuitReadings'
 import { lineHolds } from './lineSetAdder'
 
 /** One part of a charge, kg; an allowance is added by the glass and is not in the total. */
-export type ChargeLine = {
+type ChargeLine = {
   readonly id: 'plate' | 'lines' | 'dryer' | 'suctionDryer' | 'flooding'
   readonly label: string
   readonly kg: number

@@ -32,7 +32,7 @@ const WATER_DENSITY = 999.0
 const HOT_SHARE = 0.95
 const WARN_SHARE = 0.7
 /** [memory] a 50 lb class cylinder holds this much water, kg. */
-export const USUAL_WATER = 21.6
+const USUAL_WATER = 21.6
 
 /** Volume of a cylinder, m3, by the water that it holds (kg). */
 const volumeOf = (water: number) => water / WATER_DENSITY

@@ -54,10 +54,8 @@ const OPEN_CAN = 1
 const MOST_CHANGES = 6
 
 /** Volume of oil that came out, m3, read as a volume or weighed; undefined where neither is written. */
-export const oilOut = (
-  { oilOut: volume, oilOutWeighed: mass }: Repair,
-  oil: OilFamily,
-): number | undefined => (volume ? toSI(volume) : mass ? oilVolumeOf(toSI(mass), oil) : undefined)
+const oilOut = ({ oilOut: volume, oilOutWeighed: mass }: Repair, oil: OilFamily): number | undefined =>
+  volume ? toSI(volume) : mass ? oilVolumeOf(toSI(mass), oil) : undefined
 
 /** Strokes of a pump for a volume, whole; undefined for no stroke. */
 export const strokesFor = (volume: number, stroke: number): number | undefined =>
@@ -84,7 +82,7 @@ const floz = (cubicMetres: number) => `${(cubicMetres / 29.5735295625e-6).toFixe
 /** What is said of the oil, where it applies. [practice] */
 const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Facts) => string])[] = [
   [
-    ({ isMeasured }) => !isMeasured,
+    ({ isMeasured, refill }) => !isMeasured && refill > 0,
     () =>
       'Measure what comes out, by volume or on a scale: until then three quarters of the plate are reckoned.',
   ],
@@ -103,7 +101,7 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
       `A new compressor ships full: ${floz(left)} stay in the circuit, count them against its own.`,
   ],
   [
-    ({ goesIn, kind, refrigerant }) => goesIn !== kind,
+    ({ goesIn, kind }) => goesIn !== kind,
     ({ goesIn, kind, refrigerant }) => `${refrigerant} does not carry ${kind} oil back: ${goesIn} goes in.`,
   ],
   [
@@ -131,7 +129,8 @@ export function oilBalance(input: OilInput): OilBalance {
   const goesIn = oilFor(refrigerant, size.oil)
   const out = oilOut(repair, size.oil)
   const lost = repair.oilLost ? toSI(repair.oilLost) : 0
-  const drained = out ?? size.oilVolume * DRAINED.likely
+  const isDrained = changes > 0 || input.isCompressorChanged || isConversion
+  const drained = out ?? (isDrained ? size.oilVolume * DRAINED.likely : 0)
   const refill = drained + lost
   const left = Math.max(size.oilVolume - refill, 0)
   const leftShare = left / size.oilVolume

@@ -1,4 +1,5 @@
 import { toSI } from '../../base/units/convert'
+import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Closing } from '../../record/records/closing'
@@ -60,6 +61,7 @@ const EMPTY = 'Nothing to recover, but prove it: pressure, and a search for cold
 const FROSTED =
   'Frost on the accumulator or crankcase: liquid is still boiling off. Warm it with water or a heater, never a flame; wait, recover again, then sweep.'
 const DEDICATED = 'Burnt refrigerant: a cylinder of its own, marked.'
+const FLAMMABLE = 'Flammable: a machine and a cylinder rated for it, no ignition source.'
 const RISE = 'When the machine stops, watch: a rise means that liquid is left.'
 
 /** Cylinder, depth, weight and what is left of a recovery. */
@@ -77,6 +79,7 @@ export function recoveryOf(input: RecoveryInput): Recovery {
       : [
           ...(observations.frostLeft === 'frosted' ? [FROSTED] : []),
           ...(isDedicated ? [DEDICATED] : []),
+          ...(isFlammable(unit.refrigerant) ? [FLAMMABLE] : []),
           RISE,
         ],
   }

@@ -152,7 +152,7 @@ function reasonsOf(
     ...(to && isFlammable(to)
       ? [`${to} is flammable: rated tools, no flame, its cautions stand at every step.`]
       : []),
-    'Never top up with another refrigerant.',
+    ...(to === unit.refrigerant ? ['Never top up with another refrigerant.'] : []),
   ]
 }
 

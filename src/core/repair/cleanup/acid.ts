@@ -19,14 +19,14 @@ const LAB_ERROR = 0.1
 export const MOST_CHANGES = 6
 
 /** Hours after the first start at which the oil is tested again; handbook 06. */
-export const RETESTS: Readonly<Record<'none' | 'mild' | 'strong', readonly number[]>> = {
+const RETESTS: Readonly<Record<'none' | 'mild' | 'strong', readonly number[]>> = {
   none: [],
   mild: [24],
   strong: [4, 24, 72],
 }
 
 /** One step that takes acid out. */
-export type AcidStep = { readonly label: string; readonly tan: number }
+type AcidStep = { readonly label: string; readonly tan: number }
 
 export type AcidLedger = {
   /** total acid number before, mg KOH/g, and whether a laboratory told it */
@@ -90,7 +90,7 @@ export function withCores(ledger: AcidLedger, cores: readonly DryerModel[], size
   let tan = ledger.after.at(-1)?.tan ?? ledger.before.likely
   const steps = cores.map((core): AcidStep => {
     tan = Math.max(tan - coreTakes(core, size), 0)
-    return { label: `after the ${core.place} core has taken up half of what it holds`, tan }
+    return { label: `after the ${core.place} core, half used`, tan }
   })
   return { ...ledger, after: [...ledger.after, ...steps] }
 }

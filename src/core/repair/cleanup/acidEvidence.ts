@@ -3,7 +3,7 @@ import type { CleanupRecord } from './record'
 
 /** [memory] handbook 06 thresholds, mg KOH a gram of oil. */
 export const TAN_CLEAN = 0.05
-export const TAN_BURNOUT = 0.15
+const TAN_BURNOUT = 0.15
 
 /** How likely something is seen where the oil holds no acid, a mild one, a strong one. */
 export type Chances = readonly [none: number, mild: number, strong: number]

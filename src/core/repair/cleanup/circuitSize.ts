@@ -11,7 +11,7 @@ import { type TonsEstimate, tonsEstimates } from './tons'
 const OIL_PER_TON = 0.0004
 const LEAST_OIL = 0.0002
 /** [memory] share of the inner volume that the charge fills as liquid at room temperature: 15-37 %. */
-export const LIQUID_FILL = 0.25
+const LIQUID_FILL = 0.25
 export const ROOM_KELVIN = toKelvin({ value: 75, unit: 'F' })
 /** [practice] a plate below this, kg, is an appliance's: its charge is weighed to the tenth of an ounce. */
 const APPLIANCE_CHARGE = 0.9

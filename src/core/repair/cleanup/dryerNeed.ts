@@ -25,7 +25,7 @@ export type DryerNeed = {
 }
 
 /** [practice] handbook 06: half of the rating is usable, and twice the remainder is wanted. */
-export const USABLE_SHARE = 0.5
+const USABLE_SHARE = 0.5
 export const WATER_MARGIN = 2
 /** [memory] a line under R-410A and its like needs this working pressure, any other this, psig. */
 const NEEDED_HIGH = 600

@@ -13,7 +13,7 @@ import {
 /** What a rule says of a dryer: its figures, whether it holds. */
 export type Judged = { readonly rule: DryerRuleId; readonly holds: boolean; readonly sentence: string }
 
-export type DryerRuleId = 'pressure' | 'flow' | 'tons' | 'water' | 'core' | 'old' | 'room' | 'appliance'
+type DryerRuleId = 'pressure' | 'flow' | 'tons' | 'water' | 'core' | 'old' | 'room' | 'appliance'
 
 type Rule = {
   readonly id: DryerRuleId

@@ -24,7 +24,7 @@ export type JudgedDryer = {
 }
 
 /** What is done where no single dryer is enough. */
-export type DryerWays = {
+type DryerWays = {
   /** how many side by side carry tons and water */
   readonly parallel: number
   /** how many, one after another, hold the water */

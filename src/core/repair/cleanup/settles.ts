@@ -13,7 +13,7 @@ import { WATER_SIGNS } from './waterEvidence'
 type Patch = { readonly observations?: Observations; readonly repair?: Repair }
 
 /** What a test can say, and what would be planned then. */
-export type Outcome = {
+type Outcome = {
   readonly says: string
   /** 0 to 1, by what is known now */
   readonly chance: number
@@ -123,6 +123,10 @@ function weightOf(record: CleanupRecord, test: TestRow, patch: Patch): number {
   return sign ? chances.reduce((sum, chance, i) => sum + chance * (sign.chances[i] ?? 0), 0) : 0
 }
 
+/** Oil changes for acid, and at least one for water. */
+const changesOf = (record: CleanupRecord, contamination: Contamination): number =>
+  Math.max(acidLedger(record, contamination).changes, contamination.contents.wet ? 1 : 0)
+
 const planText = (contamination: Contamination, changes: number) =>
   `${classesOf(contamination).join()} ${changes} ${contamination.known}`
 
@@ -132,14 +136,14 @@ const planText = (contamination: Contamination, changes: number) =>
  */
 export function settlingTests(record: CleanupRecord, size: CircuitSize): Settling[] {
   const now = classify(record, size)
-  const text = planText(now, acidLedger(record, now).changes)
+  const text = planText(now, changesOf(record, now))
   const tests = TESTS.filter(({ isOpen }) => isOpen(record)).map((test): Settling => {
     const weights = test.outcomes.map(([, patch]) => weightOf(record, test, patch))
     const sum = weights.reduce((all, each) => all + each, 0) || 1
     const outcomes = test.outcomes.map(([says, patch], i): Outcome => {
       const after = patched(record, patch)
       const then = classify(after, size)
-      const oilChanges = acidLedger(after, then).changes
+      const oilChanges = changesOf(after, then)
       return {
         says,
         chance: (weights[i] ?? 0) / sum,

@@ -1,4 +1,4 @@
-import { absoluteHumidity, waterVapourPressure } from '../../physics/air/psychrometrics'
+import { waterVapourPressure } from '../../physics/air/psychrometrics'
 import { type CircuitSize, ROOM_KELVIN } from './circuitSize'
 import type { Range } from './exposure'
 import { OIL_ROWS } from './oils'
@@ -9,9 +9,14 @@ import { type Side, SIDES, type WaterAsFound, waterAsFound } from './waterFound'
 export type WaterWork = { readonly oilChanges: number; readonly sweeps: number; readonly hours: number }
 
 /** One line of the ledger, kg: low, likely, high. */
-export type WaterLine = { readonly id: WaterLineId; readonly label: string; readonly kg: Range }
-export type WaterLineId =
-  'before' | 'entered' | 'free' | 'freshOil' | 'oilChange' | 'sweep' | 'boiled' | 'vacuum'
+export type WaterLine = {
+  readonly id: WaterLineId
+  readonly label: string
+  /** in a few words, for a drawing */
+  readonly short: string
+  readonly kg: Range
+}
+type WaterLineId = 'before' | 'entered' | 'free' | 'freshOil' | 'oilChange' | 'sweep' | 'boiled' | 'vacuum'
 
 export type WaterLedger = {
   readonly sources: readonly WaterLine[]
@@ -110,29 +115,44 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
   const moves = Object.fromEntries(
     SIDES.map((side) => [side, balance(found[side], size, work, side)]),
   ) as Record<Side, Moves>
-  const line = (id: WaterLineId, label: string, pick: (side: Side) => number): WaterLine => ({
+  const line = (id: WaterLineId, short: string, label: string, pick: (side: Side) => number): WaterLine => ({
     id,
+    short,
     label,
     kg: rangeOf(pick),
   })
   const isThere = ({ kg }: WaterLine) => SIDES.some((side) => kg[side] > 0)
-  const days = rangeOf((side) => found[side].supply)
+  const supply = rangeOf((side) => found[side].supply)
+  const { fresh } = OIL_ROWS[size.oil]
+  const was = ppmText(found.likely, size)
   const sources = [
     line(
       'before',
-      `in oil, gas and walls before, ${ppmText(found.likely, size)}`,
+      `before, ${was.replace(/^.* at /, '')}`,
+      `in oil, gas and walls before, ${was}`,
       (side) => found[side].before,
     ),
-    line('entered', enteredText(days.likely, found.likely), (side) => found[side].entered),
-    line('free', 'free water', (side) => found[side].free),
-    line('freshOil', `brought by fresh oil, ${OIL_ROWS[size.oil].fresh} ppm`, (side) => moves[side].freshOil),
+    line('entered', 'let in by air', enteredText(supply.likely, found.likely), (side) => found[side].entered),
+    line('free', 'free water', 'free water', (side) => found[side].free),
+    line('freshOil', 'fresh oil', `brought by fresh oil, ${fresh} ppm`, (side) => moves[side].freshOil),
   ].filter(isThere)
   const boilMinutes = (60 * moves.likely.boiled) / BOILED_AN_HOUR
+  const [changes, sweeps] = [plural(work.oilChanges, 'oil change'), plural(work.sweeps, 'sweep')]
   const sinks = [
-    line('oilChange', plural(work.oilChanges, 'oil change'), (side) => moves[side].oilChange),
-    line('sweep', `${plural(work.sweeps, 'nitrogen sweep')}, vapour only`, (side) => moves[side].sweep),
-    line('boiled', `boiled off in ${Math.ceil(boilMinutes)} min of vacuum`, (side) => moves[side].boiled),
-    line('vacuum', `${hoursText(work.hours)} of vacuum: gas, film, sump`, (side) => moves[side].vacuum),
+    line('oilChange', changes, changes, (side) => moves[side].oilChange),
+    line('sweep', sweeps, `${sweeps} with nitrogen, vapour only`, (side) => moves[side].sweep),
+    line(
+      'boiled',
+      'boiled off',
+      `boiled off in ${Math.ceil(boilMinutes)} min of vacuum`,
+      (side) => moves[side].boiled,
+    ),
+    line(
+      'vacuum',
+      `${hoursText(work.hours)} vacuum`,
+      `${hoursText(work.hours)} of vacuum: gas, film, sump`,
+      (side) => moves[side].vacuum,
+    ),
   ].filter(isThere)
   const sum = (lines: readonly WaterLine[]) =>
     rangeOf((side) => lines.reduce((all, { kg }) => all + kg[side], 0))
@@ -154,7 +174,7 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
 const ppmText = ({ before, capacity }: WaterAsFound, { oil }: CircuitSize) =>
   `${oil} at ${Math.round((before / capacity.all) * OIL_ROWS[oil].saturated)} ppm`
 
-const hoursText = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : plural(hours, 'hour'))
+const hoursText = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : `${hours} h`)
 
 function enteredText(supply: number, { entered }: WaterAsFound): string {
   const grams = (kg: number) => `${(kg * 1000).toFixed(kg < 0.001 ? 2 : 1)} g`

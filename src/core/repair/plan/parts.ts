@@ -75,7 +75,8 @@ function refrigerantParts({ charge, path }: PartsInput): Consumable[] {
 }
 
 function cleanupParts({ contamination, unit, oil }: PartsInput): Consumable[] {
-  const { wet, debris, wax } = contamination.contents
+  const { wet, debris, wax, acid } = contamination.contents
+  const isDirty = debris || wax || acid === 'strong'
   return [
     ...(wet
       ? [
@@ -86,8 +87,23 @@ function cleanupParts({ contamination, unit, oil }: PartsInput): Consumable[] {
           },
         ]
       : []),
-    ...((debris || wax) && unit.metering === 'capillary'
-      ? [{ name: 'capillary', label: 'capillary of the same bore and length', why: 'debris or wax in it' }]
+    ...(isDirty && (unit.metering === 'txv' || unit.metering === 'eev')
+      ? [
+          {
+            name: 'valve-screen',
+            label: 'screen and gaskets, or the valve',
+            why: 'it catches what the circuit shed',
+          },
+        ]
+      : []),
+    ...(isDirty && unit.metering === 'capillary'
+      ? [
+          {
+            name: 'capillary',
+            label: 'capillary of the same bore and length',
+            why: 'what is in it does not come out again',
+          },
+        ]
       : []),
     ...(oil.bring > 0
       ? [

@@ -216,7 +216,7 @@ export function planRepair(
     'confirm',
     ...remedy.work,
     ...faults.flatMap((fault) => causeWork(job, fault)),
-    ...(opens ? openedWork(cleanup, access, path, job.unit, policy, isEmpty) : []),
+    ...(opens ? openedWork(cleanup, access, path, job.unit, policy, isEmpty, remedy.work) : []),
     'closeUp',
   ]
   const tasks = planTasks(ids, job.unit, path, holding)

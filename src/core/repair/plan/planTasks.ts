@@ -45,9 +45,30 @@ function cleanupWork({ contamination, dryers, oilChanges }: Cleanup, policy: Pol
   ]
 }
 
-/** Debris or wax in a capillary never comes out of it again. */
-const meteringWork = ({ contamination: { contents } }: Cleanup, { metering }: UnitPlate): TaskId[] =>
-  metering === 'capillary' && (contents.debris || contents.wax) ? ['swapCapillary'] : []
+/** What cleans a metering device of each kind, and what changes it. */
+const METERING_TASKS: Readonly<Record<UnitPlate['metering'], readonly [cleaned: TaskId, changed: TaskId]>> = {
+  txv: ['cleanScreen', 'swapValve'],
+  eev: ['cleanScreen', 'swapValve'],
+  'fixed-orifice': ['swapOrifice', 'swapOrifice'],
+  capillary: ['swapCapillary', 'swapCapillary'],
+}
+
+/**
+ * What debris, wax or a burnout asks of the metering device: debris or wax never comes out of a capillary again; a valve is cleaned, or
+ * changed with the compressor where the policy says so (handbook 06, 11).
+ */
+function meteringWork(
+  { contamination: { contents } }: Cleanup,
+  { metering }: UnitPlate,
+  policy: Policy,
+  repairs: readonly TaskId[],
+): TaskId[] {
+  const isDirty = contents.debris || contents.wax || contents.acid === 'strong'
+  const [cleaned, changed] = METERING_TASKS[metering]
+  if (!isDirty || repairs.includes(changed)) return []
+  const isChanged = policy.valveChange === 'always' && repairs.includes('swapCompressor')
+  return [isChanged ? changed : cleaned]
+}
 
 const pathWork = ({ path }: RefrigerantPath): TaskId[] =>
   path === 'convert' || path === 'back-to-listed' ? ['checkMetering', 'labelUnit'] : []
@@ -60,13 +81,14 @@ export function openedWork(
   unit: UnitPlate,
   policy: Policy,
   isEmpty: boolean,
+  repairs: readonly TaskId[],
 ): TaskId[] {
   return [
     'gainAccess',
     ...(isEmpty ? TO_EMPTY : ACCESS_TASKS[access.chosen]),
     ...OPENED,
     ...cleanupWork(cleanup, policy),
-    ...meteringWork(cleanup, unit),
+    ...meteringWork(cleanup, unit, policy, repairs),
     ...pathWork(path),
   ]
 }

@@ -1,0 +1,44 @@
+import { DEFAULT_POLICY, policyAnswer, policyDifferences, policyRow } from '@/core/record/policy/policy'
+import { classesOf } from '@/core/repair/cleanup/contamination'
+import { dryerName } from '@/core/repair/plan/dryerName'
+import type { Plan } from '@/core/repair/plan/plan'
+import { classText, duration, grams, pounds } from '../shared/planText'
+
+type Fact = readonly [label: string, value: string | undefined]
+
+/** Answers of the policy that are not Orzo's own: what was applied on this job and is not the usual. */
+const policyText = ({ policy }: Plan): string =>
+  policyDifferences(policy, DEFAULT_POLICY)
+    .map((key) => `${policyRow(key).question} ${policyAnswer(policy, key)}.`)
+    .join(' ')
+
+/** What the plan came to, for the report. */
+export function planFacts(plan: Plan): Fact[] {
+  const { contamination, dryers, charge, oil, refrigerantPath, access } = plan
+  const { known, water, acid } = contamination
+  const way = access.ways.find((each) => each.way === access.chosen)
+  return [
+    [
+      'Clean-up class',
+      `${known ? '' : 'not known, planned as '}${classText(classesOf(contamination)).toLowerCase()}`,
+    ],
+    ...dryers.map(({ place, chosen }): Fact => [
+      place === 'liquid' ? 'Liquid dryer' : 'Suction dryer',
+      chosen ? dryerName(chosen.dryer) : 'none of the list fits',
+    ]),
+    [
+      'Water, acid, oil',
+      plan.opens
+        ? `${grams(water.total.likely)} in, ${grams(water.remainder.likely)} left for the dryer; ${acid.before.likely > 0 ? `acid number ${acid.before.likely.toFixed(2)}, ` : ''}${oil.changes} oil ${oil.changes === 1 ? 'change' : 'changes'}`
+        : undefined,
+    ],
+    [
+      'Refrigerant',
+      `${refrigerantPath.holds}${refrigerantPath.goesIn === refrigerantPath.holds ? ' kept' : `, ${refrigerantPath.goesIn ?? 'nothing'} goes in`}. ${refrigerantPath.recoveredReason}`,
+    ],
+    ['Way to the part', plan.opens ? way?.label : undefined],
+    ['Charge reckoned', charge ? pounds(charge.total) : undefined],
+    ['Policy applied', policyText(plan) || undefined],
+    ['Planned time', duration(plan.schedule.total.likely)],
+  ]
+}
