@@ -48,15 +48,6 @@ async function onStanding(page: Page): Promise<void> {
   }
 }
 
-async function onLost(page: Page): Promise<void> {
-  await onStanding(page)
-  await page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('link', { name: /^Diagnose/ })
-    .click()
-  await expect(page.getByRole('region', { name: 'Not now' })).toBeVisible()
-}
-
 /** A path to ground: what is not tried now stands before everything. */
 async function onGround(page: Page): Promise<void> {
   await page.getByRole('tab', { name: 'Electrical bench' }).click()
@@ -68,18 +59,31 @@ async function onGround(page: Page): Promise<void> {
   await page.evaluate(() => window.scrollTo(0, 0))
 }
 
-async function onCause(page: Page): Promise<void> {
-  await onBench(page)
+/** Water in the circuit, the oil tested. */
+async function onWet(page: Page): Promise<void> {
   const seen = (group: string, word: string) =>
     page
       .getByRole('group', { name: group, exact: true })
-      .last()
       .getByRole('button', { name: word, exact: true })
       .click()
-  await seen('Compressor', 'off')
-  await seen('Compressor shell', 'cold')
-  await seen('Contactor', 'pitted')
-  await page.getByRole('tab', { name: 'Why it died' }).click()
+  await seen('Acid test', 'negative')
+  await seen('Acid test made with', 'oil kit')
+  await seen('Moisture indicator', 'wet')
+  await expect(page.locator('[data-figure="Clean-up class"]')).toContainText('Wet')
+}
+
+const OWN_DRYERS = `name,place,flow,core,block in3,connections,pressure,tons,water R-22,on van
+van 16,liquid,one-way,sieve,16,3/8; 1/2,650 psig,6.5,10 g,2
+van 8 bi-flow,liquid,bi-flow,blend,8,9.5 mm,45 barg,4,4.8 g,1
+clean-up 30,suction,one-way,high-acid,30,3/4; 7/8,500 psig,5,12 g,1
+`
+
+/** Own dryers, brought in as a table. */
+async function onStore(page: Page): Promise<void> {
+  await page
+    .getByTestId('dryer-csv')
+    .setInputFiles({ name: 'van.csv', mimeType: 'text/csv', buffer: Buffer.from(OWN_DRYERS) })
+  await expect(page.getByRole('row', { name: /clean-up 30/ })).toBeVisible()
 }
 
 /** Instruments on every tap, in the theme for the dark. */
@@ -99,15 +103,6 @@ const VIEWS: readonly View[] = [
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
   { name: 'measure', url: '/job/demo-control-room/measure', size: LAPTOP },
   {
-    name: 'measure-ladder',
-    url: '/job/demo-control-room/measure',
-    size: LAPTOP,
-    act: async (page) => {
-      await tap(page, 'Ladder')
-      await openTap(page)
-    },
-  },
-  {
     name: 'measure-compare',
     url: '/job/demo-exhibit-hall/measure',
     size: LAPTOP,
@@ -117,15 +112,30 @@ const VIEWS: readonly View[] = [
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
   { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
   { name: 'standing', url: '/job/demo-exhibit-hall/measure', size: LAPTOP, act: onStanding },
-  { name: 'cause', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onCause },
-  { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP },
+  { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP, act: onWet },
+  {
+    name: 'plan-refrigerant',
+    url: '/job/demo-exhibit-hall/plan',
+    size: LAPTOP,
+    act: async (page) => {
+      await onWet(page)
+      await page.getByRole('tab', { name: 'Refrigerant' }).click()
+    },
+  },
+  {
+    name: 'plan-work',
+    url: '/job/demo-exhibit-hall/plan',
+    size: LAPTOP,
+    act: (page) => page.getByRole('tab', { name: 'Work', exact: true }).click(),
+  },
+  { name: 'store', url: '/store', size: LAPTOP, act: onStore },
+  { name: 'settings', url: '/settings', size: LAPTOP },
   { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
   { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
-  { name: 'tables-saturation', url: '/tables/saturation', size: LAPTOP },
   { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
   { name: 'bench-phone', url: '/job/demo-lodge/diagnose', size: PHONE, act: onGround },
-  { name: 'standing-phone', url: '/job/demo-exhibit-hall/measure', size: PHONE, act: onLost },
+  { name: 'plan-phone', url: '/job/demo-exhibit-hall/plan', size: PHONE },
   { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
 ]
 

@@ -11,6 +11,7 @@ import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
 import { More, Sentences } from './More'
 import { OwnDryers } from './OwnDryers'
+import { Retests } from './Retests'
 import { WaterBalance } from './WaterBalance'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
@@ -173,11 +174,6 @@ function Acid({ plan: { contamination } }: { plan: Plan }) {
           ...acid.after.map(({ label, tan }) => ({ key: label, cells: [label, tan.toFixed(3)] })),
         ]}
       />
-      {acid.retestHours.length > 0 && (
-        <Typography sx={{ mt: 0.5 }}>
-          Test the oil again {acid.retestHours.map((hours) => `${hours} h`).join(', ')} after the first start.
-        </Typography>
-      )}
     </section>
   )
 }
@@ -201,6 +197,7 @@ export function CleanUpView({ job, change, plan }: Props) {
         <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
           <Water plan={plan} />
           <Acid plan={plan} />
+          <Retests job={job} change={change} plan={plan} />
         </Box>
         <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
           <Dryers plan={plan} />

@@ -28,7 +28,7 @@ function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
 }
 
 function Choice({ choice }: { choice: PlannedDryer }) {
-  const { place, chosen, ways, others, refused, holds, oldHeld, isOldAssumed, placing, changes } = choice
+  const { place, chosen, ways, others, refused, holds, oldHeld, isOldAssumed, placing } = choice
   const extra = holds - oldHeld
   return (
     <section aria-label={PLACE[place]} data-dryer={place}>
@@ -46,11 +46,6 @@ function Choice({ choice }: { choice: PlannedDryer }) {
           {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.
         </Typography>
       )}
-      {changes.map(({ hours, sentence }) => (
-        <Typography key={hours} sx={{ fontSize: '0.95rem' }}>
-          After {hours} h: {sentence}.
-        </Typography>
-      ))}
       {chosen && (
         <More label="Its figures, and how it goes in">
           <Sentences

@@ -1,4 +1,5 @@
-import { DEFAULT_POLICY, policyAnswer, policyDifferences, policyRow } from '@/core/record/policy/policy'
+import { DEFAULT_POLICY, policyDifferences } from '@/core/record/policy/policy'
+import { policyAnswer, policyRow } from '@/core/record/policy/questions'
 import { classesOf } from '@/core/repair/cleanup/contamination'
 import { dryerName } from '@/core/repair/plan/dryerName'
 import type { Plan } from '@/core/repair/plan/plan'

@@ -3,7 +3,8 @@ import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { type Policy, POLICY_KEYS, type PolicyQuestion, policyRow } from '@/core/record/policy/policy'
+import { type Policy, POLICY_KEYS, type PolicyQuestion } from '@/core/record/policy/policy'
+import { policyRow } from '@/core/record/policy/questions'
 
 type Props = {
   policy: Policy

@@ -23,6 +23,14 @@ export const setCylinder = (values: Values<NonNullable<Repair['cylinder']>>): Ed
     if (Object.keys(job.repair).length === 0) delete job.repair
   })
 
+/** It runs again for the first time: tests that follow are counted from this moment; false takes it back. */
+export const setStarted = (started: boolean): Edit =>
+  edit((job, { now }) => {
+    job.repair ??= {}
+    put(job.repair, 'startedAt', started ? now : undefined)
+    if (Object.keys(job.repair).length === 0) delete job.repair
+  })
+
 /** Answers one question of the policy for this job alone. */
 export const setJobPolicy = (question: PolicyQuestion, answer: string): Edit =>
   edit((job) => {

@@ -1,20 +1,49 @@
 import { z } from 'zod'
-import { POLICY_QUESTIONS, type PolicyRow } from './questions'
 
-export type PolicyQuestion = keyof typeof POLICY_QUESTIONS
-export const POLICY_KEYS = Object.keys(POLICY_QUESTIONS) as PolicyQuestion[]
+/** The answers to every question of handbook 11, Orzo's own first; their words stand in questions.ts. [practice] */
+const POLICY_ANSWERS = {
+  decayLimit: ['field-1000', 'strict-500'],
+  vacuumTarget: ['500-300-wet', 'always-500', 'always-300'],
+  evacuation: ['triple-when-wet', 'always-triple'],
+  brazingNitrogen: ['trickle', 'static'],
+  recoveredRefrigerant: ['reuse-when-clean', 'always-reclaimed'],
+  compressorRemoval: ['cut', 'unsweat'],
+  r22: ['by-table', 'keep', 'convert'],
+  flushSolvent: ['nitrogen-and-filters', 'flush'],
+  suctionDryer: ['when-acid-or-debris', 'always-after-burnout'],
+  liquidDryer: ['same-when-clean', 'one-size-up'],
+  valveChange: ['when-cheap', 'always', 'clean'],
+  leakHunt: ['bubbles-first', 'detector-first'],
+  pressureSteps: ['steps', 'straight'],
+  access: ['recover-all', 'isolate'],
+  valveAdjustment: ['factory', 'trim'],
+  wetRag: ['protect-valve', 'quench'],
+  testPressure: ['near-plate', 'moderate'],
+  decayTime: ['10-15-wet', 'always-5', 'always-15'],
+  lastWord: ['weight-first', 'readings'],
+  moistureSuctionDryer: ['liquid-only', 'acid-core'],
+  equaliser: ['whichever-fits', 'unsweat', 'sleeve'],
+  tightness: ['hold-and-bubbles', 'hold', 'bubbles'],
+  nitrogenStarts: ['fit-up-in-wet', 'fit-up'],
+  conversionCharge: ['90-and-trim', 'plate'],
+  chargeEntry: ['liquid-line', 'discharge'],
+  oilRefill: ['weighed', 'level'],
+  neighbours: ['replace-cheap', 'only-failed'],
+  feederTubes: ['sleeve', 'braze'],
+  dryerPlace: ['reachable', 'where-it-was'],
+} as const satisfies Record<string, readonly [string, ...string[]]>
 
-/** The row seen without its literal types. */
-export const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
+export type PolicyQuestion = keyof typeof POLICY_ANSWERS
+export const POLICY_KEYS = Object.keys(POLICY_ANSWERS) as PolicyQuestion[]
 
-type Answers<K extends PolicyQuestion> = keyof (typeof POLICY_QUESTIONS)[K]['answers'] & string
+export type PolicyAnswer<K extends PolicyQuestion> = (typeof POLICY_ANSWERS)[K][number]
 
 /** The answer of a company, or of one job, to each question. */
-export type Policy = { readonly [K in PolicyQuestion]: Answers<K> }
+export type Policy = { readonly [K in PolicyQuestion]: PolicyAnswer<K> }
 /** A policy as it is stored: rows that came later are missing in older ones. */
-export type StoredPolicy = { readonly [K in PolicyQuestion]?: Answers<K> | undefined }
+export type StoredPolicy = { readonly [K in PolicyQuestion]?: PolicyAnswer<K> | undefined }
 
-const answersOf = (key: PolicyQuestion) => Object.keys(policyRow(key).answers) as [string, ...string[]]
+const answersOf = (key: PolicyQuestion): readonly [string, ...string[]] => POLICY_ANSWERS[key]
 
 export const policySchema = z.strictObject(
   Object.fromEntries(
@@ -41,7 +70,3 @@ export const policyOf = (stored: StoredPolicy | undefined): Policy => ({
 /** Questions that two policies answer differently. */
 export const policyDifferences = (a: Policy, b: Policy): PolicyQuestion[] =>
   POLICY_KEYS.filter((key) => a[key] !== b[key])
-
-/** The answer in words. */
-export const policyAnswer = <K extends PolicyQuestion>(policy: Policy, key: K): string =>
-  policyRow(key).answers[policy[key]] ?? ''

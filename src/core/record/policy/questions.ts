@@ -1,13 +1,18 @@
-/** A question on which good technicians disagree (handbook 11): its answers, Orzo's own first, and why that one. */
-export type PolicyRow = {
+import { type Policy, type PolicyAnswer, type PolicyQuestion } from './policy'
+
+/** A question on which good technicians disagree (handbook 11): its answers in words, and why Orzo's own is the first. */
+type PolicyRow = {
   readonly question: string
   readonly answers: Readonly<Record<string, string>>
-  /** one sentence: why Orzo's own answer is the first */
+  /** one sentence */
   readonly why: string
 }
+type PolicyTexts = {
+  readonly [K in PolicyQuestion]: PolicyRow & { readonly answers: Readonly<Record<PolicyAnswer<K>, string>> }
+}
 
-/** Every row of handbook 11, in its order. [practice] */
-export const POLICY_QUESTIONS = {
+/** Every row of handbook 11 in words, in its order; fetched where it is read, not with every job. [practice] */
+const POLICY_QUESTIONS: PolicyTexts = {
   decayLimit: {
     question: 'Which decay limit holds after 10 minutes?',
     answers: { 'field-1000': '1,000 microns, the shape of the curve judges', 'strict-500': '500 microns' },
@@ -212,4 +217,11 @@ export const POLICY_QUESTIONS = {
     answers: { reachable: 'outside, reachable', 'where-it-was': 'where it was' },
     why: 'The next one is changed in minutes, and its drop can be read.',
   },
-} as const satisfies Record<string, PolicyRow>
+}
+
+/** A question in words. */
+export const policyRow = (key: PolicyQuestion): PolicyRow => POLICY_QUESTIONS[key]
+
+/** The answer in words. */
+export const policyAnswer = (policy: Policy, key: PolicyQuestion): string =>
+  policyRow(key).answers[policy[key]] ?? ''
