@@ -1,4 +1,4 @@
-import type { Dryer } from '@/core/record/records/dryer'
+import { SAMPLE_DRYER as OWN } from '@/core/record/records/sampleDryer'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { Samples } from '@/core/record/logs/samples'
 import type { Attachment } from '@/core/record/records/attachment'
@@ -13,18 +13,6 @@ import { readPhoto, removeStoredPhoto, storePhoto } from './photos'
 import { getJob } from './records'
 import { deviceOf, readSettings, writeSetting } from './settings'
 import { undoable } from './undo'
-
-const OWN: Dryer = {
-  id: 'own-9',
-  label: 'van block 9',
-  place: 'liquid',
-  flow: 'one-way',
-  core: 'sieve',
-  block: 9,
-  connections: [{ value: 0.375, unit: 'in' }],
-  pressure: { value: 650, unit: 'psig' },
-  tons: 4.5,
-}
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const CLOCK = { now: () => Date.parse(NOW), zone: () => 'UTC' }

@@ -1,19 +1,7 @@
 import { systemClock } from './clock'
-import type { Dryer } from '@/core/record/records/dryer'
+import { SAMPLE_DRYER as OWN } from '@/core/record/records/sampleDryer'
 import { OrzoDatabase } from './database'
 import { listOwnDryers, putOwnDryers, removeOwnDryer } from './ownDryers'
-
-const OWN: Dryer = {
-  id: 'own-9',
-  label: 'van block 9',
-  place: 'liquid',
-  flow: 'one-way',
-  core: 'sieve',
-  block: 9,
-  connections: [{ value: 0.375, unit: 'in' }],
-  pressure: { value: 650, unit: 'psig' },
-  tons: 4.5,
-}
 
 let db: OrzoDatabase
 let count = 0

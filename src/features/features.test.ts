@@ -86,7 +86,12 @@ describe('texts', () => {
     expect(kilograms(kg)).toBe(metric)
   })
   test('grams and oil', () => {
-    expect(grams(0.00015)).toBe('0.15 g')
+    expect([grams(0.00015), grams(4.2e-6), grams(0), grams(0.0423)]).toEqual([
+      '0.15 g',
+      '4 mg',
+      '0.00 g',
+      '42.3 g',
+    ])
     expect([fluidOunces(0.001124), millilitres(0.001124)]).toEqual(['38.0 floz', '1124 mL'])
   })
   test('a job without a name is called by its kind; its line names refrigerant, device and elevation', () => {

@@ -31,7 +31,14 @@ function Row({ line, name, checked, onTick }: RowProps) {
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <FormControlLabel
-            sx={{ alignItems: 'center', m: 0, minHeight: 48, width: '100%' }}
+            // a long label keeps its distance from the note below
+            sx={{
+              alignItems: 'flex-start',
+              m: 0,
+              minHeight: 48,
+              width: '100%',
+              '& .MuiFormControlLabel-label': { pt: 1.5, pb: 1, lineHeight: 1.4 },
+            }}
             control={
               <Checkbox
                 checked={checked}

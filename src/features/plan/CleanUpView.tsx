@@ -9,7 +9,7 @@ import type { StageProps } from '../shared/stageProps'
 import { classText, duration, grams, sureness } from '../shared/planText'
 import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
-import { More, Sentences } from './More'
+import { Columns, More, Sentences } from './More'
 import { OwnDryers } from './OwnDryers'
 import { Retests } from './Retests'
 import { WaterBalance } from './WaterBalance'
@@ -186,26 +186,24 @@ export function CleanUpView({ job, change, plan }: Props) {
         <Answer plan={plan} />
         <Why plan={plan} />
       </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 2,
-          alignItems: 'start',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
-        }}
-      >
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-          <Water plan={plan} />
-          <Acid plan={plan} />
-          <Retests job={job} change={change} plan={plan} />
-        </Box>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-          <Dryers plan={plan} />
-          <OwnDryers job={job} change={change} />
-          <Settles plan={plan} />
-          <LabFields job={job} change={change} />
-        </Box>
-      </Box>
+      <Columns
+        wider="left"
+        left={
+          <>
+            <Water plan={plan} />
+            <Acid plan={plan} />
+            <Retests job={job} change={change} plan={plan} />
+          </>
+        }
+        right={
+          <>
+            <Dryers plan={plan} />
+            <OwnDryers job={job} change={change} />
+            <Settles plan={plan} />
+            <LabFields job={job} change={change} />
+          </>
+        }
+      />
     </Box>
   )
 }

@@ -41,3 +41,24 @@ export const Sentences = ({ all }: { all: readonly string[] }) => (
     ))}
   </Box>
 )
+
+/** Two columns of parts where there is room for them, one below the other where not. */
+export const Columns = ({ left, right, wider }: { left: ReactNode; right: ReactNode; wider?: 'left' }) => (
+  <Box
+    sx={{
+      display: 'grid',
+      gap: 2,
+      alignItems: 'start',
+      gridTemplateColumns: {
+        xs: 'minmax(0, 1fr)',
+        lg: `minmax(0, ${wider === 'left' ? 1.25 : 1}fr) minmax(0, 1fr)`,
+      },
+    }}
+  >
+    {[left, right].map((parts, i) => (
+      <Box key={i} sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+        {parts}
+      </Box>
+    ))}
+  </Box>
+)

@@ -8,7 +8,7 @@ import { fluidOunces, kilograms, millilitres, pounds } from '../shared/planText'
 import type { StageProps } from '../shared/stageProps'
 import { Access } from './Access'
 import { CylinderPart } from './CylinderPart'
-import { More, Sentences } from './More'
+import { Columns, More, Sentences } from './More'
 import { OilPart } from './OilPart'
 import { PathPart } from './PathPart'
 
@@ -114,23 +114,20 @@ export function RefrigerantView(props: Props) {
             </Typography>
           ))}
       </Box>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 2,
-          alignItems: 'start',
-          gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'repeat(2, minmax(0, 1fr))' },
-        }}
-      >
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-          <ChargePart plan={plan} />
-          <OilPart {...props} />
-        </Box>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
-          <Access {...props} />
-          <CylinderPart {...props} />
-        </Box>
-      </Box>
+      <Columns
+        left={
+          <>
+            <ChargePart plan={plan} />
+            <OilPart {...props} />
+          </>
+        }
+        right={
+          <>
+            <Access {...props} />
+            <CylinderPart {...props} />
+          </>
+        }
+      />
       <PathPart {...props} />
     </Box>
   )

@@ -73,7 +73,7 @@ export function WaterBalance({ water, room }: { water: WaterLedger; room: string
   const title = useId()
   const [ref, size] = useElementSize<HTMLDivElement>()
   const width = Math.min(size.width || FIRST, WIDEST)
-  const [left, right] = [width * 0.37, width * 0.57]
+  const [left, right] = [width * 0.35, width * 0.6]
   const total = Math.max(water.total.likely, 1e-9)
   const perKg = TALL / total
   const sources = placed(water.sources.map(partOf('in')), perKg)

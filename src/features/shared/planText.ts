@@ -14,7 +14,11 @@ export function duration(minutes: number): string {
 export const spanText = ({ low, high }: Span): string => `${duration(low)} to ${duration(high)}`
 
 /** Grams as read on a ledger. */
-export const grams = (kg: number): string => `${(kg * 1000).toFixed(Math.abs(kg) < 0.01 ? 2 : 1)} g`
+export function grams(kg: number): string {
+  const milligrams = Math.round(Math.abs(kg) * 1e6)
+  if (milligrams > 0 && milligrams < 10) return `${kg < 0 ? '−' : ''}${milligrams} mg`
+  return `${(kg * 1000).toFixed(Math.abs(kg) < 0.01 ? 2 : 1)} g`
+}
 
 const OUNCES_A_POUND = 16
 

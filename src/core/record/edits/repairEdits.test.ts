@@ -2,7 +2,7 @@ import { diffJobs } from '../job/assemble'
 import { emptyJob, type Job } from '../job/job'
 import { readJobText, writeJobText } from '../job/readJob'
 import { DEFAULT_POLICY } from '../policy/policy'
-import { type Dryer, dryerSchema } from '../records/dryer'
+import { SAMPLE_DRYER as OWN } from '../records/sampleDryer'
 import type { Edit } from './edit'
 import { considerDryers, setCylinder, setJobPolicy, setRepair, setStarted, takePolicy } from './repairEdits'
 
@@ -10,18 +10,6 @@ const NOW = '2026-05-04T09:00:00.000Z'
 const stamp = { now: NOW, newId: () => 'id' }
 const start: Job = emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }, DEFAULT_POLICY)
 const after = (...edits: Edit[]): Job => edits.reduce((job, edit) => edit(job, stamp), start)
-const OWN: Dryer = dryerSchema.parse({
-  id: 'd',
-  label: 'van 9',
-  place: 'liquid',
-  flow: 'one-way',
-  core: 'blend',
-  block: 9,
-  connections: [{ value: 9.525, unit: 'mm' }],
-  pressure: { value: 45, unit: 'barg' },
-  tons: 4,
-})
-
 test('figures of the repair: written, taken away, and the record goes with the last of them', () => {
   const job = after(
     setRepair({ acidNumber: 0.12, way: 'pump-down' }),
@@ -47,15 +35,15 @@ test('one change is one record', () => {
     [['repair', 'only']],
   )
   expect(diffJobs(start, considerDryers([OWN])(start, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
-    ['dryer', 'd'],
+    ['dryer', 'own-9'],
   ])
 })
 test('own dryers are copied: a later change of the store changes no job; fewer take the others out', () => {
   const mine = structuredClone(OWN)
   const job = after(considerDryers([mine, { ...mine, id: 'e' }]))
   mine.tons = 99
-  expect(job.dryers.map(({ tons }) => tons)).toEqual([4, 4])
-  expect(considerDryers([OWN])(job, stamp).dryers.map(({ id }) => id)).toEqual(['d'])
+  expect(job.dryers.map(({ tons }) => tons)).toEqual([4.5, 4.5])
+  expect(considerDryers([OWN])(job, stamp).dryers.map(({ id }) => id)).toEqual(['own-9'])
 })
 test('policy: one answer by hand, or all of the company', () => {
   expect(after(setJobPolicy('evacuation', 'always-triple')).policy).toEqual({

@@ -2,19 +2,8 @@ import { applyPatches, diffData, isSame, withoutUndefined } from './patches'
 import { placeText } from './places'
 import { defineKind, readData, type RecordKind } from './kind'
 import { KIND_NAMES, type KindName, RECORD_KINDS } from './kinds'
+import { SAMPLE_DRYER } from './sampleDryer'
 import { isByPosition, keyOfOldTick, leaveKey, partKey } from './tick'
-
-const OWN_DRYER = {
-  id: 'd',
-  label: 'block 9',
-  place: 'liquid',
-  flow: 'one-way',
-  core: 'blend',
-  block: 9,
-  connections: [{ value: 0.375, unit: 'in' }],
-  pressure: { value: 650, unit: 'psig' },
-  tons: 4,
-}
 
 /** A record of each kind as it is stored now, and what its validator must refuse. */
 const SAMPLES: Readonly<Record<KindName, readonly [good: object, bad: object, place: string]>> = {
@@ -34,7 +23,7 @@ const SAMPLES: Readonly<Record<KindName, readonly [good: object, bad: object, pl
     'state',
   ],
   repair: [{ acidNumber: 0.12 }, { acidNumber: 51 }, 'acidNumber'],
-  dryer: [OWN_DRYER, { ...OWN_DRYER, pressure: { value: 650, unit: 'in' } }, 'pressure.unit'],
+  dryer: [SAMPLE_DRYER, { ...SAMPLE_DRYER, pressure: { value: 650, unit: 'in' } }, 'pressure.unit'],
   tick: [{ key: 'task:setUp' }, { key: '' }, 'key'],
   closing: [{ proven: 'proven' }, { proven: 'yes' }, 'proven'],
   log: [

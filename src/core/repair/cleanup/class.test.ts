@@ -1,4 +1,3 @@
-import type { UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { acidChances, waterChance } from './chances'
@@ -6,19 +5,9 @@ import { circuitSize } from './circuitSize'
 import { CLASS_LABELS, CONTAMINATION_CLASSES, type ContaminationClass } from './classes'
 import { classesOf, classify, isAcid, isBurnout, isWet } from './contamination'
 import { cleanupRecord, type CleanupRecord } from './record'
+import { SAMPLE_UNIT as UNIT, sampleRecord as record } from './sampleRecord'
 import { settlingTests } from './settles'
 
-const UNIT: UnitPlate = { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3 }
-const record = (observations: Observations, part: Partial<CleanupRecord> = {}): CleanupRecord => ({
-  unit: UNIT,
-  observations,
-  previousBurnout: false,
-  drewAir: false,
-  isEmpty: false,
-  repair: {},
-  faults: [],
-  ...part,
-})
 const of = (which: CleanupRecord) => classify(which, circuitSize(which.unit))
 const OIL_NEGATIVE: Observations = { acidTest: 'negative', acidTestKind: 'oil-kit' }
 const STRIP_NEGATIVE: Observations = { acidTest: 'negative', acidTestKind: 'refrigerant-strip' }

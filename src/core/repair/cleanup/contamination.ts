@@ -27,6 +27,8 @@ export type Contamination = {
   readonly exposure: Exposure | undefined
   /** three pulls, broken with nitrogen */
   readonly triple: boolean
+  /** something was found, not merely suggested, that opens the circuit even for a repair that would not */
+  readonly asksToOpen: boolean
   /** the compressor burnt: refrigerant goes back only after its oil was tested */
   readonly electrical: boolean
   readonly oilTested: boolean
@@ -159,6 +161,11 @@ export function classify(record: CleanupRecord, size: CircuitSize): Contaminatio
     assumed: [...acid.assumed, ...debris.assumed, ...water.assumed],
     exposure,
     triple: water.value || (exposure !== undefined && exposure.hours.likely > HOURS_OPEN_TRIPLE),
+    asksToOpen:
+      (acid.value !== 'none' && acid.known) ||
+      (water.value && water.known) ||
+      (debris.value && debris.known) ||
+      wax,
     electrical: suggested.some(({ electrical }) => electrical),
     oilTested: isOilTested(record),
   }

@@ -56,6 +56,6 @@ export function temperatureDropVerdict(drop: number): DropVerdict {
     drop,
     limit: LIQUID_LIMIT_F,
     unit: 'F',
-    sentence: `${drop.toFixed(1)} F across the liquid dryer, none is sound up to ${LIQUID_LIMIT_F} F. ${WORDS[verdict]}${hidden}`,
+    sentence: `${drop.toFixed(1)} F across the liquid dryer; up to ${LIQUID_LIMIT_F} F is no drop. ${WORDS[verdict]}${hidden}`,
   }
 }

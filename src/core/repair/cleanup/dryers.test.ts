@@ -4,7 +4,8 @@ import { METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/un
 import { hasReversingValve } from '../../record/equipment/kinds'
 import { DEFAULT_POLICY, type Policy } from '../../record/policy/policy'
 import type { Observations } from '../../record/readings/schema'
-import { dryerSchema } from '../../record/records/dryer'
+import { type Dryer, dryerSchema } from '../../record/records/dryer'
+import { SAMPLE_DRYER } from '../../record/records/sampleDryer'
 import { planCleanup } from './cleanup'
 import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
 import { pressureDropVerdict, temperatureDropVerdict } from './dryerDrop'
@@ -13,28 +14,11 @@ import { type DryerNeed, tonsOn, usableWater } from './dryerNeed'
 import { coreChanges, placingOf } from './dryerPlacing'
 import { blockHolds, chooseDryers } from './dryers'
 import type { CleanupRecord } from './record'
+import { SAMPLE_UNIT, sampleRecord } from './sampleRecord'
 
-const plate = (part: Partial<UnitPlate> = {}): UnitPlate => ({
-  kind: 'split-ac',
-  refrigerant: 'R-410A',
-  metering: 'txv',
-  nominalTons: 3,
-  ...part,
-})
-const record = (
-  observations: Observations,
-  unit: UnitPlate,
-  part: Partial<CleanupRecord> = {},
-): CleanupRecord => ({
-  unit,
-  observations,
-  previousBurnout: false,
-  drewAir: false,
-  isEmpty: false,
-  repair: {},
-  faults: [],
-  ...part,
-})
+const plate = (part: Partial<UnitPlate> = {}): UnitPlate => ({ ...SAMPLE_UNIT, ...part })
+const record = (observations: Observations, unit: UnitPlate, part: Partial<CleanupRecord> = {}) =>
+  sampleRecord(observations, { unit, ...part })
 const CLEAN: Observations = { acidTest: 'negative', acidTestKind: 'oil-kit' }
 const plan = (
   observations: Observations,
@@ -204,19 +188,15 @@ describe('charge in a dryer [physics: volume x fill x liquid density]', () => {
   })
 })
 
-const OWN = dryerSchema.parse({
-  id: 'own-9',
-  label: 'van block 9',
-  place: 'liquid',
-  flow: 'one-way',
-  core: 'sieve',
+const OWN: Dryer = {
+  ...SAMPLE_DRYER,
   block: 8,
   connections: [{ value: 9.5, unit: 'mm' }],
   pressure: { value: 46, unit: 'barg' },
   tons: 5,
   waterR22: { value: 6, unit: 'g' },
   onVan: 2,
-})
+}
 
 describe("the user's own dryers", () => {
   test('chosen when it is best: on the van, right size', () => {

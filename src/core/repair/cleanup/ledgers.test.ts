@@ -10,27 +10,12 @@ import { planCleanup } from './cleanup'
 import { classify } from './contamination'
 import { oilMassOf, oilVolumeOf } from './oils'
 import type { CleanupRecord } from './record'
+import { SAMPLE_UNIT, sampleRecord as record } from './sampleRecord'
 import { tonsEstimates } from './tons'
 import { DRAINED, waterLedger } from './water'
 import { capacityOf, waterAsFound } from './waterFound'
 
-const plate = (part: Partial<UnitPlate> = {}): UnitPlate => ({
-  kind: 'split-ac',
-  refrigerant: 'R-410A',
-  metering: 'txv',
-  nominalTons: 3,
-  ...part,
-})
-const record = (observations: Observations, part: Partial<CleanupRecord> = {}): CleanupRecord => ({
-  unit: plate(),
-  observations,
-  previousBurnout: false,
-  drewAir: false,
-  isEmpty: false,
-  repair: {},
-  faults: [],
-  ...part,
-})
+const plate = (part: Partial<UnitPlate> = {}): UnitPlate => ({ ...SAMPLE_UNIT, ...part })
 const SIDES = ['low', 'likely', 'high'] as const
 const CLEAN = { oilChanges: 0, sweeps: 1, hours: 0.6 }
 
@@ -243,6 +228,30 @@ describe('water ledger: grams in against grams out', () => {
       of(plate({ compressor: { oil: 'POE' } })) / of(plate({ compressor: { oil: 'mineral' } })),
     ).toBeCloseTo((2500 * 980) / (80 * 910), 6)
   })
+  test.each(['mineral', 'alkylbenzene', 'POE', 'PVE'] as const)(
+    'a wetter word never means less water: %s',
+    (oil) => {
+      const unit = plate({ compressor: { oil } })
+      const size = circuitSize(unit)
+      const words: readonly Observations[] = [
+        { moistureIndicator: 'dry' },
+        {},
+        { moistureIndicator: 'caution' },
+        { moistureIndicator: 'wet' },
+        { oilAppearance: 'milky' },
+        { waterFound: 'drops' },
+        { waterFound: 'runs-out' },
+      ]
+      for (const side of SIDES) {
+        const found = words.map((observations) => {
+          const { before, free } = waterAsFound(record(observations, { unit }), size, side)
+          return before + free
+        })
+        found.slice(1).forEach((water, i) => expect(water).toBeGreaterThanOrEqual(found[i]!))
+        expect(found.at(-1)).toBeGreaterThan(found[0]!)
+      }
+    },
+  )
   test('free water only where rain or a coil let it in, or where it was seen', () => {
     const free = (observations: Observations) =>
       waterAsFound(record(observations), circuitSize(plate()), 'likely').free

@@ -9,6 +9,9 @@ export type OilRow = {
   readonly saturated: number
   /** fresh from the can [memory] */
   readonly fresh: number
+  /** where the indicator stands between dry and wet, and where it is wet [memory] */
+  readonly moist: number
+  readonly wet: number
   /** above this something is done [memory] */
   readonly act: number
   /** an open can goes on taking water from the air */
@@ -17,10 +20,10 @@ export type OilRow = {
 
 /** One row a family; mineral's figures stand for alkylbenzene too [memory]. */
 export const OIL_ROWS: Readonly<Record<OilFamily, OilRow>> = {
-  mineral: { density: 910, saturated: 80, fresh: 20, act: 30, drinks: false },
-  alkylbenzene: { density: 870, saturated: 80, fresh: 20, act: 30, drinks: false },
-  POE: { density: 980, saturated: 2500, fresh: 50, act: 100, drinks: true },
-  PVE: { density: 930, saturated: 6000, fresh: 50, act: 240, drinks: true },
+  mineral: { density: 910, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, drinks: false },
+  alkylbenzene: { density: 870, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, drinks: false },
+  POE: { density: 980, saturated: 2500, fresh: 50, moist: 100, wet: 500, act: 100, drinks: true },
+  PVE: { density: 930, saturated: 6000, fresh: 50, moist: 200, wet: 1500, act: 240, drinks: true },
 }
 
 /** Volume of oil, m3, from its mass (kg). */

@@ -1,7 +1,7 @@
 import { absoluteHumidity } from '../../physics/air/psychrometrics'
 import { type CircuitSize, ROOM_KELVIN } from './circuitSize'
 import { type Exposure, exposureOf, type Range } from './exposure'
-import { OIL_ROWS } from './oils'
+import { OIL_ROWS, type OilRow } from './oils'
 import type { CleanupRecord } from './record'
 
 /** Which side of every estimate is taken. */
@@ -38,16 +38,23 @@ export function capacityOf({
   return { oil: inOil, gas, wall, all: inOil + gas + wall }
 }
 
-/** Humidity of the oil as shares of saturation, by what speaks of it. [memory], handbook 06 */
-const SATURATION = {
-  milky: { low: 0.6, likely: 0.8, high: 1 },
-  freeWater: { low: 0.5, likely: 1, high: 1 },
-  wet: { low: 0.05, likely: 0.2, high: 0.6 },
-  caution: { low: 0.02, likely: 0.04, high: 0.1 },
-  dry: { low: 0.008, likely: 0.016, high: 0.03 },
-} as const satisfies Record<string, Range>
-/** [memory] nothing speaks of it: as fresh oil, half to twice. */
-const AS_FRESH: Range = { low: 0.5, likely: 1, high: 2 }
+/** Shares of saturation where the oil itself shows water, and where free water stood over it. [memory], handbook 06 */
+const MILKY: Range = { low: 0.7, likely: 0.9, high: 1 }
+const UNDER_FREE_WATER: Range = { low: 0.75, likely: 1, high: 1 }
+
+const partOf = (ppm: Range, { saturated }: OilRow): Range => ({
+  low: Math.min(ppm.low / saturated, 1),
+  likely: Math.min(ppm.likely / saturated, 1),
+  high: Math.min(ppm.high / saturated, 1),
+})
+
+/** Shares of saturation by what the indicator says, of each oil by its own figures: never less for a wetter word. [memory] */
+const BY_INDICATOR = {
+  dry: (oil: OilRow) => partOf({ low: 0.4 * oil.fresh, likely: 0.8 * oil.fresh, high: 1.5 * oil.fresh }, oil),
+  none: (oil: OilRow) => partOf({ low: 0.5 * oil.fresh, likely: oil.fresh, high: 2 * oil.fresh }, oil),
+  caution: (oil: OilRow) => partOf({ low: oil.fresh, likely: oil.moist, high: 2.5 * oil.moist }, oil),
+  wet: (oil: OilRow) => partOf({ low: oil.moist, likely: oil.wet, high: 3 * oil.wet }, oil),
+} as const
 
 function freeOf({ observations }: CleanupRecord): Range | undefined {
   const { waterFound, openConditions, hoursOpenToAir = 0, moistureIndicator } = observations
@@ -65,14 +72,18 @@ function shareBefore(record: CleanupRecord, size: CircuitSize, side: Side): numb
     const error = side === 'low' ? 1 - LAB_ERROR : side === 'high' ? 1 + LAB_ERROR : 1
     return Math.min((repair.oilWater * error) / row.saturated, 1)
   }
-  if (freeOf(record)) return SATURATION.freeWater[side]
-  if (observations.oilAppearance === 'milky') return SATURATION.milky[side]
+  if (freeOf(record)) return UNDER_FREE_WATER[side]
+  if (observations.oilAppearance === 'milky') return MILKY[side]
   const isIce =
     observations.warmValveResponse === 'flow-returned' || faults.includes('moisture-freeze-at-valve')
-  if (observations.moistureIndicator === 'wet' || observations.copperPlating === 'yes' || isIce)
-    return SATURATION.wet[side]
-  if (observations.moistureIndicator === 'caution') return SATURATION.caution[side]
-  return (row.fresh / row.saturated) * AS_FRESH[side]
+  const isWet = observations.moistureIndicator === 'wet' || observations.copperPlating === 'yes' || isIce
+  const { moistureIndicator } = observations
+  const says = isWet
+    ? 'wet'
+    : moistureIndicator === 'caution' || moistureIndicator === 'dry'
+      ? moistureIndicator
+      : 'none'
+  return BY_INDICATOR[says](row)[side]
 }
 
 /** Water in a circuit as it is found, one side of the estimates. kg */

@@ -90,6 +90,12 @@ describe('class work', () => {
   ] as const)('recovered charge with %o: %s', (observations, recovered) => {
     expect(planRepair(job(observations), ['txv-underfeeding']).refrigerantPath.recovered).toBe(recovered)
   })
+  test('water seen opens it too, acid tested or not; a burnout long ago alone does not', () => {
+    expect(ids('condenser-fouled', { moistureIndicator: 'wet' })).toContain('swapLiquidDryer')
+    const old = planRepair({ ...job(), arrival: { previousBurnout: true } }, ['condenser-fouled'])
+    expect(old.opens).toBe(false)
+    expect(old.contamination).toMatchObject({ class: 'mild-acid', known: false })
+  })
   test('acid found behind a closed repair opens the circuit after all', () => {
     expect(ids('condenser-fouled', { acidTest: 'strong' })).toEqual(
       expect.arrayContaining(['recover', 'swapLiquidDryer', 'changeOil']),

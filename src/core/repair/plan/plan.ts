@@ -96,9 +96,6 @@ function unionOf(faults: readonly SuspectId[]): Remedy {
 
 const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
 
-/** Whether something known, not merely suggested, asks for the circuit to be opened. */
-const asksToOpen = ({ class: first, assumed }: Contamination) => first !== 'clean' && assumed.length === 0
-
 type Circuit = {
   readonly job: KnownJob
   readonly faults: readonly SuspectId[]
@@ -199,7 +196,7 @@ export function planRepair(
   const own = job.dryers.map(modelOf)
   const remedy = unionOf(faults)
   const closed = planCleanup({ record, policy, refrigerant, own, opens: false })
-  const opens = remedy.opens || (named.length > 0 && asksToOpen(closed.contamination))
+  const opens = remedy.opens || (named.length > 0 && closed.contamination.asksToOpen)
   const cleanup = opens ? planCleanup({ record, policy, refrigerant, own }) : closed
   const { path, access, recovery, charge, oil } = chargeWork({
     job,
