@@ -118,6 +118,7 @@ test('what an instrument shows is a reading of its own, and disagreement is told
     .getByRole('button', { name: 'unreadable' })
     .click()
   await goTo(page, 'Plan')
+  await page.getByText('Why this class').click()
   await expect(page.getByText(/washed out and unreadable: free water was there/)).toBeVisible()
 })
 

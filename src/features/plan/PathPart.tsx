@@ -60,10 +60,10 @@ export function PathPart({ job, change, display, plan: { refrigerantPath: path }
       {work.length > 0 && (
         <Typography sx={{ fontSize: '0.95rem' }}>A conversion: {work.join('; ')}.</Typography>
       )}
+      {path.path === 'keep' && <Sentences all={path.reasons} />}
       <More
         label={`Compared at ${shown(at.evaporating)} and ${shown(at.condensing)}, ${at.isMeasured ? 'as measured here' : 'as usual for this kind'}`}
       >
-        {path.path === 'keep' && <Sentences all={path.reasons} />}
         {rows.length > 0 && (
           <NumberTable
             caption="Refrigerants at this unit's own temperatures"

@@ -2,9 +2,11 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
 import { isByPosition, leaveKey, taskKey } from '@/core/record/records/tick'
 import type { Plan, PlanTask } from '@/core/repair/plan/plan'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { duration } from '../shared/planText'
 import { Checklist } from './Checklist'
@@ -66,6 +68,8 @@ function OldTicks({ ticks, change }: { ticks: StageProps['job']['ticks'] } & Pic
 
 /** Parts, what to measure before leaving, and the tasks in order. */
 export function WorkView({ job, change, plan }: Props) {
+  // on a phone the tasks would lie two screens below the parts
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const ticked = job.ticks.map(({ key }) => key)
   const onTick = (id: string, on: boolean) => void change(tick(id, on))
   const leaving = plan.beforeLeaving.map((label) => ({ id: leaveKey(label), label }))
@@ -89,7 +93,7 @@ export function WorkView({ job, change, plan }: Props) {
       >
         <Box>
           {plan.parts.length > 0 && (
-            <More label={`Parts and consumables, ${done(plan.parts)} of ${plan.parts.length}`} open>
+            <More label={`Parts and consumables, ${done(plan.parts)} of ${plan.parts.length}`} open={isWide}>
               <Checklist label="Parts" lines={plan.parts} ticked={ticked} onTick={onTick} />
             </More>
           )}

@@ -47,6 +47,13 @@ describe('keep, convert, go back', () => {
     expect(own.at.isMeasured).toBe(true)
     expect(path({}).at.isMeasured).toBe(false)
   })
+  test.each([
+    [{}, /while it is tight/],
+    [{ r22: 'keep' }, /By policy R-22 is kept/],
+    [{ r22: 'convert' }, /By policy a unit with R-22 is converted/],
+  ] as const)('the policy %o on R-22 is told', (policy, sentence) =>
+    expect(path({ policy }).reasons.join(' ')).toMatch(sentence),
+  )
   test('R-407C in R-22 equipment: possible, POE, 90 % to start, valve, label, targets of the equipment', () => {
     const to = plan({ repair: { refrigerantTo: 'R-407C' } })
     expect(to.refrigerantPath).toMatchObject({ path: 'convert', goesIn: 'R-407C' })

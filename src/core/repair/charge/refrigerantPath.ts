@@ -126,6 +126,13 @@ function conversionWork(unit: UnitPlate, to: RefrigerantName): string[] {
   ]
 }
 
+/** What the company does with a unit that holds R-22 (handbook 11). */
+const R22_SAYS: Readonly<Record<Policy['r22'], string>> = {
+  'by-table': 'Kept while it is tight and its owner agrees; the table below says what could take its place.',
+  keep: 'By policy R-22 is kept.',
+  convert: 'By policy a unit with R-22 is converted: take one of the possible ones below.',
+}
+
 const percent = (share: number) => `${Math.round(share * 100)} %`
 
 function reasonsOf(
@@ -133,7 +140,7 @@ function reasonsOf(
   to: RefrigerantName | undefined,
   comparison: Comparison | undefined,
 ): string[] {
-  const { unit } = input
+  const { unit, policy } = input
   const listing = listingOf(unit, unit.refrigerant)
   const row = comparison?.rows.find(({ name }) => name === to)
   const refusals = comparison?.rows.find(({ name }) => name === input.chosen)?.suitability.reasons ?? []
@@ -152,6 +159,7 @@ function reasonsOf(
     ...(to && isFlammable(to)
       ? [`${to} is flammable: rated tools, no flame, its cautions stand at every step.`]
       : []),
+    ...(unit.refrigerant === 'R-22' && to === 'R-22' ? [R22_SAYS[policy.r22]] : []),
     ...(to === unit.refrigerant ? ['Never top up with another refrigerant.'] : []),
   ]
 }

@@ -176,6 +176,12 @@ describe('what would change it', () => {
     expect(tests(record(OIL_NEGATIVE, BURNT)).map(({ id }) => id)).not.toContain('oil-kit')
     expect(tests(record({ moistureIndicator: 'dry' })).map(({ id }) => id)).not.toContain('indicator')
   })
+  test('an indicator is asked for where one is usual', () => {
+    const box = { ...UNIT, kind: 'walk-in-cooler' as const }
+    const asked = (unit: typeof UNIT) => tests(record(OIL_NEGATIVE, { unit })).map(({ id }) => id)
+    expect(asked(box)).toContain('indicator')
+    expect(asked(UNIT)).not.toContain('indicator')
+  })
   test('found in vacuum, since when decides', () => {
     expect(tests(record(OIL_NEGATIVE, { drewAir: true })).map(({ id }) => id)).toContain('how-long')
   })

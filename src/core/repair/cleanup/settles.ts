@@ -1,3 +1,4 @@
+import { isUsual } from '../../record/equipment/observable'
 import type { Observations } from '../../record/readings/schema'
 import type { Repair } from '../../record/records/repair'
 import { ACID_SIGNS, isOilTested } from './acidEvidence'
@@ -79,7 +80,8 @@ const TESTS: readonly TestRow[] = [
     id: 'indicator',
     label: 'Read the moisture indicator',
     minutes: 2,
-    isOpen: ({ observations }) => observations.moistureIndicator === undefined,
+    isOpen: ({ observations, unit }) =>
+      observations.moistureIndicator === undefined && isUsual(unit, 'moistureIndicator'),
     outcomes: (['dry', 'wet'] as const).map((word) => [word, { observations: { moistureIndicator: word } }]),
   },
   {
