@@ -47,7 +47,11 @@ function Answer({ plan }: { plan: Plan }) {
         }
       />
       <Figure label="Goes in" value={path.goesIn ?? '⬣ nothing'} note={PATHS[path.path]} />
-      <Figure label="Recovered charge" value={RECOVERED[path.recovered]} note={WAYS[access.chosen]} />
+      <Figure
+        label="Recovered charge"
+        value={plan.opens ? RECOVERED[path.recovered] : 'stays'}
+        note={plan.opens ? WAYS[access.chosen] : 'the circuit stays closed'}
+      />
       <Figure
         label="Oil in"
         value={oil.refill > 0 ? fluidOunces(oil.refill) : 'stays'}
