@@ -128,7 +128,7 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
   const sources = [
     line(
       'before',
-      `before, ${was.replace(/^.* at /, '')}`,
+      `was ${was.replace(/^.* at /, '')}`,
       `in oil, gas and walls before, ${was}`,
       (side) => found[side].before,
     ),
