@@ -57,14 +57,13 @@ const SHARED: readonly Against[] = [
   [({ isEmpty }) => isEmpty, 'there is nothing in it'],
   [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
   [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
-  [({ contamination }) => contamination.class !== 'clean', 'not clean: every section is swept and evacuated'],
   [({ repair }) => repair.valvesTight === false, 'the valves let by'],
 ]
 
 const AGAINST: Readonly<Record<AccessWay, readonly Against[]>> = {
   'recover-all': [],
   'pump-down': [
-    ...SHARED.filter(([, text]) => !text.startsWith('not clean')),
+    ...SHARED,
     [isCompressor, 'the compressor does not do it'],
     [
       (at) => partsOf(at).length === 0 || !partsOf(at).every((part) => LOW_SIDE_PARTS.includes(part)),
@@ -79,6 +78,10 @@ const AGAINST: Readonly<Record<AccessWay, readonly Against[]>> = {
   ],
   isolate: [
     ...SHARED,
+    [
+      ({ contamination }) => contamination.class !== 'clean',
+      'not clean: every section is swept and evacuated',
+    ],
     [(at) => !isCompressor(at), 'only for the compressor and its fittings'],
     [
       ({ unit }) => unit.compressor?.type !== 'semi-hermetic' && unit.compressor?.type !== undefined,

@@ -181,6 +181,11 @@ describe('cylinder, by liquid density at 77 F', () => {
     expect(fillLimit('R-410A', 20, toKelvin({ value: 100, unit: 'F' }))).toBe(fillLimit('R-410A', 20))
     expect(cylinderFill('R-410A', 3, { hottest: { value: 150, unit: 'F' } }).isLimitedByHeat).toBe(true)
   })
+  test('a place hotter than the table of the refrigerant never brings the usual limit back', () => {
+    const at = (value: number) => fillLimit('R-410A', 20, toKelvin({ value, unit: 'F' }))
+    expect(at(150)).toBeGreaterThan(at(155))
+    for (const hot of [200, 400, 1000]) expect(at(hot)).toBeLessThanOrEqual(at(155))
+  })
   test('what is in it counts; several cylinders; warned at 70 %, stopped over the limit', () => {
     const part = {
       capacity: { value: 47.7, unit: 'lb' },

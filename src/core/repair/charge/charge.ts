@@ -15,6 +15,7 @@ import type { Policy } from '../../record/policy/policy'
 import type { Closing } from '../../record/records/closing'
 import type { Repair } from '../../record/records/repair'
 import type { CircuitSize } from '../cleanup/circuitSize'
+import { blockVolume } from '../cleanup/dryerNeed'
 import { type DryerChoice } from '../cleanup/dryers'
 import { extraLine } from '../cleanup/extraLine'
 import { SIZE_ROWS } from '../cleanup/sizeRows'
@@ -75,8 +76,6 @@ const ROUNDING = 1e-9
 const CONDENSER_SHARE = 0.12
 const FLOODED_SHARE = 0.8
 const COLD_USUAL = toKelvin({ value: 20, unit: 'F' })
-const IN3 = 0.0254 ** 3
-const SUCTION_FILL = 0.5
 /** [practice] a cylinder should stand this far above the side that it fills, Pa. */
 const LEAST_HEAD = 70_000
 const GLIDES = 2
@@ -106,7 +105,7 @@ function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): C
     {
       id: 'suctionDryer',
       label: 'gas in the suction dryer',
-      kg: choice.chosen.dryer.block * IN3 * SUCTION_FILL * density,
+      kg: blockVolume(choice.chosen.dryer.block) * density,
     },
   ]
 }

@@ -1,4 +1,5 @@
 import { differenceFromKelvin } from '../../base/units/convert'
+import { UNITS } from '../../base/units/units'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { JobSet } from '../../record/records/set'
@@ -18,7 +19,7 @@ export type CircuitReadings = {
   readonly drops: readonly DropVerdict[]
 }
 
-const PSI = 6894.757
+const PSI = UNITS.psig.si
 
 /** Coil temperatures, outdoor air and dryer drops of all sets; the latest reading of each counts. */
 export function circuitReadings(unit: UnitPlate, sets: readonly JobSet[]): CircuitReadings {

@@ -1,4 +1,3 @@
-import { attempt } from '../../base/errors/orzoError'
 import { bracketedRoot } from '../../base/numeric/root'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
@@ -47,8 +46,10 @@ const volumeOf = (water: number) => water / WATER_DENSITY
 export function fillLimit(refrigerant: RefrigerantName, water: number, hottest?: number): number {
   const usual = FILL_SHARE * volumeOf(water) * saturatedDensity(refrigerant, 'bubble', REFERENCE)
   if (hottest === undefined) return usual
-  const hot = attempt(() => HOT_SHARE * volumeOf(water) * saturatedDensity(refrigerant, 'bubble', hottest))
-  return hot.ok ? Math.min(usual, hot.value) : usual
+  // past the table the liquid only swells further: its last row is the most that may go in
+  const { coldest, hottest: last } = temperatureRange(refrigerant)
+  const kelvin = Math.max(Math.min(hottest, last), coldest)
+  return Math.min(usual, HOT_SHARE * volumeOf(water) * saturatedDensity(refrigerant, 'bubble', kelvin))
 }
 
 /** Temperature at which a net weight fills a cylinder with liquid, K; undefined past the refrigerant's table. */

@@ -1,8 +1,9 @@
-import { toSI } from '../../base/units/convert'
+import { fromSI, toSI } from '../../base/units/convert'
 import { type OilFamily, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import type { Policy } from '../../record/policy/policy'
 import type { Repair } from '../../record/records/repair'
 import type { CircuitSize } from '../cleanup/circuitSize'
+import { MOST_CHANGES } from '../cleanup/acid'
 import { OIL_ROWS, oilVolumeOf } from '../cleanup/oils'
 import { DRAINED } from '../cleanup/water'
 
@@ -51,7 +52,6 @@ const CONVERSION_SHARE = 0.95
 const OVER_PLATE = 1.15
 /** [practice] a can of an oil that drinks is used at once, hours. */
 const OPEN_CAN = 1
-const MOST_CHANGES = 6
 
 /** Volume of oil that came out, m3, read as a volume or weighed; undefined where neither is written. */
 const oilOut = ({ oilOut: volume, oilOutWeighed: mass }: Repair, oil: OilFamily): number | undefined =>
@@ -77,7 +77,7 @@ export function oilFor(refrigerant: RefrigerantName, old: OilFamily): OilFamily 
 type Facts = Omit<OilBalance, 'reasons'> &
   Pick<OilInput, 'repair' | 'isCompressorChanged' | 'policy' | 'refrigerant'>
 
-const floz = (cubicMetres: number) => `${(cubicMetres / 29.5735295625e-6).toFixed(1)} floz`
+const floz = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
 
 /** What is said of the oil, where it applies. [practice] */
 const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Facts) => string])[] = [

@@ -75,6 +75,21 @@ describe('keep, convert, go back', () => {
     expect(found.reasons.join(' ')).toMatch(reason)
     expect(row({}, name).suitability).toMatchObject({ verdict: 'refused' })
   })
+  test('a refused choice chooses no dryer either, and one that nobody compares is compared before it goes in', () => {
+    const unit = { designPressures: { high: { value: 320, unit: 'psig' } } } as const
+    const kept = plan({ unit })
+    const asked = plan({ unit, repair: { refrigerantTo: 'R-407C' } })
+    expect(asked.refrigerantPath.goesIn).toBe('R-22')
+    expect(asked.dryers).toEqual(kept.dryers)
+    const odd = path({ repair: { refrigerantTo: 'R-507A' } })
+    expect(odd.comparison!.rows.some(({ name }) => name === 'R-507A')).toBe(true)
+    expect(odd.goesIn).toBe(
+      row({ repair: { refrigerantTo: 'R-507A' } }, 'R-507A').suitability.verdict === 'refused'
+        ? 'R-22'
+        : 'R-507A',
+    )
+    expect(path({ repair: { refrigerantTo: 'R-12' } })).toMatchObject({ path: 'keep', goesIn: 'R-22' })
+  })
   test('an A1 retrofit is allowed where its pressures fit the plate, refused where they pass it', () => {
     const at = (psig: number) =>
       row({ unit: { designPressures: { high: { value: psig, unit: 'psig' } } } }, 'R-407C').suitability

@@ -37,8 +37,9 @@ export type PathInput = {
   /** there is nothing to recover */
   readonly isEmpty: boolean
   readonly policy: Policy
-  readonly readings: CircuitReadings
+  /** what was asked for, and what goes in */
   readonly chosen: RefrigerantName | undefined
+  readonly choice: RefrigerantChoice
 }
 
 /** [practice] where no reading tells. */
@@ -57,10 +58,22 @@ function pointOf(unit: UnitPlate, { evaporating, condensing }: CircuitReadings):
   }
 }
 
-function comparisonOf(unit: UnitPlate, at: RefrigerantPath['at']): Comparison | undefined {
+function comparisonOf(
+  unit: UnitPlate,
+  at: RefrigerantPath['at'],
+  chosen: RefrigerantName | undefined,
+): Comparison | undefined {
   const made = madeFor(unit)
   const high = unit.designPressures?.high
-  const names = [...new Set([made, unit.refrigerant, ...candidatesFor(made), ...(unit.listedFor ?? [])])]
+  const names = [
+    ...new Set([
+      made,
+      unit.refrigerant,
+      ...candidatesFor(made),
+      ...(unit.listedFor ?? []),
+      ...(chosen ? [chosen] : []),
+    ]),
+  ]
   const found = attempt(() =>
     compareRefrigerants(
       made,
@@ -73,6 +86,27 @@ function comparisonOf(unit: UnitPlate, at: RefrigerantPath['at']): Comparison | 
     ),
   )
   return found.ok ? found.value : undefined
+}
+
+/** What goes in at the end, and the comparison that decided it. */
+export type RefrigerantChoice = Pick<RefrigerantPath, 'at' | 'comparison'> & {
+  readonly to: RefrigerantName | undefined
+}
+
+/**
+ * What goes in: a refrigerant that was asked for only where the comparison lets it, whatever else was written.
+ * @throws OrzoError not-loaded where the candidates' tables are not in memory
+ */
+export function chooseRefrigerant(
+  unit: UnitPlate,
+  readings: CircuitReadings,
+  chosen: RefrigerantName | undefined,
+): RefrigerantChoice {
+  const at = pointOf(unit, readings)
+  const comparison = comparisonOf(unit, at, chosen)
+  const row = comparison?.rows.find(({ name }) => name === chosen)
+  const isAllowed = row !== undefined && row.suitability.verdict !== 'refused'
+  return { at, comparison, to: goesIn(unit, isAllowed ? chosen : undefined) }
 }
 
 /** Whether the recovered charge may go back, with its reason. */
@@ -172,18 +206,11 @@ function pathOf(unit: UnitPlate, to: RefrigerantName | undefined): RefrigerantPa
 
 /**
  * Keep, convert, go back to what the plate lists, or replace the unit; refused refrigerants never go in, whatever was
- * chosen. Compared at this unit's own temperatures.
- * @throws OrzoError not-loaded where the candidates' tables are not in memory
+ * chosen.
  */
 export function refrigerantPath(input: PathInput): RefrigerantPath {
-  const { unit, readings, chosen } = input
-  const at = pointOf(unit, readings)
-  const comparison = comparisonOf(unit, at)
-  const refused = new Set(
-    comparison?.rows.filter(({ suitability }) => suitability.verdict === 'refused').map(({ name }) => name),
-  )
-  const isChoice = chosen !== undefined && !refused.has(chosen)
-  const to = goesIn(unit, isChoice ? chosen : undefined)
+  const { unit } = input
+  const { at, comparison, to } = input.choice
   const path = pathOf(unit, to)
   return {
     path,

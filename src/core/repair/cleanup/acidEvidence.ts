@@ -15,6 +15,8 @@ export type AcidSign = {
   readonly chances: Chances
   /** the level that it alone asks for; a negative sign asks for none */
   readonly asks?: AcidLevel
+  /** a test of the gas that found none: a reason, not a proof */
+  readonly isStrip?: true
   /** the oil itself was tested: what it says is sound */
   readonly ofOil?: true
 }
@@ -80,6 +82,7 @@ export const ACID_SIGNS: readonly AcidSign[] = [
     sentence: 'The acid test of the refrigerant is negative: weak evidence, the oil holds more.',
     seen: tested('negative', false),
     chances: [0.92, 0.6, 0.25],
+    isStrip: true,
   },
   {
     sentence: 'The acid test is weak.',

@@ -40,8 +40,6 @@ type Finding<T> = { readonly value: T; readonly known: boolean; readonly assumed
 const gravest = (levels: readonly AcidLevel[]): AcidLevel =>
   ACID_LEVELS[Math.max(0, ...levels.map((level) => ACID_LEVELS.indexOf(level)))] ?? 'none'
 
-const isNegative = (sign: AcidSign, ofOil: boolean) =>
-  sign.asks === undefined && (sign.ofOil === true) === ofOil && sign.sentence.includes('negative')
 const oilIsNegative = (signs: readonly AcidSign[]) =>
   signs.some((sign) => sign.ofOil && sign.asks === undefined)
 
@@ -50,7 +48,7 @@ const NEVER_TESTED = 'The oil was not tested: test it as soon as it is out.'
 
 /** A reason to call it clean without a test of the oil (handbook 06). */
 function isSoundReason(record: CleanupRecord, signs: readonly AcidSign[], isCompressor: boolean): boolean {
-  const strip = signs.some((sign) => isNegative(sign, false))
+  const strip = signs.some(({ isStrip }) => isStrip)
   const clear = record.observations.oilAppearance === 'clear'
   if (isCompressor) return strip && clear
   return strip || (clear && !record.previousBurnout && exposureOf(record) === undefined)

@@ -1,10 +1,11 @@
 import { toPascals, toKelvin, fromPascals, toSI } from '../../base/units/convert'
-import type { PressureUnit } from '../../base/units/units'
+import { type PressureUnit, UNITS } from '../../base/units/units'
 import { type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { saturatedState } from '../../physics/refrigerants/saturation'
 import { hasReversingValve, isBoxKind } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
+import { DRYER_CORES } from '../../record/records/dryer'
 import type { CircuitSize } from './circuitSize'
 import { type Contamination, isAcid, isBurnout, isWet } from './contamination'
 import type { DryerCore, DryerModel, DryerPlace } from './dryerModel'
@@ -120,5 +121,19 @@ export function stepsByClass({ contamination, size }: Pick<DryerNeed, 'contamina
 /** Size of the line at the dryer, inches: of the old dryer, or of the liquid line; undefined where neither is written. */
 export const lineSize = ({ oldDryer, lineSet }: UnitPlate, place: DryerPlace): number | undefined => {
   const size = place === 'suction' ? lineSet?.vapour : (oldDryer?.connection ?? lineSet?.liquid)
-  return size && toSI(size) / 0.0254
+  return size && toSI(size) / UNITS.in.si
 }
+
+/** How many cores a dryer's lies above the one that the class asks for; below zero it is too weak. */
+export const coreOver = (dryer: DryerModel, need: Pick<DryerNeed, 'contamination'>): number =>
+  DRYER_CORES.indexOf(dryer.core) - DRYER_CORES.indexOf(coreWanted(need, dryer.place))
+
+/** [memory] a block lets this share of its volume fill. */
+const BLOCK_FILL = 0.5
+
+/** What fills a block, m3. */
+export const blockVolume = (block: number): number => block * UNITS.in.si ** 3 * BLOCK_FILL
+
+/** Liquid that a block holds at 100 F, kg [physics] but for its fill. */
+export const blockHolds = (block: number, refrigerant: RefrigerantName): number =>
+  blockVolume(block) * saturatedState(refrigerant, 'bubble', LIQUID_KELVIN).density

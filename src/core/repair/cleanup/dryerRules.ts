@@ -1,6 +1,9 @@
 import { toSI } from '../../base/units/convert'
 import type { DryerCore, DryerModel, DryerPlace } from './dryerModel'
+import { UNITS } from '../../base/units/units'
 import {
+  blockHolds,
+  coreOver,
   coreWanted,
   type DryerNeed,
   lineReverses,
@@ -30,14 +33,10 @@ const CORE_NAMES: Readonly<Record<DryerCore, string>> = {
   blend: 'sieve and alumina',
   'high-acid': 'alumina-rich',
 }
-const RANK: readonly DryerCore[] = ['sieve', 'blend', 'high-acid']
 /** [practice] an appliance bears no more than this share of its plate in a larger dryer. */
 const APPLIANCE_SHARE = 0.08
 
-const IN3 = 0.0254 ** 3
-const LIQUID_SHARE = 0.5
-/** [memory] liquid of any refrigerant at 100 F, kg/m3, good enough for a share. */
-const LIQUID_DENSITY = 1050
+/** The smallest block that is sold, in^3. */
 const SMALLEST = 3
 
 /** The rules of handbook 06, each with its figures. */
@@ -96,7 +95,7 @@ const DRYER_RULES: readonly Rule[] = [
     applies: 'both',
     judge: (dryer, need) => {
       const wanted = coreWanted(need, dryer.place)
-      const over = RANK.indexOf(dryer.core) - RANK.indexOf(wanted)
+      const over = coreOver(dryer, need)
       const isTooMuch = over > 1 && dryer.flow === 'one-way'
       return {
         holds: over >= 0 && !isTooMuch,
@@ -132,12 +131,12 @@ const DRYER_RULES: readonly Rule[] = [
   {
     id: 'appliance',
     applies: 'both',
-    judge: (dryer, { size, unit }) => {
+    judge: (dryer, { size, unit, refrigerant }) => {
       if (!size.isAppliance) return undefined
       if (dryer.place === 'suction')
         return { holds: false, sentence: 'a few ounces of charge bear no suction dryer' }
       const old = unit.oldDryer?.cubicInches ?? 0
-      const share = ((dryer.block - old) * IN3 * LIQUID_SHARE * LIQUID_DENSITY) / size.charge
+      const share = blockHolds(dryer.block - old, refrigerant) / size.charge
       return {
         holds: share <= APPLIANCE_SHARE || dryer.block <= SMALLEST,
         sentence: `the larger block takes about ${(100 * Math.max(share, 0)).toFixed(0)} % of the plate charge`,
@@ -148,7 +147,7 @@ const DRYER_RULES: readonly Rule[] = [
 
 /** Length of line in which a dryer must fit, inches. */
 const roomOf = ({ unit }: DryerNeed): number | undefined =>
-  unit.oldDryer?.room && toSI(unit.oldDryer.room) / 0.0254
+  unit.oldDryer?.room && toSI(unit.oldDryer.room) / UNITS.in.si
 
 /** Every rule that has something to say of a dryer here. */
 export const judgeDryer = (dryer: DryerModel, need: DryerNeed): Judged[] =>

@@ -1,11 +1,9 @@
-import { saturatedState } from '../../physics/refrigerants/saturation'
-import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
-import { toKelvin } from '../../base/units/convert'
 import { isAcid, isWet } from './contamination'
 import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
-import type { DryerCore, DryerModel, DryerPlace } from './dryerModel'
+import type { DryerModel, DryerPlace } from './dryerModel'
 import {
-  coreWanted,
+  blockHolds,
+  coreOver,
   type DryerNeed,
   lineSize,
   stepsByClass,
@@ -50,10 +48,6 @@ export type DryerChoice = {
   readonly isOldAssumed: boolean
 }
 
-const IN3_M3 = 0.0254 ** 3
-/** [memory] liquid held by a block, as a share of its volume. */
-const LIQUID_SHARE = 0.5
-const LIQUID_KELVIN = toKelvin({ value: 100, unit: 'F' })
 /** [memory] the dryer of an appliance that is not written down, in^3. */
 const APPLIANCE_OLD = 1
 const MOST_OTHERS = 4
@@ -61,11 +55,6 @@ const MOST_OTHERS = 4
 /** The refrigerant in which generic capacities are rated. */
 export const DRYER_RATING_REFRIGERANT = 'R-22'
 
-/** Liquid that a block holds at 100 F, kg [physics] but for its fill. */
-export const blockHolds = (block: number, refrigerant: RefrigerantName): number =>
-  block * IN3_M3 * LIQUID_SHARE * saturatedState(refrigerant, 'bubble', LIQUID_KELVIN).density
-
-const RANK: readonly DryerCore[] = ['sieve', 'blend', 'high-acid']
 /** [practice] how much worse a choice is, in powers of e of block size: larger than wanted, a core that gives away water, a reducer, not on the van. */
 const WORSE = { smaller: 3, core: 0.3, reducer: 0.12, notOnVan: 0.02, generic: 0.01 } as const
 /** Sizes closer than this take the same line, inches. */
@@ -79,7 +68,7 @@ function reducerOf(dryer: DryerModel, line: number | undefined): JudgedDryer['re
 }
 
 function badness({ dryer, reducer }: JudgedDryer, need: DryerNeed, wanted: number): number {
-  const over = RANK.indexOf(dryer.core) - RANK.indexOf(coreWanted(need, dryer.place))
+  const over = coreOver(dryer, need)
   const size = Math.log(dryer.block / wanted)
   return (
     (size < 0 ? -size * WORSE.smaller : size) +

@@ -8,13 +8,18 @@ import type { VetoId } from '../../safety/vetoes'
 import { type AccessChoice, accessOf, isOfCompressor } from '../charge/access'
 import { type Charge, chargeOf } from '../charge/charge'
 import { type CircuitReadings, circuitReadings } from '../charge/circuitReadings'
-import { goesIn } from '../charge/listing'
 import { type OilBalance, oilBalance } from '../charge/oilBalance'
 import { type Recovery, recoveryOf } from '../charge/recovery'
-import { type RefrigerantPath, refrigerantPath } from '../charge/refrigerantPath'
+import {
+  chooseRefrigerant,
+  type RefrigerantChoice,
+  type RefrigerantPath,
+  refrigerantPath,
+} from '../charge/refrigerantPath'
 import type { AcidLedger } from '../cleanup/acid'
+import { TAN_CLEAN } from '../cleanup/acidEvidence'
 import type { CircuitSize } from '../cleanup/circuitSize'
-import { type Cleanup, planCleanup } from '../cleanup/cleanup'
+import { type Cleanup, type CleanupInput, planCleanup } from '../cleanup/cleanup'
 import type { Contamination } from '../cleanup/contamination'
 import type { DropVerdict } from '../cleanup/dryerDrop'
 import { modelOf } from '../cleanup/dryerModel'
@@ -96,18 +101,31 @@ function unionOf(faults: readonly SuspectId[]): Remedy {
 
 const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
 
+/** The clean-up, and whether the circuit is opened: for the repair, or for what was found inside. */
+function openedFor(
+  input: CleanupInput,
+  isOpened: boolean,
+  isRepair: boolean,
+): { readonly cleanup: Cleanup; readonly opens: boolean } {
+  if (isOpened) return { cleanup: planCleanup(input), opens: true }
+  const closed = planCleanup({ ...input, opens: false })
+  const opens = isRepair && closed.contamination.asksToOpen
+  return { cleanup: opens ? planCleanup(input) : closed, opens }
+}
+
 type Circuit = {
   readonly job: KnownJob
   readonly faults: readonly SuspectId[]
   readonly record: CleanupRecord
   readonly cleanup: Cleanup
   readonly readings: CircuitReadings
+  readonly choice: RefrigerantChoice
   readonly holding: readonly VetoId[]
   readonly policy: Policy
 }
 
 /** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
-function chargeWork({ job, faults, record, cleanup, readings, holding, policy }: Circuit) {
+function chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy }: Circuit) {
   const { contamination, size, dryers, oilChanges } = cleanup
   const { unit, closing } = job
   const repair = record.repair
@@ -115,11 +133,11 @@ function chargeWork({ job, faults, record, cleanup, readings, holding, policy }:
   const path = refrigerantPath({
     unit,
     contamination,
-    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? 1) < 0.05,
+    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
     isEmpty,
     policy,
-    readings,
     chosen: repair.refrigerantTo,
+    choice,
   })
   const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
   // back to what the plate lists is the plate's own charge
@@ -192,18 +210,19 @@ export function planRepair(
     drewAir: holding.includes('standing-vacuum'),
     isEmpty: isEmpty && (readings.standing ?? Number.POSITIVE_INFINITY) < NOTHING_LEFT,
   })
-  const refrigerant = goesIn(job.unit, record.repair.refrigerantTo) ?? job.unit.refrigerant
+  // one choice for dryers, charge and path
+  const choice = chooseRefrigerant(job.unit, readings, record.repair.refrigerantTo)
+  const refrigerant = choice.to ?? job.unit.refrigerant
   const own = job.dryers.map(modelOf)
   const remedy = unionOf(faults)
-  const closed = planCleanup({ record, policy, refrigerant, own, opens: false })
-  const opens = remedy.opens || (named.length > 0 && closed.contamination.asksToOpen)
-  const cleanup = opens ? planCleanup({ record, policy, refrigerant, own }) : closed
+  const { cleanup, opens } = openedFor({ record, policy, refrigerant, own }, remedy.opens, named.length > 0)
   const { path, access, recovery, charge, oil } = chargeWork({
     job,
     faults,
     record,
     cleanup,
     readings,
+    choice,
     holding,
     policy,
   })
