@@ -157,6 +157,7 @@ test('an own dryer is chosen when best, refused with its reason when not, and su
   await page.getByRole('button', { name: 'Van block 8', exact: true }).click()
   await page.getByRole('textbox', { name: 'Working pressure' }).fill('400 psig')
   await page.getByRole('dialog').getByRole('button', { name: 'Store' }).click()
+  await expect(page.getByRole('row', { name: /Van block 8/ })).toContainText('400 psig')
   await page.goto(`${job}/plan`)
   await expect(chosen.getByRole('heading')).toContainText('Van block 8')
   await page.getByRole('button', { name: 'Consider those of the store' }).click()
