@@ -23,6 +23,7 @@ import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
 import { type CircuitReadings, circuitReadings } from '../repair/charge/circuitReadings'
 import { type Plan, planRepair } from '../repair/plan/plan'
+import { type Proof, proofsOf } from '../repair/plan/proofs'
 import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
 import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
@@ -96,7 +97,7 @@ function sameWhileEqual<A extends unknown[], T>(make: (...input: A) => T) {
 }
 
 /** What a plan depends on beside words, faults and states. */
-type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'dryers' | 'closing'>
+type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing'>
 
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
@@ -128,6 +129,11 @@ function stepsOf() {
     standingsOf(job as KnownJob),
   )
   const readings = sameWhileEqual(memo(circuitReadings))
+  const proofs = sameWhileEqual(
+    memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>, faults: readonly SuspectId[]) =>
+      proofsOf(job as KnownJob, faults),
+    ),
+  )
   const plan = memo(
     (
       job: Planned,
@@ -136,6 +142,7 @@ function stepsOf() {
       faults: readonly SuspectId[],
       vetoes: readonly VetoId[],
       read: CircuitReadings,
+      proven: readonly Proof[],
     ) =>
       planRepair(
         {
@@ -146,10 +153,12 @@ function stepsOf() {
         faults,
         vetoes,
         read,
+        proven,
       ),
   )
   return {
     readings,
+    proofs,
     assessed,
     branched,
     weighed,
@@ -241,9 +250,17 @@ export function createAnswerer() {
       named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
     yield { asks, assessment, ranking, standing, vetoes, gates, faults }
     const { previousBurnout } = arrival
-    const { policy, repair, dryers } = job
+    const { policy, repair, day, dryers } = job
     const { recovered, charged } = job.closing ?? {}
-    const planned: Planned = { unit, decisions, policy, repair, dryers, closing: { recovered, charged } }
+    const planned: Planned = {
+      unit,
+      decisions,
+      policy,
+      repair,
+      day,
+      dryers,
+      closing: { recovered, charged },
+    }
     return {
       asks,
       assessment,
@@ -261,6 +278,7 @@ export function createAnswerer() {
         faults,
         vetoes,
         steps.readings(unit, readingSets),
+        steps.proofs({ unit, readingSets, decisions }, faults),
       ),
     }
   }

@@ -22,7 +22,7 @@ import { OBSERVATION_KEYS, type ObservationKey, observationRow } from '../record
 import type { Observations, Reading, Readings, ReadingSet } from '../record/readings/schema'
 import { type ReadingKey, readingRow } from '../record/readings/vocabulary'
 import { planRepair } from '../repair/plan/plan'
-import type { TaskId } from '../repair/plan/tasks'
+import type { TaskId } from '../repair/plan/tasks/tasks'
 import { type Act, VETO_IDS, type VetoId, vetoesOf, vetoSentence } from '../safety/vetoes'
 import { diagnose, weigh } from './diagnose'
 
@@ -52,14 +52,7 @@ const VALVE = [
 ]
 const AT_TERMINALS = ['groundAtTerminals', 'terminalLook']
 const RECOVERS = ['weighedCharge', 'inletScreen', 'orificeSize', 'pressureOff']
-const LIVE_TASKS: readonly TaskId[] = [
-  'confirm',
-  'repairSupply',
-  'swapPhases',
-  'checkControls',
-  'swapHeater',
-  'settle',
-]
+const LIVE_TASKS: readonly TaskId[] = ['confirm', 'repairSupply', 'swapPhases', 'checkControls', 'settle']
 /** What a finding says to do next with the power on. */
 const LIVE_WORDS =
   /volts (on|at|under)|hard-start|under load|Join supply|Jump at|all three phases|while starting/i
@@ -281,7 +274,7 @@ const TOLD: readonly Told[] = [
     make: (set, random) => void (set.observations.waterCoil = random() < 0.5 ? 'standing' : 'drained'),
     checks: [...STARTS, ...PUMPS, ...RUNNING],
     tasks: ['settle', 'setValve'],
-    ended: ['restoreWater'],
+    ended: ['restoreWater', 'waterOn'],
   },
   {
     id: 'water-standing',

@@ -4,6 +4,8 @@ import type { AcidLedger } from '../repair/cleanup/acid'
 import type { Range } from '../repair/cleanup/exposure'
 import type { JudgedDryer } from '../repair/cleanup/dryers'
 import type { WaterLine } from '../repair/cleanup/water'
+import { wallText } from '../base/units/wall'
+import { type DayPlan, planDay } from '../repair/day/planDay'
 import type { Plan, PlannedDryer } from '../repair/plan/plan'
 
 const rounded = (value: number, digits: number) => Number(value.toFixed(digits))
@@ -167,6 +169,49 @@ function oilJson({ oil }: Plan) {
   }
 }
 
+const psig = (pascals: number) => rounded(fromPascals(pascals, 'psia'), 0)
+
+function testJson({ testPressure: test }: Plan) {
+  if (!test) return null
+  return {
+    psig: psig(test.gauge),
+    limitPsig: psig(test.limit),
+    of: test.of,
+    isAssumed: test.isAssumed,
+    stepsPsig: test.steps.map(psig),
+  }
+}
+
+/** The time plan by the clock on the wall. */
+function scheduleJson(day: DayPlan) {
+  const at = (minute: number | undefined) =>
+    minute === undefined ? null : wallText(day.calendar.origin + minute)
+  return {
+    people: day.people,
+    isDated: day.calendar.isDated,
+    handsOnMinutes: day.handsOn,
+    unattendedMinutes: day.unattended,
+    minutes: day.finish ?? null,
+    boundMinutes: day.bound ?? null,
+    isProven: day.isProven,
+    p50Minutes: day.p50 ?? null,
+    p90Minutes: day.p90 ?? null,
+    finish: at(day.finish),
+    running: day.running ? { likely: at(day.running.likely), p90: at(day.running.p90) } : null,
+    open: day.open ? { from: at(day.open.from), to: at(day.open.to) } : null,
+    visits: day.visits.map(({ from, to, tasks }) => ({ from: at(from), to: at(to), tasks })),
+    deadline: day.deadline ? { ...day.deadline, at: at(day.deadline.at) } : null,
+    problem: day.problem ?? null,
+    rows: day.rows.map(({ id, start, handsOff, end, person }) => ({
+      id,
+      start: at(start),
+      handsOff: at(handsOff),
+      end: at(end),
+      person: person + 1,
+    })),
+  }
+}
+
 /** The shape of design/architecture.md: contamination, dryers, oil, refrigerantPath, parts, tasks, schedule; more beside. */
 export function planJson(plan: Plan): Record<string, unknown> {
   const { size } = plan
@@ -192,7 +237,16 @@ export function planJson(plan: Plan): Record<string, unknown> {
     policy: plan.policy,
     parts: plan.parts,
     beforeLeaving: plan.beforeLeaving,
+    proofs: plan.proofs,
+    approval: plan.approval,
+    testPressure: testJson(plan),
     tasks: plan.tasks,
-    schedule: plan.schedule,
+    rules: plan.rules,
+    schedule: scheduleJson(planDay(plan)),
+    returns: plan.returns.map(({ hours, sentence, tasks }) => ({
+      hours,
+      sentence,
+      tasks: tasks.map(({ id }) => id),
+    })),
   }
 }

@@ -19,6 +19,7 @@ export const CAUTIONS = {
   charging:
     'Blends leave the cylinder as liquid; throttle into suction slowly. Cylinder to 125 F at most, never with a flame.',
   hotWork: 'Hot-work permit and fire watch where required.',
+  flue: 'A flue or gas line that was moved is checked for tightness and draught before anything fires.',
 } as const
 
 export type CautionId = keyof typeof CAUTIONS
@@ -39,6 +40,7 @@ export const HAZARDS: Readonly<Record<CautionId, string>> = {
   lifting: 'weight',
   charging: 'cylinder heat',
   hotWork: 'hot work',
+  flue: 'flue gas',
 }
 
 /** Shown on every plan and report. */

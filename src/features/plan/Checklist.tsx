@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import { type ReactNode, useId, useState } from 'react'
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react'
 
 type Line = {
   readonly id: string
@@ -19,15 +19,22 @@ type Props = {
   onTick: (id: string, on: boolean) => void
   ordered?: boolean
   label: string
+  /** the line that was chosen elsewhere: open, and in sight */
+  opened?: string | undefined
 }
 
-type RowProps = { line: Line; name: string; checked: boolean; onTick: Props['onTick'] }
+type RowProps = { line: Line; name: string; checked: boolean; isChosen: boolean; onTick: Props['onTick'] }
 
-function Row({ line, name, checked, onTick }: RowProps) {
-  const [open, setOpen] = useState(false)
+function Row({ line, name, checked, isChosen, onTick }: RowProps) {
+  const [own, setOpen] = useState<boolean>()
+  const open = own ?? isChosen
   const detail = useId()
+  const item = useRef<HTMLLIElement>(null)
+  useEffect(() => {
+    if (isChosen) item.current?.scrollIntoView({ block: 'nearest' })
+  }, [isChosen])
   return (
-    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}>
+    <Box ref={item} component="li" sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}>
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <FormControlLabel
@@ -63,8 +70,8 @@ function Row({ line, name, checked, onTick }: RowProps) {
         )}
       </Box>
       {line.detail && (
-        <Box id={detail} hidden={!open} sx={{ pl: 6, pb: 1 }}>
-          {line.detail}
+        <Box id={detail} hidden={!open} sx={{ pl: { xs: 2, md: 6 }, pb: 1 }}>
+          {open && line.detail}
         </Box>
       )}
     </Box>
@@ -72,7 +79,7 @@ function Row({ line, name, checked, onTick }: RowProps) {
 }
 
 /** Lines to tick off; what was ticked is kept with the job. */
-export function Checklist({ lines, ticked, onTick, ordered, label }: Props) {
+export function Checklist({ lines, ticked, onTick, ordered, label, opened }: Props) {
   return (
     <Box component={ordered ? 'ol' : 'ul'} aria-label={label} sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map((line, i) => (
@@ -81,6 +88,7 @@ export function Checklist({ lines, ticked, onTick, ordered, label }: Props) {
           line={line}
           name={`${ordered ? `${i + 1}. ` : ''}${line.label}`}
           checked={ticked.includes(line.id)}
+          isChosen={opened === line.id}
           onTick={onTick}
         />
       ))}

@@ -8,8 +8,11 @@ import { unknownOf } from '@/core/record/equipment/asked'
 import type { Plan } from '@/core/repair/plan/plan'
 import { isDecided } from '@/core/record/job/stages'
 import { mergedObservations, observeLatest } from '@/core/record/edits/readingEdits'
+import { momentAt } from '@/ui/timeplan/layout'
 import type { StageProps } from '../shared/stageProps'
-import { duration, spanText } from '../shared/planText'
+import { duration } from '../shared/planText'
+import { Freshness } from '../shared/answer/Freshness'
+import { useDay } from '../shared/answer/useDay'
 
 /** The answer of the plan: how long, how dirty, and what is known of the inside. */
 export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
@@ -33,24 +36,42 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
 }
 
 function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
-  const { schedule } = plan
+  const { day, isFresh } = useDay(job.id, plan)
+  const first = plan.proofs.some((each) => each.isFirst)
   return (
-    <>
-      <section aria-labelledby="answer-plan">
-        <Typography id="answer-plan" variant="h2">
-          {plan.faults.map((fault) => suspectLabel(fault)).join('; ')}
+    <section aria-labelledby="answer-plan">
+      <Typography id="answer-plan" variant="h2">
+        {plan.faults.map((fault) => suspectLabel(fault)).join('; ')}
+      </Typography>
+      {first && (
+        <Typography>
+          △ {isDecided(job) ? 'Its gate is shut' : 'Suspected, not decided'}: prove it on Diagnose before
+          parts are ordered.
         </Typography>
-        {!isDecided(job) && (
-          <Typography>△ Suspected, not decided: prove it on Diagnose before parts are ordered.</Typography>
+      )}
+      <Freshness fresh={isFresh}>
+        {day?.problem && <Typography sx={{ fontWeight: 650 }}>⬣ {day.problem}</Typography>}
+        {day?.p50 !== undefined && (
+          <>
+            <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
+              {day.visits.length > 1 ? momentAt(day, day.p50) : duration(day.p50)}
+            </Typography>
+            <Typography sx={{ color: 'text.secondary' }}>
+              likely,{' '}
+              {day.p90 === undefined
+                ? 'safe: not within a week'
+                : `safe ${day.visits.length > 1 ? momentAt(day, day.p90) : duration(day.p90)}`}
+              ; {duration(day.unattended)} of it by itself
+              {day.open && `; open for ${duration(day.open.to - day.open.from)}`}
+            </Typography>
+          </>
         )}
-        <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
-          {duration(schedule.total.likely)}
+      </Freshness>
+      {plan.opens && (
+        <Typography sx={{ fontSize: '0.95rem' }}>
+          {plan.approval.state === 'given' && !plan.approval.isStale ? '●' : '△'} {plan.approval.sentence}
         </Typography>
-        <Typography sx={{ color: 'text.secondary' }}>
-          likely, of it {duration(schedule.unattended.likely)} unattended; {spanText(schedule.total)}; safe{' '}
-          {duration(schedule.safe)}
-        </Typography>
-      </section>
-    </>
+      )}
+    </section>
   )
 }

@@ -7,17 +7,19 @@ import { useKept } from '../shared/display/useKept'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { CleanUpView } from './CleanUpView'
+import { DayView } from './DayView'
+import { PartsView } from './PartsView'
 import { RefrigerantView } from './RefrigerantView'
-import { WorkView } from './WorkView'
 
 const VIEWS = [
   ['clean-up', 'Clean-up', CleanUpView],
   ['refrigerant', 'Refrigerant', RefrigerantView],
-  ['work', 'Work', WorkView],
+  ['parts', 'Parts', PartsView],
+  ['day', 'Day', DayView],
 ] as const
 type View = (typeof VIEWS)[number][0]
 
-/** Clean-up, refrigerant, work: one at a time, each with its answer at the top. */
+/** Clean-up, refrigerant, parts, the day: one at a time, each with its answer at the top. */
 export function PlanStage({ job, change, display, answer: { plan } }: StageProps) {
   const [view, setView] = useKept<View>('plan view', 'clean-up')
   const unknown = unknownOf(job.unit)
@@ -43,7 +45,7 @@ export function PlanStage({ job, change, display, answer: { plan } }: StageProps
             value={id}
             label={label}
             id={`plan-tab-${id}`}
-            sx={{ minHeight: 48, fontSize: '1rem' }}
+            sx={{ minHeight: 48, fontSize: '1rem', minWidth: 0, px: 0.5 }}
           />
         ))}
       </Tabs>

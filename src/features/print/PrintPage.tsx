@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import Link from 'next/link'
 import { causesText, decidedText, overrideTexts } from '../shared/decided'
-import { useAnswer } from '../shared/answer/useAnswer'
+import { type Answered, useAnswer } from '../shared/answer/useAnswer'
+import { useDay } from '../shared/answer/useDay'
 import { useComparison } from '../shared/answer/useComparison'
 import { unknownOf } from '@/core/record/equipment/asked'
 import { isPlaced } from '@/core/record/readings/places'
@@ -102,13 +103,22 @@ function Ladders({ job, comparison, temperature }: LaddersProps) {
   )
 }
 
+type Reported = { job: StoredJob; answer: Answered; comparison: Comparison }
+
 function Report({ job }: { job: StoredJob }) {
   const { temperature } = useDisplay()
   const [found] = job.readingSets
   const { answer, problem } = useAnswer(job, found?.id, temperature)
   const { comparison, problem: notCompared } = useComparison(job, temperature)
   if (!answer || !comparison) return <p>{problem ?? notCompared ?? 'Computing the report'}</p>
+  return <Sheet job={job} answer={answer} comparison={comparison} />
+}
+
+function Sheet({ job, answer, comparison }: Reported) {
+  const { temperature } = useDisplay()
   const { plan, standings } = answer
+  const { day } = useDay(job.id, plan)
+  const [found] = job.readingSets
   const isKnown = unknownOf(job.unit).length === 0
   const leader = found && answer.asks.length === 0 ? answer.ranking.suspects[0] : undefined
   return (
@@ -152,7 +162,7 @@ function Report({ job }: { job: StoredJob }) {
           ['Decided', standings.map(decidedText).join(' ')],
           ['Cause of death', causesText(job)],
           ['Without full proof because', overrideTexts(standings).join('; ')],
-          ...(isKnown ? planFacts(plan) : []),
+          ...(isKnown ? planFacts(plan, day) : []),
           ['Recovered', quantity(job.closing?.recovered)],
           ['Charged', quantity(job.closing?.charged)],
           ['Replaced', job.closing?.replaced],

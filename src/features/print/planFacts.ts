@@ -2,6 +2,7 @@ import { DEFAULT_POLICY, policyDifferences } from '@/core/record/policy/policy'
 import { policyAnswer, policyRow } from '@/core/record/policy/questions'
 import { classesOf } from '@/core/repair/cleanup/contamination'
 import { dryerName } from '@/core/repair/plan/dryerName'
+import type { DayPlan } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
 import { classText, duration, grams, pounds } from '../shared/planText'
 
@@ -14,7 +15,7 @@ const policyText = ({ policy }: Plan): string =>
     .join(' ')
 
 /** What the plan came to, for the report. */
-export function planFacts(plan: Plan): Fact[] {
+export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
   const { contamination, dryers, charge, oil, refrigerantPath, access } = plan
   const { known, water, acid } = contamination
   const way = access.ways.find((each) => each.way === access.chosen)
@@ -40,6 +41,13 @@ export function planFacts(plan: Plan): Fact[] {
     ['Way to the part', plan.opens ? way?.label : undefined],
     ['Charge reckoned', charge ? pounds(charge.total) : undefined],
     ['Policy applied', policyText(plan) || undefined],
-    ['Planned time', duration(plan.schedule.total.likely)],
+    [
+      'Planned time',
+      day?.p50 === undefined
+        ? undefined
+        : `${duration(day.p50)}${day.p90 === undefined ? '' : `, safe ${duration(day.p90)}`}`,
+    ],
+    ['Test pressure', plan.testPressure?.sentence],
+    ['Owner', plan.opens ? plan.approval.sentence : undefined],
   ]
 }

@@ -1,6 +1,5 @@
 import type { ContaminationClass } from '@/core/repair/cleanup/classes'
 import { CLASS_LABELS } from '@/core/repair/cleanup/classes'
-import type { Span } from '@/core/repair/schedule/schedule'
 import { fromSI } from '@/core/base/units/convert'
 
 /** "2 h 10 min" from minutes. */
@@ -10,8 +9,6 @@ export function duration(minutes: number): string {
   if (hours === 0) return `${rest} min`
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
 }
-
-export const spanText = ({ low, high }: Span): string => `${duration(low)} to ${duration(high)}`
 
 /** Grams as read on a ledger. */
 export function grams(kg: number): string {

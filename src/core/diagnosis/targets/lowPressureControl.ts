@@ -3,6 +3,7 @@ import { differenceToKelvin, fromPascals, toKelvin, toPascals } from '../../base
 import { rounded } from '../../base/units/show'
 import type { TemperatureUnit } from '../../base/units/units'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
+import { siteAtmosphere } from '../../record/equipment/circumstances'
 import { hasLiquidValve, isBoxKind } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Flag } from '../../record/readings/flags'
@@ -32,8 +33,10 @@ const LEAST_APART = psi(8)
 /** [practice] handbook 03: a coil evaporates 10-15 F below its box. */
 const BOX_DIFFERENCE = differenceToKelvin(12, 'F')
 
+type At = Pick<Snapshot, 'atmosphere' | 'values'>
+
 /** Coldest outdoor air at the site: as written down, else as measured now; K. */
-function coldestOutdoor({ control }: UnitPlate, at: Snapshot): number | undefined {
+function coldestOutdoor({ control }: UnitPlate, at: At): number | undefined {
   const written = control?.coldestOutdoor
   if (written) return toKelvin({ value: written.value, unit: written.unit as TemperatureUnit })
   return at.values.outdoorAirTemp?.value
@@ -45,7 +48,7 @@ function coldestOutdoor({ control }: UnitPlate, at: Snapshot): number | undefine
  * and a few psi above 0.
  * @returns undefined for what cools no box, or where no setpoint is written down
  */
-function lowPressureSetting(unit: UnitPlate, at: Snapshot): LowPressureSetting | undefined {
+function lowPressureSetting(unit: UnitPlate, at: At): LowPressureSetting | undefined {
   const control = controlOf(unit)
   if (!isBoxKind(unit) || !control) return undefined
   const found = attempt(() => {
@@ -77,6 +80,15 @@ function settingSentence(setting: LowPressureSetting): string {
   return isImpossible
     ? `${limit} No setting starts it again there and keeps the cut-out a few psi above 0 without short cycles: use a heated or floating head control, or start it by a time or temperature control.`
     : `${limit} Set the cut-in to ${shown(cutIn)} or less, the cut-out to about ${shown(cutOut)}.`
+}
+
+/**
+ * What to set a low-pressure control to after a change of the condensing unit or the refrigerant.
+ * @returns undefined for what cools no box, or where no setpoint is written down
+ */
+export function lowPressureAdvice(unit: UnitPlate): string | undefined {
+  const setting = lowPressureSetting(unit, { atmosphere: siteAtmosphere(unit), values: {} })
+  return setting && settingSentence(setting)
 }
 
 type Rule = {

@@ -4,6 +4,7 @@ import type { Plate, UnitPlate } from '../equipment/unit'
 import { type Policy } from '../policy/policy'
 import { attachmentSchema } from '../records/attachment'
 import { closingSchema } from '../records/closing'
+import { daySchema } from '../records/day'
 import { decisionSchema } from '../records/decision'
 import { dryerSchema } from '../records/dryer'
 import { HEAD, headSchema } from '../records/head'
@@ -49,6 +50,8 @@ export const jobSchema = z.strictObject({
   closing: closingSchema.optional(),
   /** what was measured and chosen for the repair */
   repair: repairSchema.optional(),
+  /** how the day is planned */
+  day: daySchema.optional(),
   logs: listOf(logSchema, MOST_SETS, 'logs').default([]),
   attachments: listOf(attachmentSchema, MOST_SETS, 'photos').default([]),
   /** own dryers that this job considers */

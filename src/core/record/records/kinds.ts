@@ -1,5 +1,6 @@
 import { ATTACHMENT, type Attachment } from './attachment'
 import { CLOSING, type Closing } from './closing'
+import { DAY, type Day } from './day'
 import { DECISION, type Decision } from './decision'
 import { DRYER, type Dryer } from './dryer'
 import { HEAD, type HeadData } from './head'
@@ -17,6 +18,7 @@ export type RecordData = {
   tick: Tick
   closing: Closing
   repair: Repair
+  day: Day
   dryer: Dryer
   log: LogHead
   attachment: Attachment
@@ -31,6 +33,7 @@ export const RECORD_KINDS: { readonly [K in KindName]: RecordKind<K, RecordData[
   tick: TICK,
   closing: CLOSING,
   repair: REPAIR,
+  day: DAY,
   dryer: DRYER,
   log: LOG,
   attachment: ATTACHMENT,
@@ -51,7 +54,7 @@ export type ListKind = keyof typeof LISTS
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
 
 /** Kinds of which a job has one at most, under their own name in the document. */
-export const SINGLES = ['closing', 'repair'] as const
+export const SINGLES = ['closing', 'repair', 'day'] as const
 export type SingleKind = (typeof SINGLES)[number]
 
 /** Id of the record of which a job has one. */

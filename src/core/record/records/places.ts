@@ -9,6 +9,7 @@ const KIND_WORDS: Readonly<Record<KindName, string>> = {
   tick: 'tick',
   closing: 'closing record',
   repair: 'figures of the repair',
+  day: 'plan of the day',
   dryer: 'dryer of the store',
   log: 'log',
   attachment: 'photo',

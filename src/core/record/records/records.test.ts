@@ -23,6 +23,11 @@ const SAMPLES: Readonly<Record<KindName, readonly [good: object, bad: object, pl
     'state',
   ],
   repair: [{ acidNumber: 0.12 }, { acidNumber: 51 }, 'acidNumber'],
+  day: [
+    { crew: 2, start: '2026-11-27T08:00', rain: [{ from: '2026-11-27T10:00', to: '2026-11-27T12:00' }] },
+    { crew: 2, rain: [{ from: '2026-11-27T12:00', to: '2026-11-27T10:00' }] },
+    'rain[0]',
+  ],
   dryer: [SAMPLE_DRYER, { ...SAMPLE_DRYER, pressure: { value: 650, unit: 'in' } }, 'pressure.unit'],
   tick: [{ key: 'task:setUp' }, { key: '' }, 'key'],
   closing: [{ proven: 'proven' }, { proven: 'yes' }, 'proven'],

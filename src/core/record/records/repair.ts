@@ -7,6 +7,11 @@ import { defineKind } from './kind'
 export const ACCESS_WAYS = ['recover-all', 'pump-down', 'isolate'] as const
 export type AccessWay = (typeof ACCESS_WAYS)[number]
 
+export const COMPRESSOR_WAYS = ['like-for-like', 'piston-to-scroll', 'condensing-unit'] as const
+export const VALVE_JOINTS = ['sweat', 'flare'] as const
+export const ORIFICE_WAYS = ['orifices', 'distributor'] as const
+export const LEAK_PLACES = ['coil', 'feeder-tube', 'stem', 'fitting'] as const
+
 const between = (most: number, unit: string) =>
   z
     .number({ error: 'is not a number' })
@@ -46,6 +51,22 @@ export const repairSchema = z.strictObject({
   refrigerantTo: refrigerantSchema.optional(),
   /** when it first ran again: tests for acid are counted from here */
   startedAt: instantSchema.optional(),
+  /** how a compressor is replaced */
+  compressorWay: z.enum(COMPRESSOR_WAYS, { error: `is not one of ${COMPRESSOR_WAYS.join(', ')}` }).optional(),
+  /** connections of the expansion valve */
+  valveJoints: z.enum(VALVE_JOINTS, { error: `is not one of ${VALVE_JOINTS.join(', ')}` }).optional(),
+  /** what takes the place of plugged orifices */
+  orificeWay: z.enum(ORIFICE_WAYS, { error: `is not one of ${ORIFICE_WAYS.join(', ')}` }).optional(),
+  /** feeder tubes at the header, counted */
+  feederTubes: z
+    .number()
+    .int('is not a whole number')
+    .min(1, 'is less than one')
+    .max(60, 'is more than 60')
+    .optional(),
+  leakPlace: z.enum(LEAK_PLACES, { error: `is not one of ${LEAK_PLACES.join(', ')}` }).optional(),
+  /** a flue or a gas line was moved for access */
+  flueMoved: z.boolean().optional(),
 })
 export type Repair = z.infer<typeof repairSchema>
 

@@ -1,5 +1,5 @@
 import type { CauseId } from '../../diagnosis/proof/causes'
-import type { TaskId } from './tasks'
+import type { TaskId } from './tasks/tasks'
 
 /** What each cause of death puts into the plan; the clean-up class already covers acid, moisture and debris. */
 export const CAUSE_TASKS: Readonly<Record<CauseId, readonly TaskId[]>> = {

@@ -1,6 +1,6 @@
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
 import { obeying } from './obey'
-import type { TaskId } from './tasks'
+import type { TaskId } from './tasks/tasks'
 
 const ids = (wanted: readonly TaskId[], holding: readonly VetoId[]) =>
   obeying(wanted, holding).map(({ id }) => id)

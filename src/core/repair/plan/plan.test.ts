@@ -5,8 +5,7 @@ import type { Observations } from '../../record/readings/schema'
 import { CAUTIONS } from '../../safety/cautions'
 import { planRepair } from './plan'
 import { REMEDIES } from './remedies'
-import { scheduleOf } from '../schedule/schedule'
-import { type TaskId, TASKS, taskRow } from './tasks'
+import { TASK_IDS, type TaskId, taskRow } from './tasks/tasks'
 
 const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): KnownJob => ({
   ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
@@ -130,31 +129,57 @@ describe('cautions stand at their step (handbook 12)', () => {
 
 describe('times', () => {
   test('every task runs low <= likely <= high, from the table of handbook 01', () => {
-    for (const task of Object.values(TASKS)) {
-      for (const minutes of [task.handsOn, 'unattended' in task ? task.unattended : undefined]) {
+    for (const id of TASK_IDS) {
+      const { handsOn, unattended } = taskRow(id)
+      for (const minutes of [handsOn, unattended])
         if (minutes) expect([...minutes]).toEqual([...minutes].sort((a, b) => a - b))
-      }
     }
-    // [practice] rows of handbook 01
-    expect(TASKS.swapCompressor.handsOn).toEqual([45, 90, 180])
-    expect(TASKS.swapValve.handsOn).toEqual([30, 60, 120])
-    expect(TASKS.evacuateWet.unattended).toEqual([90, 240, 1440])
   })
-  test('a schedule adds up, and the safe time lies between likely and worst', () => {
-    const schedule = scheduleOf([TASKS.recover, TASKS.swapValve, TASKS.closeUp])
-    expect(schedule.handsOn).toEqual({ low: 60, likely: 105, high: 210 })
-    expect(schedule.unattended).toEqual({ low: 15, likely: 30, high: 75 })
-    expect(schedule.total).toEqual({ low: 75, likely: 135, high: 285 })
-    expect(schedule.safe).toBeGreaterThan(schedule.total.likely)
-    expect(schedule.safe).toBeLessThan(schedule.total.high)
+  // [practice] rows of handbook 01: hands-on, then unattended
+  test.each([
+    ['setUp', [10, 20, 90], undefined],
+    ['confirm', [5, 10, 30], undefined],
+    ['recover', [10, 10, 15], [15, 30, 75]],
+    ['pumpDown', [10, 15, 25], undefined],
+    ['swapCompressor', [45, 90, 180], undefined],
+    ['swapValve', [30, 50, 120], undefined],
+    ['swapReversingValve', [60, 90, 150], undefined],
+    ['swapLiquidDryer', [10, 20, 45], undefined],
+    ['fitSuctionDryer', [20, 35, 60], undefined],
+    ['pressureTest', [5, 8, 15], [15, 20, 60]],
+    ['evacuate', [5, 8, 15], [15, 30, 90]],
+    ['evacuateWet', [10, 20, 40], [90, 240, 1440]],
+    ['decayTest', [1, 2, 5], [10, 12, 20]],
+    ['rewire', [20, 35, 60], undefined],
+    ['weighIn', [8, 12, 30], undefined],
+    ['settle', [5, 10, 25], [10, 15, 40]],
+    ['cleanCoil', [20, 35, 60], undefined],
+    ['gainAccess', [5, 20, 120], undefined],
+    ['leakSearch', [15, 40, 120], [0, 15, 60]],
+    ['repairCoil', [45, 90, 180], undefined],
+    ['repairStem', [10, 25, 60], undefined],
+  ] as const)('%s', (id, handsOn, unattended) => {
+    expect(taskRow(id).handsOn).toEqual(handsOn)
+    expect(taskRow(id).unattended).toEqual(unattended)
   })
-  test('three-point estimate of one step [std: PERT]: mean 65, deviation 15', () => {
-    expect(scheduleOf([{ handsOn: [30, 60, 120] }]).safe).toBe(Math.round(65 + 1.645 * 15))
+  test('close up is cut in two: what is refitted while something runs, and what comes last', () => {
+    const both = [taskRow('refit').handsOn, taskRow('closeUp').handsOn]
+    expect([0, 1, 2].map((i) => both[0]![i]! + both[1]![i]!)).toEqual([15, 25, 75])
   })
-  test('an expansion valve job likely takes 3 to 8 hours all told', () => {
-    const { total } = planRepair(job({ acidTest: 'negative' }), ['txv-underfeeding']).schedule
-    expect(total.likely / 60).toBeGreaterThan(3)
-    expect(total.likely / 60).toBeLessThan(8)
+  test('a hard place, earlier jobs and typed minutes move a task', () => {
+    const minutes = (day: KnownJob['day']) =>
+      planRepair({ ...job(), day }, ['txv-underfeeding']).tasks.find(({ id }) => id === 'swapValve')!
+    expect(minutes({}).handsOn).toEqual([30, 50, 120])
+    expect(minutes({ access: 'easy' }).handsOn[2]).toBeLessThan(120)
+    expect(minutes({ access: 'hard' }).handsOn[1]).toBe(50)
+    expect(minutes({ earlier: { swapValve: { factor: 1.5, jobs: 4 } } })).toMatchObject({
+      handsOn: [45, 75, 180],
+      from: 'earlier',
+    })
+    expect(minutes({ minutes: { swapValve: [20, 40, 60] } })).toMatchObject({
+      handsOn: [20, 40, 60],
+      from: 'typed',
+    })
   })
 })
 
@@ -166,7 +191,7 @@ test('every suspect has a remedy; a part keeps its key whatever else comes into 
   const keyOf = (list: typeof parts, label: RegExp) => list.find((part) => label.test(part.label))?.id
   // an acid circuit brings a suction dryer and oil into the list before these
   expect(dirty.parts.length).toBeGreaterThan(parts.length)
-  for (const label of [/^expansion valve/, /^liquid dryer/, /^dry nitrogen/, /charge and a little more/])
+  for (const label of [/^expansion valve/, /^liquid dryer/, /^dry nitrogen/, /and a little more/])
     expect(keyOf(dirty.parts, label)).toBe(keyOf(parts, label))
 })
 

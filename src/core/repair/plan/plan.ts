@@ -1,23 +1,21 @@
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { holdingVetoes } from '../../diagnosis/vetoes/holding'
-import { decisionOn, unnamedNotes } from '../../record/edits/decisionEdits'
+import { toPascals } from '../../base/units/convert'
+import { isFlammable } from '../../physics/refrigerants/catalogue'
+import { decided, decisionOn, unnamedNotes } from '../../record/edits/decisionEdits'
+import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { Job, KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
+import type { Day } from '../../record/records/day'
 import type { VetoId } from '../../safety/vetoes'
-import { type AccessChoice, accessOf, isOfCompressor } from '../charge/access'
-import { type Charge, chargeOf } from '../charge/charge'
+import type { AccessChoice } from '../charge/access'
+import type { Charge } from '../charge/charge'
 import { type CircuitReadings, circuitReadings } from '../charge/circuitReadings'
-import { type OilBalance, oilBalance } from '../charge/oilBalance'
-import { type Recovery, recoveryOf } from '../charge/recovery'
-import {
-  chooseRefrigerant,
-  type RefrigerantChoice,
-  type RefrigerantPath,
-  refrigerantPath,
-} from '../charge/refrigerantPath'
+import type { OilBalance } from '../charge/oilBalance'
+import type { Recovery } from '../charge/recovery'
+import { chooseRefrigerant, type RefrigerantPath } from '../charge/refrigerantPath'
 import type { AcidLedger } from '../cleanup/acid'
-import { TAN_CLEAN } from '../cleanup/acidEvidence'
 import type { CircuitSize } from '../cleanup/circuitSize'
 import { type Cleanup, type CleanupInput, planCleanup } from '../cleanup/cleanup'
 import type { Contamination } from '../cleanup/contamination'
@@ -28,12 +26,22 @@ import type { DryerChoice } from '../cleanup/dryers'
 import { type CleanupRecord, cleanupRecord } from '../cleanup/record'
 import { type Settling, settlingTests } from '../cleanup/settles'
 import type { WaterLedger } from '../cleanup/water'
-import { type Schedule, scheduleOf } from '../schedule/schedule'
+import { type Approval, approvalOf } from './approval'
 import { CAUSE_TASKS } from './causeTasks'
-import { type PlanPart, planParts } from './parts'
-import { openedWork, type PlanTask, planTasks } from './planTasks'
+import { chargeWork } from './chargeWork'
+import { chosenTasks } from './choices'
+import { notesOf } from './notes'
+import { nitrogenFor } from './parts/nitrogen'
+import { type PlanPart, planParts } from './parts/planParts'
+import { jointsOf, partsOfTasks } from './parts/taskParts'
+import { type PlanTask, planTasks, type TaskFacts } from './planTasks'
+import { type Proof, proofsOf } from './proofs'
 import { REMEDIES, type Remedy } from './remedies'
-import { type TaskId, taskRow } from './tasks'
+import { type ReturnVisit, returnVisits } from './returns'
+import { type AppliedRule, rulesOf } from './rules'
+import { type TaskId, usesFlame, VACUUMS } from './tasks/tasks'
+import { type TestPressure, testPressureOf } from './testPressure'
+import { framed, heldWork, openedWork } from './work'
 
 export type { PlanTask } from './planTasks'
 
@@ -73,7 +81,16 @@ export type Plan = {
   readonly parts: readonly PlanPart[]
   readonly beforeLeaving: readonly string[]
   readonly tasks: readonly PlanTask[]
-  readonly schedule: Schedule
+  /** what is proven first before anything is bought or opened */
+  readonly proofs: readonly Proof[]
+  readonly approval: Approval
+  /** undefined where the circuit stays closed */
+  readonly testPressure: TestPressure | undefined
+  /** what the graph obeys */
+  readonly rules: readonly AppliedRule[]
+  /** later visits that open the circuit again */
+  readonly returns: readonly ReturnVisit[]
+  readonly day: Day
 }
 
 /** [practice] a pressure at rest below this, Pa above the atmosphere, has fallen to nothing. */
@@ -100,6 +117,13 @@ function unionOf(faults: readonly SuspectId[]): Remedy {
 }
 
 const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
+const NO_DAY: Day = {}
+
+/** When the first of the faults was decided. */
+const oldestDecision = (job: Job): string | undefined =>
+  decided(job)
+    .flatMap(({ at }) => at ?? [])
+    .sort()[0]
 
 /** The clean-up, and whether the circuit is opened: for the repair, or for what was found inside. */
 function openedFor(
@@ -113,98 +137,181 @@ function openedFor(
   return { cleanup: opens ? planCleanup(input) : closed, opens }
 }
 
-type Circuit = {
+type Reckoned = ReturnType<typeof chargeWork>
+
+/** Everything that the graph and the parts are made of. */
+type Whole = {
   readonly job: KnownJob
   readonly faults: readonly SuspectId[]
+  readonly remedy: Remedy
   readonly record: CleanupRecord
   readonly cleanup: Cleanup
-  readonly readings: CircuitReadings
-  readonly choice: RefrigerantChoice
+  readonly reckoned: Reckoned
+  readonly opens: boolean
+  readonly isEmpty: boolean
   readonly holding: readonly VetoId[]
   readonly policy: Policy
+  readonly proofs: readonly Proof[]
+  readonly approval: Approval
+  readonly day: Day
 }
 
-/** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
-function chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy }: Circuit) {
-  const { contamination, size, dryers, oilChanges } = cleanup
-  const { unit, closing } = job
-  const repair = record.repair
-  const isEmpty = holding.includes('no-liquid')
-  const path = refrigerantPath({
-    unit,
-    contamination,
-    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
-    isEmpty,
-    policy,
-    chosen: repair.refrigerantTo,
-    choice,
-  })
-  const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
-  // back to what the plate lists is the plate's own charge
-  const base = {
-    unit,
-    size,
-    dryers,
+/** What is inside or goes in burns. */
+const burnsIn = ({ job, reckoned, holding }: Whole): boolean =>
+  holding.includes('flammable') ||
+  [job.unit.refrigerant, reckoned.path.goesIn].some((name) => name !== undefined && isFlammable(name))
+
+function taskIds(whole: Whole): TaskId[] {
+  const { job, faults, remedy, record, cleanup, reckoned, opens, isEmpty, policy, proofs, approval } = whole
+  const { repair, observations } = record
+  const causes = faults.flatMap((fault) => causeWork(job, fault))
+  const repairs = chosenTasks([...remedy.work, ...causes], {
+    unit: job.unit,
     repair,
-    closing,
-    policy,
-    readings,
-    isConversion: path.path === 'convert',
-  }
-  const asPlate = chargeOf({ ...base, refrigerant: unit.refrigerant, isConversion: false, dryers: [] })
-  return {
-    path,
-    access: accessOf(
-      {
-        unit,
-        faults,
-        contamination,
-        repair,
-        lowSideLeaks: holding.includes('low-side-leak'),
-        gasInside: holding.includes('gas-inside'),
+    observations,
+  })
+  const work = opens
+    ? openedWork({
+        unit: job.unit,
+        cleanup,
+        access: reckoned.access,
+        path: reckoned.path,
+        policy,
         isEmpty,
-      },
-      policy,
-    ),
-    recovery: recoveryOf({
-      unit,
-      size,
-      contamination,
-      repair,
-      closing,
-      observations: record.observations,
-      expected: asPlate.total,
-      isEmpty,
+        burnsInside: whole.holding.includes('flammable'),
+        repairs,
+      })
+    : []
+  const first = proofs.some(({ isFirst }) => isFirst) && repairs.length > 0
+  const ids: TaskId[] = [
+    'setUp',
+    ...(approval.isStale ? (['recheck'] as const) : []),
+    'confirm',
+    ...(first ? (['proveFirst'] as const) : []),
+    ...repairs,
+    ...work,
+    'closeUp',
+  ]
+  return framed(ids, repair.flueMoved === true)
+}
+
+/** The test, where the circuit is opened. */
+function testOf({ job, reckoned, cleanup, policy, isEmpty }: Whole): TestPressure {
+  const isPart = reckoned.access.chosen !== 'recover-all' && !isEmpty
+  const dryers = cleanup.dryers.flatMap(({ chosen }) =>
+    chosen ? [toPascals({ value: chosen.dryer.pressure, unit: 'psia' })] : [],
+  )
+  return testPressureOf(job.unit, policy, isPart, dryers)
+}
+
+/** Why nothing is bought yet: it is not proven, or the owner did not agree. */
+function holdOf({ proofs, approval }: Whole): string | undefined {
+  const first = proofs.find(({ isFirst }) => isFirst)
+  if (first)
+    return first.why === 'suspected' ? 'prove first: suspected, not decided' : 'prove first: its gate is shut'
+  if (approval.state === 'given') return undefined
+  return approval.state === 'refused' ? 'the owner refused' : 'not before the owner agrees'
+}
+
+function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | undefined): PlanPart[] {
+  const { job, remedy, cleanup, reckoned, opens, isEmpty, record, day } = whole
+  const { size, dryers, contamination, water } = cleanup
+  const ids = tasks.map(({ id }) => id)
+  const flame = tasks.filter(({ id }) => usesFlame(id)).reduce((sum, { handsOn }) => sum + handsOn[1], 0)
+  const blows = ids.includes('blowOut') ? 2 : 0
+  const isTriple = ids.includes('evacuateWet')
+  return planParts({
+    parts: partsOfTasks(remedy.parts, ids),
+    facts: {
+      unit: job.unit,
+      refrigerant: reckoned.path.goesIn ?? job.unit.refrigerant,
+      oil: reckoned.oil.goesIn,
+      tons: size.tons,
+      isTonsAssumed: job.unit.nominalTons === undefined,
+      feederTubes: record.repair.feederTubes,
+    },
+    consumables:
+      opens && test
+        ? {
+            unit: job.unit,
+            dryers,
+            oil: reckoned.oil,
+            charge: reckoned.charge,
+            path: reckoned.path,
+            recovery: reckoned.recovery,
+            isEmpty,
+            nitrogen: nitrogenFor({
+              volume: size.volume,
+              sweeps: 1 + blows + (contamination.class === 'clean' ? 0 : water.work.sweeps),
+              flame,
+              test: test.gauge,
+              breaks: isTriple ? 2 : 0,
+            }),
+            joints: jointsOf(ids, record.repair.feederTubes, job.unit.oldDryer?.joint === 'flare'),
+          }
+        : undefined,
+    hold: holdOf(whole),
+    day,
+  })
+}
+
+/** Graph, parts, rules and later visits of a plan whose figures are reckoned. */
+function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
+  const { job, holding, reckoned, opens, day, proofs } = whole
+  const test = opens ? testOf(whole) : undefined
+  const facts: TaskFacts = {
+    unit: job.unit,
+    burns: burnsIn(whole),
+    holding,
+    day,
+    notes: notesOf({
+      unit: job.unit,
+      charge: reckoned.charge,
+      recovery: reckoned.recovery,
+      test,
+      proofs,
+      approval: whole.approval,
+      policy: whole.policy,
+      isWet: whole.cleanup.contamination.contents.wet,
     }),
-    charge: path.goesIn === undefined ? undefined : chargeOf({ ...base, refrigerant: path.goesIn }),
-    oil: oilBalance({
-      size,
-      repair,
-      changes: oilChanges,
-      refrigerant: path.goesIn ?? unit.refrigerant,
-      isConversion,
-      isCompressorChanged: isOfCompressor(faults),
-      policy,
+  }
+  const tasks = planTasks(taskIds(whole), facts)
+  return {
+    tasks,
+    testPressure: test,
+    parts: partsOf(whole, tasks, test),
+    rules: rulesOf({
+      tasks,
+      holding,
+      hasWaterCoil: hasWaterCoil(job.unit),
+      isCapillary: job.unit.metering === 'capillary',
+      bothSides: tasks.every(({ id, sides }) => !VACUUMS.includes(id) || sides === 2),
+      test,
     }),
+    returns: opens ? returnVisits(dryers, heldWork({ unit: job.unit }), facts) : [],
   }
 }
 
 /**
  * The replacement plan for the named faults: clean-up class with ledgers, dryers, oil, refrigerant, recovery, charge, parts,
- * ordered tasks with typical times and cautions. Of several faults it is the union, each part and task once.
+ * a graph of tasks with their times, gates and cautions. Of several faults it is the union, each part and task once.
  * @param wanted the suspects that are being repaired; none is a sound circuit
  * @param holding states of the table of vetoes that hold; read from the job where not given
  * @param readings what the sets say of the coils and the dryers; read from the job where not given
+ * @param proofs how each fault stands; read from the job where not given
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function planRepair(
   job: KnownJob,
   wanted: readonly SuspectId[],
   holding: readonly VetoId[] = holdingVetoes(job.unit, job.readingSets),
   readings: CircuitReadings = circuitReadings(job.unit, job.readingSets),
+  proofs: readonly Proof[] = proofsOf(job, wanted),
 ): Plan {
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
   const policy = policyOf(job.policy)
+  const day = job.day ?? NO_DAY
   const isEmpty = holding.includes('no-liquid')
   const record = cleanupRecord(job, faults, {
     drewAir: holding.includes('standing-vacuum'),
@@ -216,26 +323,29 @@ export function planRepair(
   const own = job.dryers.map(modelOf)
   const remedy = unionOf(faults)
   const { cleanup, opens } = openedFor({ record, policy, refrigerant, own }, remedy.opens, named.length > 0)
-  const { path, access, recovery, charge, oil } = chargeWork({
+  const reckoned = chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy })
+  const approval = approvalOf(day, oldestDecision(job))
+  const { contamination, water, acid, dryers: chosen, need, size } = cleanup
+  const dryers = chosen.map((each): PlannedDryer => ({
+    ...each,
+    placing: placingOf(need, each),
+    changes: coreChanges(need, each),
+  }))
+  const whole: Whole = {
     job,
     faults,
+    remedy,
     record,
     cleanup,
-    readings,
-    choice,
+    reckoned,
+    opens,
+    isEmpty,
     holding,
     policy,
-  })
-  const { contamination, water, acid, dryers, need, size } = cleanup
-  const ids: TaskId[] = [
-    'setUp',
-    'confirm',
-    ...remedy.work,
-    ...faults.flatMap((fault) => causeWork(job, fault)),
-    ...(opens ? openedWork(cleanup, access, path, job.unit, policy, isEmpty, remedy.work) : []),
-    'closeUp',
-  ]
-  const tasks = planTasks(ids, job.unit, path, holding)
+    proofs: proofs.filter(({ fault }) => fault !== 'healthy' && faults.includes(fault)),
+    approval,
+    day,
+  }
   return {
     faults,
     opens,
@@ -250,30 +360,18 @@ export function planRepair(
       room: cleanup.room,
     },
     size,
-    dryers: dryers.map((choice) => ({
-      ...choice,
-      placing: placingOf(need, choice),
-      changes: coreChanges(need, choice),
-    })),
+    dryers,
     drops: readings.drops,
-    oil,
-    refrigerantPath: path,
-    access,
-    recovery,
-    charge: opens ? charge : undefined,
+    oil: reckoned.oil,
+    refrigerantPath: reckoned.path,
+    access: reckoned.access,
+    recovery: reckoned.recovery,
+    charge: opens ? reckoned.charge : undefined,
     policy,
-    parts: planParts({
-      unit: job.unit,
-      remedyParts: remedy.parts,
-      opens,
-      dryers,
-      oil,
-      charge,
-      path,
-      contamination,
-    }),
     beforeLeaving: remedy.beforeLeaving,
-    tasks,
-    schedule: scheduleOf(tasks.map(({ id }) => taskRow(id))),
+    proofs: whole.proofs,
+    approval,
+    day,
+    ...workOf(whole, dryers),
   }
 }

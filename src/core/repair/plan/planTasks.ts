@@ -1,128 +1,92 @@
-import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
-import type { Policy } from '../../record/policy/policy'
+import type { Day } from '../../record/records/day'
 import { CAUTIONS, type CautionId, HAZARDS } from '../../safety/cautions'
 import type { VetoId } from '../../safety/vetoes'
-import type { AccessChoice } from '../charge/access'
-import type { RefrigerantPath } from '../charge/refrigerantPath'
-import type { Cleanup } from '../cleanup/cleanup'
+import { minutesOf, type TaskMinutes } from './estimates'
+import { ancestorsOf, graphOf, type GraphTask } from './graph'
 import { obeying } from './obey'
-import { type TaskId, type TaskRow, taskRow } from './tasks'
+import type { Failure, TaskRow } from './tasks/row'
+import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 
-export type PlanTask = Pick<TaskRow, 'label' | 'handsOn'> & {
-  readonly id: TaskId
-  readonly unattended?: TaskRow['unattended']
-  readonly opens: boolean
-  readonly cautions: readonly string[]
-  /** what can hurt here, in a word each */
-  readonly hazards: readonly string[]
-  /** why it must not be done in this state, and what lifts that */
-  readonly refused?: string
+/** A task of the plan: where it stands in the graph, what it takes, what can hurt, what must be shown, what if it fails. */
+export type PlanTask = GraphTask &
+  TaskMinutes & {
+    readonly label: string
+    readonly machine?: NonNullable<TaskRow['machine']>
+    readonly opens: boolean
+    readonly flame: boolean
+    readonly cautions: readonly string[]
+    /** what can hurt here, in a word each */
+    readonly hazards: readonly string[]
+    readonly gate?: string
+    readonly fails?: Failure
+    /** sides from which it is evacuated, where both are needed */
+    readonly sides?: 2
+    /** figures of this job */
+    readonly notes: readonly string[]
+    /** what can be done while it runs by itself */
+    readonly meanwhile: readonly TaskId[]
+  }
+
+export type TaskFacts = {
+  readonly unit: UnitPlate
+  readonly burns: boolean
+  readonly holding: readonly VetoId[]
+  readonly day: Day
+  /** figures of this job, by task */
+  readonly notes: { readonly [T in TaskId]?: readonly string[] }
 }
 
-/** On an empty circuit there is nothing to recover: it is proven, and the leak found before anything is bought. */
-const TO_EMPTY: readonly TaskId[] = ['proveEmpty', 'traceNitrogen', 'leakSearch']
-const OPENED: readonly TaskId[] = ['swapLiquidDryer', 'pressureTest', 'decayTest', 'weighIn', 'settle']
-
-const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> = {
-  'recover-all': ['recover'],
-  'pump-down': ['pumpDown', 'recover'],
-  isolate: ['isolateCompressor', 'recover', 'openValves'],
-}
-
-/** Work that a clean-up class adds. */
-function cleanupWork({ contamination, dryers, oilChanges }: Cleanup, policy: Policy): TaskId[] {
-  const isDirty = contamination.class !== 'clean'
-  const isTriple = contamination.triple || policy.evacuation === 'always-triple'
-  return [
-    ...(isDirty ? (['blowOut'] as const) : []),
-    ...(dryers.some(({ place }) => place === 'suction') ? (['fitSuctionDryer'] as const) : []),
-    ...(oilChanges > 0 ? (['changeOil'] as const) : []),
-    ...(contamination.oilTested || contamination.known ? [] : (['testOil'] as const)),
-    ...(contamination.contents.wet ? (['fitIndicator'] as const) : []),
-    isTriple ? 'evacuateWet' : 'evacuate',
-  ]
-}
-
-/** What cleans a metering device of each kind, and what changes it. */
-const METERING_TASKS: Readonly<Record<UnitPlate['metering'], readonly [cleaned: TaskId, changed: TaskId]>> = {
-  txv: ['cleanScreen', 'swapValve'],
-  eev: ['cleanScreen', 'swapValve'],
-  'fixed-orifice': ['swapOrifice', 'swapOrifice'],
-  capillary: ['swapCapillary', 'swapCapillary'],
-}
-
-/**
- * What debris, wax or a burnout asks of the metering device: debris or wax never comes out of a capillary again; a valve is cleaned, or
- * changed with the compressor where the policy says so (handbook 06, 11).
- */
-function meteringWork(
-  { contamination: { contents } }: Cleanup,
-  { metering }: UnitPlate,
-  policy: Policy,
-  repairs: readonly TaskId[],
-): TaskId[] {
-  const isDirty = contents.debris || contents.wax || contents.acid === 'strong'
-  const [cleaned, changed] = METERING_TASKS[metering]
-  if (!isDirty || repairs.includes(changed)) return []
-  const isChanged = policy.valveChange === 'always' && repairs.includes('swapCompressor')
-  return [isChanged ? changed : cleaned]
-}
-
-const pathWork = ({ path }: RefrigerantPath): TaskId[] =>
-  path === 'convert' || path === 'back-to-listed' ? ['checkMetering', 'labelUnit'] : []
-
-/** What opening the circuit brings with it. */
-export function openedWork(
-  cleanup: Cleanup,
-  access: AccessChoice,
-  path: RefrigerantPath,
-  unit: UnitPlate,
-  policy: Policy,
-  isEmpty: boolean,
-  repairs: readonly TaskId[],
-): TaskId[] {
-  return [
-    'gainAccess',
-    ...(isEmpty ? TO_EMPTY : ACCESS_TASKS[access.chosen]),
-    ...OPENED,
-    ...cleanupWork(cleanup, policy),
-    ...meteringWork(cleanup, unit, policy, repairs),
-    ...pathWork(path),
-  ]
-}
-
-function cautionIds(row: TaskRow, unit: UnitPlate, burns: boolean): CautionId[] {
+function cautionIds(id: TaskId, { unit, burns }: TaskFacts): CautionId[] {
+  const { cautions } = taskRow(id)
   const ids: CautionId[] = [
     ...(burns ? (['flammable'] as const) : []),
-    ...(hasWaterCoil(unit) && row.cautions.some((id) => id === 'recovery' || id === 'charging')
+    ...(hasWaterCoil(unit) && cautions.some((each) => each === 'recovery' || each === 'charging')
       ? (['waterCoil'] as const)
       : []),
-    ...row.cautions,
+    ...cautions,
   ]
   return [...new Set(ids)]
 }
 
-/** The tasks in order, with what can hurt at each; a flammable refrigerant, in it or going in, is cautioned at every one. */
-export function planTasks(
-  ids: readonly TaskId[],
-  unit: UnitPlate,
-  path: RefrigerantPath,
-  holding: readonly VetoId[],
-): PlanTask[] {
-  const burns = [unit.refrigerant, path.goesIn].some((name) => name !== undefined && isFlammable(name))
-  return obeying(ids, holding)
-    .map(({ id, refused }) => ({ id, refused, row: taskRow(id) }))
-    .map(({ id, refused, row }) => ({ id, refused, row, hurts: cautionIds(row, unit, burns) }))
-    .map(({ id, refused, row, hurts }) => ({
+/** Tasks that are neither before nor after each, for those that run by themselves. */
+function meanwhileOf(graph: readonly GraphTask[]): Map<TaskId, TaskId[]> {
+  const ancestors = ancestorsOf(graph)
+  const running = graph.filter(({ id }) => taskRow(id).unattended)
+  return new Map(
+    running.map(({ id }) => [
       id,
-      label: row.label,
-      ...(refused ? { refused } : {}),
-      handsOn: row.handsOn,
-      ...(row.unattended ? { unattended: row.unattended } : {}),
-      opens: row.opens === true,
+      graph
+        .filter((each) => each.id !== id && !each.refused)
+        .filter((each) => !ancestors.get(id)!.has(each.id) && !ancestors.get(each.id)!.has(id))
+        .map((each) => each.id),
+    ]),
+  )
+}
+
+/** The tasks as a graph, in an order in which each stands after what it waits for. */
+export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] {
+  const graph = graphOf(obeying(ids, facts.holding))
+  const meanwhile = meanwhileOf(graph)
+  const isPart = ids.includes('recoverRest')
+  return graph.map((task): PlanTask => {
+    const { label, machine, opens, gate, fails } = taskRow(task.id)
+    const hurts = cautionIds(task.id, facts)
+    return {
+      ...task,
+      ...minutesOf(task.id, facts.day, isPart),
+      label,
+      ...(machine ? { machine } : {}),
+      opens: opens === true,
+      flame: usesFlame(task.id),
       cautions: hurts.map((each) => CAUTIONS[each]),
       hazards: hurts.map((each) => HAZARDS[each]),
-    }))
+      ...(gate ? { gate } : {}),
+      ...(fails ? { fails } : {}),
+      ...(facts.unit.metering === 'capillary' && VACUUMS.includes(task.id) ? { sides: 2 } : {}),
+      notes: facts.notes[task.id] ?? [],
+      meanwhile: meanwhile.get(task.id) ?? [],
+    }
+  })
 }

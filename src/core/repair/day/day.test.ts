@@ -1,0 +1,181 @@
+import { clockMinutes, wallMinutes, wallText } from '../../base/units/wall'
+import type { SuspectId } from '../../diagnosis/faults/faults'
+import type { UnitPlate } from '../../record/equipment/unit'
+import { emptyJob, type KnownJob } from '../../record/job/job'
+import type { Day } from '../../record/records/day'
+import type { Repair } from '../../record/records/repair'
+import { type Plan, planRepair } from '../plan/plan'
+import { earlierTimes } from './earlier'
+import { type DayPlan, planDay } from './planDay'
+
+const CLEAN = { acidTest: 'negative', acidTestKind: 'oil-kit' } as const
+
+type Case = { readonly unit?: Partial<UnitPlate>; readonly repair?: Repair; readonly day?: Day }
+
+function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {} }: Case = {}): Plan {
+  const job: KnownJob = {
+    ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
+    repair,
+    day,
+    readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations: CLEAN }],
+  }
+  const proofs = faults.map((fault) => ({ fault, isFirst: false, why: undefined, missing: [] }))
+  return planRepair(job, faults, undefined, undefined, proofs)
+}
+const dayOf = (faults: readonly SuspectId[], given: Case = {}): DayPlan => planDay(planned(faults, given))
+
+describe('typical whole jobs, one person, part in hand, easy access [practice] (handbook 01)', () => {
+  const EASY: Day = { access: 'easy', crew: 1 }
+  test.each<readonly [string, SuspectId, Case, number, number]>([
+    [
+      'expansion valve by pump-down',
+      'txv-underfeeding',
+      { unit: { receiver: true }, repair: { way: 'pump-down', valvesTight: true } },
+      3,
+      4,
+    ],
+    ['expansion valve by full recovery', 'txv-underfeeding', {}, 4, 5],
+    [
+      'expansion valve by full recovery, flare',
+      'txv-underfeeding',
+      { repair: { valveJoints: 'flare' } },
+      4,
+      5,
+    ],
+    ['residential compressor', 'compressor-open-winding', {}, 4, 6],
+    ['dryer alone', 'plugged-liquid-dryer', {}, 3, 4],
+  ])('%s', (_name, fault, given, least, most) => {
+    const plan = planned([fault], { ...given, day: EASY })
+    if (given.repair?.way) expect(plan.access.chosen).toBe(given.repair.way)
+    const day = planDay(plan)
+    expect(day.p50! / 60).toBeGreaterThanOrEqual(least)
+    expect(day.p50! / 60).toBeLessThanOrEqual(most)
+    expect(day.p90!).toBeGreaterThan(day.p50!)
+    expect(day.isProven).toBe(true)
+  })
+  test('a hard place takes longer, a second person never does', () => {
+    const p50 = (day: Day) => dayOf(['txv-underfeeding'], { day }).p50!
+    expect(p50({ access: 'usual' })).toBeGreaterThan(p50({ access: 'easy' }))
+    expect(p50({ access: 'hard' })).toBeGreaterThan(p50({ access: 'usual' }))
+    const [one, two, three] = ([1, 2, 3] as const).map(
+      (crew) => dayOf(['compressor-open-winding'], { day: { crew } }).finish!,
+    )
+    expect(two).toBeLessThanOrEqual(one!)
+    expect(three).toBeLessThanOrEqual(two!)
+    expect(two).toBeLessThan(one!)
+  })
+})
+
+const START = '2026-11-27T08:00'
+const span = (day: DayPlan) => day.open!
+
+describe('weather, hours, deliveries, breaks', () => {
+  test('the circuit is never open in rain, at whatever hour it falls', () => {
+    for (let hour = 8; hour < 16; hour += 1) {
+      const at = (h: number) => `2026-11-27T${String(h).padStart(2, '0')}:00`
+      const rain = [{ from: at(hour), to: at(hour + 2) }]
+      const day = dayOf(['txv-underfeeding'], { day: { start: START, rain } })
+      const [wet] = day.calendar.rain
+      expect(span(day).from >= wet!.to || span(day).to <= wet!.from).toBe(true)
+      expect(day.problem).toBeUndefined()
+    }
+  })
+  test('rain all day: said, with what would help', () => {
+    const rain = Array.from({ length: 8 }, (_x, i) => ({
+      from: wallText(wallMinutes(START)! + i * 1440 - 60),
+      to: wallText(wallMinutes(START)! + i * 1440 + 600),
+    }))
+    const day = dayOf(['txv-underfeeding'], { day: { start: START, rain } })
+    expect(day.finish).toBeUndefined()
+    expect(day.problem).toMatch(/No dry spell is long enough: the circuit stands open for about 1 h/)
+  })
+  test('a part that comes at noon holds up its task, not what goes before it', () => {
+    const parts = { 'part:expansion-valve': { arrives: '2026-11-27T12:00' } }
+    const day = dayOf(['txv-underfeeding'], { day: { start: START, parts } })
+    const row = (id: string) => day.rows.find((each) => each.id === id)!
+    expect(row('swapValve').start).toBe(240)
+    expect(row('recover').end).toBeLessThan(240)
+  })
+  test('a building that closes makes two visits; nothing stands open over night', () => {
+    const hours = { opensAt: '08:00', closesAt: '11:30' }
+    const day = dayOf(['txv-underfeeding'], { day: { start: START, ...hours, access: 'easy' } })
+    expect(day.visits).toHaveLength(2)
+    for (const { start, handsOff } of day.rows) {
+      const clock = (minute: number) => (clockMinutes('08:00') + minute) % 1440
+      expect(clock(start)).toBeGreaterThanOrEqual(clockMinutes('08:00'))
+      expect(clock(handsOff - 1)).toBeLessThan(clockMinutes('11:30'))
+    }
+    expect(Math.floor(span(day).from / 1440)).toBe(Math.floor((span(day).to - 1) / 1440))
+    // the second day begins with the way up
+    expect(day.visits[1]!.from).toBeGreaterThanOrEqual(1440 + 20)
+  })
+  test('too short hours for the open work: said', () => {
+    const day = dayOf(['compressor-open-winding'], {
+      day: { start: START, opensAt: '08:00', closesAt: '09:00' },
+    })
+    expect(day.problem).toMatch(/open work of about 1 h \d+ min is longer than a working day/)
+  })
+  test('a wet vacuum is left over night only where machines may run on', () => {
+    const minutes = { confirm: [180, 240, 260] as [number, number, number] }
+    const wet = { unit: {}, day: { start: START, minutes } }
+    const job = (day: Day) => {
+      const plan = planned(['txv-underfeeding'], { ...wet, day: { ...wet.day, ...day } })
+      const tasks = plan.tasks.map((task) =>
+        task.id === 'evacuate' ? { ...task, unattended: [300, 480, 600] as const } : task,
+      )
+      return planDay({ ...plan, tasks })
+    }
+    const over = (day: DayPlan) => day.rows.find(({ id }) => id === 'evacuate')!
+    const left = over(job({ leaveRunning: true }))
+    const stays = over(job({}))
+    expect(stays.start).toBeGreaterThan(left.start)
+    expect(job({ leaveRunning: true }).finish!).toBeLessThan(job({}).finish!)
+  })
+  test('breaks push the finish back; light counts like hours', () => {
+    const finish = (day: Day) => dayOf(['txv-underfeeding'], { day: { start: START, ...day } }).finish!
+    expect(finish({ breaks: [{ from: '10:00', to: '10:30' }] })).toBeGreaterThanOrEqual(finish({}))
+    expect(
+      dayOf(['txv-underfeeding'], { day: { start: START, lightTo: '11:00' } }).visits.length,
+    ).toBeGreaterThan(1)
+  })
+  test('a deadline of the goods: likely and safe margin; a task that was dragged waits', () => {
+    const day = dayOf(['txv-underfeeding'], {
+      day: {
+        start: START,
+        deadline: '2026-11-27T15:00',
+        deadlineOf: 'goods',
+        notBefore: { confirm: '2026-11-27T09:00' },
+      },
+    })
+    expect(day.rows.find(({ id }) => id === 'confirm')!.start).toBe(60)
+    expect(day.deadline).toMatchObject({ at: 420, of: 'goods' })
+    expect(day.deadline!.marginLikely).toBe(420 - day.running!.likely)
+    expect(day.deadline!.marginSafe!).toBeLessThan(day.deadline!.marginLikely)
+  })
+  test('a task dragged before what it waits for keeps its order, and that is said', () => {
+    const day = dayOf(['txv-underfeeding'], {
+      day: { start: START, notBefore: { swapValve: '2026-11-27T08:10', closeUp: '2026-11-27T20:00' } },
+    })
+    expect(day.refused).toContain('swapValve')
+  })
+  test('the same plan, the same day', () => {
+    expect(dayOf(['txv-underfeeding'])).toEqual(dayOf(['txv-underfeeding']))
+  })
+})
+
+describe('earlier jobs on this machine', () => {
+  test('one job moves little, several move more; bounded', () => {
+    const took = (actual: number) => ({ took: { swapValve: { planned: 50, actual } } })
+    const one = earlierTimes([took(100)])['swapValve']!
+    const five = earlierTimes([took(100), took(100), took(100), took(100), took(100)])['swapValve']!
+    // geometric mean towards 1 with two jobs as planned: 2^(1/3), 2^(5/7)
+    expect(one).toEqual({ factor: 1.26, jobs: 1 })
+    expect(five).toEqual({ factor: 1.641, jobs: 5 })
+    expect(earlierTimes(Array.from({ length: 50 }, () => took(500)))['swapValve']!.factor).toBe(2.5)
+    expect(earlierTimes([{}, { took: { swapValve: { planned: 0, actual: 4 } } }])).toEqual({})
+  })
+  test('they move the plan', () => {
+    const slow = dayOf(['txv-underfeeding'], { day: { earlier: { swapValve: { factor: 1.6, jobs: 5 } } } })
+    expect(slow.finish!).toBe(dayOf(['txv-underfeeding']).finish! + 30)
+  })
+})

@@ -1,0 +1,55 @@
+import { MINUTES_A_DAY, wallMinutes } from '../../base/units/wall'
+import type { Day } from '../../record/records/day'
+
+/** How the quote stands, and whether the unit must be looked at again before anything is opened. */
+export type Approval = {
+  readonly state: 'not-asked' | 'asked' | 'given' | 'refused'
+  /** days from the question or the answer to the planned start, whole */
+  readonly age: number | undefined
+  readonly sentence: string
+  /** so old that charge, readings and gate are looked at again on return */
+  readonly isStale: boolean
+}
+
+/** [practice] a unit left for longer than this may have leaked flat; a quote of this age is asked again. */
+const STALE = 14
+
+const days = (from: string | undefined, to: string | undefined): number | undefined => {
+  const [a, b] = [wallMinutes(from), wallMinutes(to)]
+  return a === undefined || b === undefined ? undefined : Math.floor((b - a) / MINUTES_A_DAY)
+}
+
+const ago = (age: number | undefined) =>
+  age === undefined || age < 0
+    ? ''
+    : age === 0
+      ? ', on the day'
+      : `, ${age} day${age === 1 ? '' : 's'} before the work`
+
+const SENTENCES: Readonly<Record<Approval['state'], string>> = {
+  'not-asked': 'No quote is asked for: nothing is bought or opened before the owner agrees',
+  asked: 'The quote is asked for and not answered: nothing is bought or opened before it is',
+  given: 'The owner agreed',
+  refused: 'The owner refused: nothing is bought or opened',
+}
+
+/**
+ * How the owner's approval stands on the planned day.
+ * @param decidedAt when the oldest of the faults was decided, an instant or a wall clock
+ */
+export function approvalOf(
+  { quote, start }: Pick<Day, 'quote' | 'start'>,
+  decidedAt: string | undefined,
+): Approval {
+  const state = quote?.answer ?? (quote?.askedAt ? 'asked' : 'not-asked')
+  const age = days(quote?.answeredAt ?? quote?.askedAt, start)
+  const sinceDecided = days(decidedAt?.slice(0, 16), start)
+  const by = quote?.answer && quote.by ? ` (${quote.by})` : ''
+  const isStale = Math.max(age ?? 0, sinceDecided ?? 0) > STALE
+  return {
+    state,
+    age,
+    sentence: `${SENTENCES[state]}${by}${ago(age)}.${isStale ? ` More than ${STALE} days: charge, readings and proof are looked at again on return.` : ''}`,
+    isStale,
+  }
+}

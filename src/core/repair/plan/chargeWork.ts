@@ -1,0 +1,89 @@
+import type { KnownJob } from '../../record/job/job'
+import type { SuspectId } from '../../diagnosis/faults/faults'
+import type { Policy } from '../../record/policy/policy'
+import type { VetoId } from '../../safety/vetoes'
+import { accessOf, isOfCompressor } from '../charge/access'
+import { chargeOf } from '../charge/charge'
+import type { CircuitReadings } from '../charge/circuitReadings'
+import { oilBalance } from '../charge/oilBalance'
+import { recoveryOf } from '../charge/recovery'
+import { type RefrigerantChoice, refrigerantPath } from '../charge/refrigerantPath'
+import { TAN_CLEAN } from '../cleanup/acidEvidence'
+import type { Cleanup } from '../cleanup/cleanup'
+import type { CleanupRecord } from '../cleanup/record'
+
+type Circuit = {
+  readonly job: KnownJob
+  readonly faults: readonly SuspectId[]
+  readonly record: CleanupRecord
+  readonly cleanup: Cleanup
+  readonly readings: CircuitReadings
+  readonly choice: RefrigerantChoice
+  readonly holding: readonly VetoId[]
+  readonly policy: Policy
+}
+
+/** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
+export function chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy }: Circuit) {
+  const { contamination, size, dryers, oilChanges } = cleanup
+  const { unit, closing } = job
+  const repair = record.repair
+  const isEmpty = holding.includes('no-liquid')
+  const path = refrigerantPath({
+    unit,
+    contamination,
+    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
+    isEmpty,
+    policy,
+    chosen: repair.refrigerantTo,
+    choice,
+  })
+  const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
+  // back to what the plate lists is the plate's own charge
+  const base = {
+    unit,
+    size,
+    dryers,
+    repair,
+    closing,
+    policy,
+    readings,
+    isConversion: path.path === 'convert',
+  }
+  const asPlate = chargeOf({ ...base, refrigerant: unit.refrigerant, isConversion: false, dryers: [] })
+  return {
+    path,
+    access: accessOf(
+      {
+        unit,
+        faults,
+        contamination,
+        repair,
+        lowSideLeaks: holding.includes('low-side-leak'),
+        gasInside: holding.includes('gas-inside'),
+        isEmpty,
+      },
+      policy,
+    ),
+    recovery: recoveryOf({
+      unit,
+      size,
+      contamination,
+      repair,
+      closing,
+      observations: record.observations,
+      expected: asPlate.total,
+      isEmpty,
+    }),
+    charge: path.goesIn === undefined ? undefined : chargeOf({ ...base, refrigerant: path.goesIn }),
+    oil: oilBalance({
+      size,
+      repair,
+      changes: oilChanges,
+      refrigerant: path.goesIn ?? unit.refrigerant,
+      isConversion,
+      isCompressorChanged: isOfCompressor(faults),
+      policy,
+    }),
+  }
+}

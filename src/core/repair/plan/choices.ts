@@ -1,0 +1,60 @@
+import { isBoxKind } from '../../record/equipment/kinds'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Observations } from '../../record/readings/schema'
+import type { LEAK_PLACES, Repair } from '../../record/records/repair'
+import type { TaskId } from './tasks/tasks'
+
+type LeakPlace = (typeof LEAK_PLACES)[number]
+
+/** Where oil was seen: what mends it there. A place that says nothing of the kind is missing. */
+const LEAK_BY_STAIN: { readonly [K in NonNullable<Observations['oilStain']>]?: LeakPlace } = {
+  'condenser-coil': 'coil',
+  'evaporator-coil': 'coil',
+  distributor: 'feeder-tube',
+  'service-valve': 'stem',
+  'valve-stem': 'stem',
+  'line-set': 'fitting',
+  joint: 'fitting',
+}
+
+const LEAK_TASKS: Readonly<Record<LeakPlace, TaskId>> = {
+  coil: 'repairCoil',
+  'feeder-tube': 'repairFeeder',
+  stem: 'repairStem',
+  fitting: 'repairFitting',
+}
+export const LEAK_REPAIRS: readonly TaskId[] = ['repairLeak', ...Object.values(LEAK_TASKS)]
+
+/** What decides how a part is replaced. */
+export type Choosing = {
+  readonly unit: UnitPlate
+  readonly repair: Repair
+  readonly observations: Observations
+}
+
+const COMPRESSOR_TASKS: Readonly<Record<NonNullable<Repair['compressorWay']>, readonly TaskId[]>> = {
+  'like-for-like': ['swapCompressor', 'rewire'],
+  'piston-to-scroll': ['swapCompressor', 'pistonToScroll', 'rewire'],
+  'condensing-unit': ['swapCondensingUnit', 'rewire'],
+}
+
+/** How each general task is done on this unit, where that was chosen or seen. */
+const CHOSEN: { readonly [T in TaskId]?: (at: Choosing) => readonly TaskId[] } = {
+  swapCompressor: ({ repair, unit }) => {
+    const way = repair.compressorWay ?? 'like-for-like'
+    const controls = way === 'condensing-unit' && isBoxKind(unit) ? (['setPressureControl'] as const) : []
+    return [...COMPRESSOR_TASKS[way], ...controls]
+  },
+  swapValve: ({ repair }) => [repair.valveJoints === 'flare' ? 'swapValveFlare' : 'swapValve'],
+  swapOrifice: ({ repair }) => [repair.orificeWay === 'distributor' ? 'swapHeader' : 'swapOrifice'],
+  repairLeak: ({ repair, observations }) => {
+    const seen = observations.oilStain && LEAK_BY_STAIN[observations.oilStain]
+    const place = repair.leakPlace ?? seen
+    return [place ? LEAK_TASKS[place] : 'repairLeak']
+  },
+}
+
+/** The tasks of a repair as they are done on this unit. */
+export const chosenTasks = (ids: readonly TaskId[], at: Choosing): TaskId[] => [
+  ...new Set(ids.flatMap((id) => CHOSEN[id]?.(at) ?? [id])),
+]

@@ -1,0 +1,75 @@
+import type { Minutes } from '../schedule/model'
+import type { Day } from '../../record/records/day'
+import { type TaskId, taskRow } from './tasks/tasks'
+
+/** How hard it is to reach the unit: which part of its three points a task takes. */
+type Ease = NonNullable<Day['access']>
+
+/** Tasks whose time is the way and the place, not the work. */
+const BY_PLACE: readonly TaskId[] = ['setUp', 'gainAccess', 'closeUp', 'refit']
+
+/** A share of the way from one minute to another. */
+const between = (from: number, to: number, share: number) => Math.round(from + (to - from) * share)
+
+type Points = (minutes: Minutes) => Minutes
+
+/** Points of a place. [practice] Easy: nothing in the way; hard: roof, crawl space, no helper. */
+const PLACE_POINTS: Readonly<Record<Ease, Points>> = {
+  easy: ([low, likely]) => [low, between(low, likely, 0.3), likely],
+  usual: (minutes) => minutes,
+  hard: ([, likely, high]) => [likely, between(likely, high, 0.5), high],
+}
+/** Points of the work itself. [practice] The upper part of the table is bad access, short hoses, cores that stay in. */
+const WORK_POINTS: Readonly<Record<Ease, Points>> = {
+  easy: ([low, likely, high]) => [low, between(low, likely, 0.75), between(likely, high, 0.35)],
+  usual: (minutes) => minutes,
+  hard: ([low, likely, high]) => [between(low, likely, 0.5), likely, high],
+}
+/** What takes its time wherever it stands. */
+const FIXED: readonly TaskId[] = ['fireWatch', 'decayTest', 'evacuateWet', 'coolDown']
+
+const scaled = ([low, likely, high]: Minutes, factor: number): Minutes => [
+  Math.max(1, Math.round(low * factor)),
+  Math.max(1, Math.round(likely * factor)),
+  Math.max(1, Math.round(high * factor)),
+]
+
+export type TaskMinutes = {
+  readonly handsOn: Minutes
+  readonly unattended?: Minutes
+  /** where the figures come from: the table, earlier jobs on this machine, or typed for this job */
+  readonly from: 'table' | 'earlier' | 'typed'
+}
+
+type Timing = Pick<Day, 'access' | 'minutes' | 'earlier'>
+
+/** What fills or empties a volume: quick where only a part of the circuit was isolated. [practice] */
+const BY_VOLUME: readonly TaskId[] = ['pressureTest', 'evacuatePart', 'recoverRest']
+const PART_POINTS: Points = ([low, likely, high]) => [
+  low,
+  between(low, likely, 0.5),
+  between(likely, high, 0.5),
+]
+
+/**
+ * Minutes of a task on this job: the table, moved by the place and by earlier jobs, or as typed.
+ * @param isPart only a part of the circuit is emptied, tested and evacuated
+ */
+export function minutesOf(
+  id: TaskId,
+  { access = 'usual', minutes, earlier }: Timing,
+  isPart = false,
+): TaskMinutes {
+  const row = taskRow(id)
+  const ease = FIXED.includes(id) ? WORK_POINTS.usual : WORK_POINTS[access]
+  const quick: Points = isPart && BY_VOLUME.includes(id) ? PART_POINTS : (each) => each
+  const rest = row.unattended ? { unattended: quick(ease(row.unattended)) } : {}
+  const typed = minutes?.[id]
+  if (typed) return { handsOn: typed, ...rest, from: 'typed' }
+  const points = (BY_PLACE.includes(id) ? PLACE_POINTS : WORK_POINTS)[access]
+  const own = points(row.handsOn)
+  const learned = earlier?.[id]
+  return learned
+    ? { handsOn: scaled(own, learned.factor), ...rest, from: 'earlier' }
+    : { handsOn: own, ...rest, from: 'table' }
+}

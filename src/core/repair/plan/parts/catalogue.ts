@@ -1,0 +1,205 @@
+import type { TaskId } from '../tasks/tasks'
+import type { MatchId } from './match'
+
+/** A part of the repair: how it is matched, what comes with it, what is done with it. */
+type PartRow = {
+  readonly label: string
+  readonly match: readonly MatchId[]
+  /** what it drags along */
+  readonly drags?: readonly string[]
+  /** tasks that cannot begin without it; the check before the pressure test where none is named */
+  readonly needs?: readonly TaskId[]
+  /** only where the power has one phase */
+  readonly singlePhase?: true
+  /** bought to order: days until it is in hand [practice] */
+  readonly days?: number
+}
+
+const VALVE_MATCH: readonly MatchId[] = ['refrigerant', 'capacity', 'chargeType', 'connections', 'equaliser']
+const VALVE_DRAGS = ['bulb-strap', 'bulb-insulation', 'gaskets'] as const
+const LINE_VALVE: readonly MatchId[] = ['setting', 'connections', 'refrigerant']
+const CHEAP = { match: [] } as const
+
+/** One row a part. [practice] */
+const PARTS = {
+  'expansion-valve': {
+    label: 'expansion valve',
+    match: VALVE_MATCH,
+    drags: VALVE_DRAGS,
+    needs: ['swapValve', 'swapValveFlare', 'swapHeader'],
+    days: 1,
+  },
+  'electronic-valve': {
+    label: 'electronic expansion valve or its motor, driver and sensors by what fails',
+    match: ['refrigerant', 'capacity', 'connections', 'coilVolts'],
+    drags: ['gaskets'],
+    needs: ['swapValve', 'swapValveFlare'],
+    days: 3,
+  },
+  distributor: {
+    label: 'distributor with feeder tubes of equal length',
+    match: ['tubes', 'lineSize', 'capacity'],
+    drags: ['expansion-valve'],
+    needs: ['swapHeader'],
+    days: 3,
+  },
+  orifices: {
+    label: 'orifices of the plate size, seals',
+    match: ['orifice'],
+    drags: ['gaskets'],
+    needs: ['swapOrifice'],
+    days: 1,
+  },
+  capillary: {
+    label: 'capillary of the same bore and length',
+    match: ['bore', 'length'],
+    drags: ['capillary-cutter'],
+    needs: ['swapCapillary'],
+  },
+  compressor: {
+    label: 'compressor',
+    match: ['capacity', 'volts', 'phase', 'hertz', 'refrigerant', 'oil', 'connections', 'amps'],
+    drags: ['run-capacitor', 'contactor', 'feet'],
+    needs: ['swapCompressor'],
+    days: 2,
+  },
+  'scroll-kit': {
+    label: 'kit for piston to scroll: piping, feet, wire ends',
+    match: ['connections'],
+    drags: ['start-gear'],
+    needs: ['pistonToScroll'],
+    days: 2,
+  },
+  'condensing-unit': {
+    label: 'condensing unit',
+    match: ['capacity', 'refrigerant', 'volts', 'phase', 'hertz', 'connections', 'amps'],
+    drags: ['contactor'],
+    needs: ['swapCondensingUnit'],
+    days: 5,
+  },
+  'reversing-valve': {
+    label: 'reversing valve of the same tons and pattern',
+    match: ['capacity', 'pattern', 'connections', 'refrigerant'],
+    drags: ['reversing-valve-coil'],
+    needs: ['swapReversingValve'],
+    days: 2,
+  },
+  'reversing-valve-coil': {
+    label: 'coil of the reversing valve',
+    match: ['coilVolts', 'shape'],
+    needs: ['swapValveCoil'],
+    days: 1,
+  },
+  solenoid: {
+    label: 'liquid solenoid valve with coil, or its kit',
+    match: ['connections', 'coilVolts', 'capacity'],
+    needs: ['swapSolenoid'],
+    days: 1,
+  },
+  'head-pressure-valve': {
+    label: 'head pressure control valve of the same setting',
+    match: LINE_VALVE,
+    needs: ['swapLineValve'],
+    days: 2,
+  },
+  'service-valve': {
+    label: 'service valve of the same size',
+    match: ['connections', 'ports'],
+    needs: ['swapLineValve'],
+    days: 1,
+  },
+  'check-valve': {
+    label: 'check valve, or the metering device that holds it',
+    match: ['connections'],
+    needs: ['swapLineValve'],
+    days: 1,
+  },
+  'fusible-plug': { label: 'fusible plug', match: ['opensAt', 'thread'], days: 1 },
+  'line-piece': { label: 'line piece and couplings', match: ['lineSize'], needs: ['clearLine'] },
+  'equaliser-tube': { label: 'equaliser tube and nuts', match: ['lineSize'] },
+  'leak-parts': { label: 'parts for the leak, when found', match: ['lineSize'] },
+  'low-pressure-switch': {
+    label: 'low-pressure switch',
+    match: ['setting', 'connections'],
+    needs: ['fitLowPressureSwitch'],
+  },
+  'terminal-kit': {
+    label: 'plug, lead ends and terminal repair parts',
+    match: ['shape'],
+    drags: ['terminal-cover'],
+    needs: ['swapPlug'],
+    days: 1,
+  },
+  'fan-motor': {
+    label: 'fan motor, blade and capacitor by the plate',
+    match: ['motor', 'volts', 'phase'],
+    needs: ['swapFanMotor', 'restoreAirflow'],
+    days: 1,
+  },
+  'crankcase-heater': {
+    label: 'crankcase heater',
+    match: ['watts', 'volts', 'shape'],
+    needs: ['swapHeater', 'swapGroundedHeater'],
+    days: 1,
+  },
+  contactor: {
+    label: 'contactor',
+    match: ['poles', 'amps', 'coilVolts'],
+    needs: ['swapContactor', 'rewire'],
+  },
+  'run-capacitor': {
+    label: 'run capacitor',
+    match: ['microfarad', 'capacitorVolts'],
+    needs: ['rewire', 'swapStartGear'],
+    singlePhase: true,
+  },
+  'start-gear': {
+    label: 'start gear by the plate',
+    match: ['microfarad', 'capacitorVolts'],
+    needs: ['swapStartGear', 'rewire'],
+  },
+  control: {
+    label: 'switch, thermostat or board by what is open',
+    match: ['volts', 'setting'],
+    needs: ['swapControl', 'checkControls'],
+  },
+  'defrost-control': {
+    label: 'defrost control, termination sensor or heater by what fails',
+    match: ['volts', 'watts'],
+    needs: ['swapControl', 'checkControls'],
+    days: 1,
+  },
+  wire: { label: 'wire, ties, sleeve', match: ['wireGauge'], needs: ['repairLead'] },
+  fuses: { label: 'fuses or wire by what fails', match: ['amps'] },
+  filter: { label: 'air filter, belt', match: ['shape'] },
+  indicator: {
+    label: 'moisture indicator of the line size',
+    match: ['connections'],
+    needs: ['fitIndicator'],
+  },
+  'screen-kit': { label: 'screen and gaskets, or the valve', match: ['connections'], needs: ['cleanScreen'] },
+  'access-cores': { label: 'valve cores, caps and seals', ...CHEAP },
+  'core-tool': { label: 'core tool', ...CHEAP },
+  gaskets: { label: 'new gaskets and seals of the valve', ...CHEAP },
+  feet: { label: 'feet and grommets', ...CHEAP },
+  'terminal-cover': { label: 'terminal cover and its gasket', ...CHEAP },
+  'bulb-strap': { label: 'bulb strap', ...CHEAP },
+  'bulb-insulation': { label: 'insulation for bulb and suction line', ...CHEAP },
+  'capillary-cutter': { label: 'capillary cutter', ...CHEAP },
+} as const satisfies Record<string, PartRow>
+
+export type PartId = keyof typeof PARTS
+export const PART_IDS = Object.keys(PARTS) as PartId[]
+export const partRow = (id: PartId): PartRow => PARTS[id]
+
+/** A part with all that it drags along, each once, in order. */
+export function withDragged(ids: readonly PartId[]): PartId[] {
+  const all: PartId[] = []
+  const add = (id: PartId) => {
+    if (all.includes(id)) return
+    all.push(id)
+    for (const dragged of partRow(id).drags ?? []) add(dragged as PartId)
+  }
+  ids.forEach(add)
+  return all
+}

@@ -1,0 +1,192 @@
+import { fromSI } from '../../../base/units/convert'
+import { hasReversingValve } from '../../../record/equipment/kinds'
+import type { UnitPlate } from '../../../record/equipment/unit'
+import type { Charge } from '../../charge/charge'
+import type { OilBalance } from '../../charge/oilBalance'
+import type { RefrigerantPath } from '../../charge/refrigerantPath'
+import type { Recovery } from '../../charge/recovery'
+import type { DryerChoice } from '../../cleanup/dryers'
+import { dryerName } from '../dryerName'
+import { cubicFeet, type Nitrogen } from './nitrogen'
+
+/** Something that is used up or brought along, by a name that stays. */
+export type Consumable = {
+  readonly name: string
+  readonly label: string
+  readonly why: string
+  readonly quantity?: string
+}
+
+export type ConsumableFacts = {
+  readonly unit: UnitPlate
+  readonly dryers: readonly DryerChoice[]
+  readonly oil: OilBalance
+  readonly charge: Charge | undefined
+  readonly path: RefrigerantPath
+  readonly recovery: Recovery
+  readonly isEmpty: boolean
+  readonly nitrogen: Nitrogen
+  readonly joints: { readonly copper: number; readonly steel: number }
+}
+
+const inch = (size: number) => `${Number(size.toFixed(3))} in`
+
+function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
+  if (!chosen) return []
+  const count = ways && ways.parallel > 1 ? `${ways.parallel} x ` : ''
+  return [
+    {
+      name: `${place}-dryer`,
+      label: `${count}${place} dryer, ${dryerName(chosen.dryer)}`,
+      why: ways ? `the best that fits; ${ways.sentences[0] ?? ''}` : 'the circuit is opened',
+    },
+    ...(ways && ways.visits > 1
+      ? [
+          {
+            name: `${place}-dryer-return`,
+            label: `${ways.visits - 1} more ${place} dryer for the return visit`,
+            why: 'one does not hold the water',
+          },
+        ]
+      : []),
+    ...(chosen.reducer
+      ? [
+          {
+            name: `${place}-dryer-reducers`,
+            label: `two reducers ${inch(chosen.reducer.from)} to ${inch(chosen.reducer.to)}`,
+            why: `line and ${place} dryer differ`,
+          },
+        ]
+      : []),
+  ]
+}
+
+const pounds = (kg: number) => `${fromSI(kg, 'lb').toFixed(1)} lb (${kg.toFixed(2)} kg)`
+/** [practice] refrigerant in a usual new cylinder, kg, and what is brought beyond the charge. */
+const FULL_CYLINDER = 10
+const SPARE = 1.1
+
+/** What goes in again, with its weight; nothing where the equipment may hold nothing that is known. */
+function refrigerantParts({ charge, path }: ConsumableFacts): Consumable[] {
+  if (!charge || path.goesIn === undefined) return []
+  const isOwn = path.recovered === 'reuse-in-same-equipment'
+  const cylinders = Math.ceil((charge.total * SPARE) / FULL_CYLINDER)
+  return [
+    {
+      name: 'refrigerant',
+      label: isOwn
+        ? `${path.goesIn}: its own charge goes back, and a little more for ${pounds(charge.total)}`
+        : `${path.goesIn}, ${pounds(charge.total)} and a little more`,
+      why: 'weigh-in',
+      quantity: `${cylinders} new cylinder${cylinders === 1 ? '' : 's'}`,
+    },
+  ]
+}
+
+function recoveryParts({ recovery, isEmpty }: ConsumableFacts): Consumable[] {
+  if (isEmpty) return []
+  const { count } = recovery.cylinder
+  return [
+    {
+      name: 'recovery-cylinder',
+      label: `recovery cylinder${recovery.isDedicated ? ' for burnt refrigerant alone' : ''}, room looked at, tested in date`,
+      why: 'to its limit, never above',
+      quantity: `${count}`,
+    },
+  ]
+}
+
+function oilParts({ oil }: ConsumableFacts): Consumable[] {
+  if (oil.bring <= 0) return []
+  return [
+    {
+      name: 'oil',
+      label: `${oil.goesIn} oil, ${oil.cans} can${oil.cans === 1 ? '' : 's'} of a quart, unopened`,
+      why:
+        oil.changes > 0
+          ? `${oil.changes} oil change${oil.changes > 1 ? 's' : ''}`
+          : 'what came out goes back',
+      quantity: `${oil.cans}`,
+    },
+  ]
+}
+
+const feet = (cubicMetres: number) => cubicFeet(cubicMetres).toFixed(cubicFeet(cubicMetres) < 10 ? 1 : 0)
+
+function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
+  const { sweep, brazing, test, breaks, total, withRound, cylinder, cylinders } = nitrogen
+  const shares = [
+    ['sweeps', sweep],
+    ['brazing', brazing],
+    ['test', test],
+    ['breaks', breaks],
+  ] as const
+  const told = shares.filter(([, volume]) => volume > 0).map(([name, volume]) => `${name} ${feet(volume)}`)
+  return [
+    {
+      name: 'nitrogen',
+      label: 'dry nitrogen and regulator with relief',
+      why: `${told.join(', ')}: ${feet(total)} ft³; with one round more ${feet(withRound)}`,
+      quantity: `${cylinders > 1 ? `${cylinders} x ` : ''}${cylinder} ft³ or more`,
+    },
+  ]
+}
+
+/** [practice] joints that one rod makes. */
+const JOINTS_A_ROD = 3
+const rods = (joints: number) => Math.ceil(joints / JOINTS_A_ROD)
+
+function rodParts({ joints: { copper, steel } }: ConsumableFacts): Consumable[] {
+  return [
+    ...(copper > 0
+      ? [
+          {
+            name: 'rods-copper',
+            label: 'phosphor-copper rods',
+            why: `${copper} joint${copper === 1 ? '' : 's'} copper to copper`,
+            quantity: `${rods(copper)}`,
+          },
+        ]
+      : []),
+    ...(steel > 0
+      ? [
+          {
+            name: 'rods-silver',
+            label: 'high-silver rods and flux',
+            why: `${steel} joint${steel === 1 ? '' : 's'} with steel or brass`,
+            quantity: `${rods(steel)}`,
+          },
+        ]
+      : []),
+    ...(copper + steel > 0
+      ? [{ name: 'extinguisher', label: 'extinguisher, wet rag, shields', why: 'flame' }]
+      : []),
+  ]
+}
+
+const ALWAYS: readonly Consumable[] = [
+  { name: 'cores-caps-seals', label: 'valve cores, caps and seals', why: 'cheap, and they leak' },
+  { name: 'bubbles', label: 'bubble solution, mirror, detector', why: 'every joint is bubbled' },
+  {
+    name: 'tags',
+    label: 'tags, labels, line insulation, ties',
+    why: 'tag inside the panel, insulation back on',
+  },
+]
+const HEAT_BLOCKING: Consumable = {
+  name: 'heat-blocking',
+  label: 'heat-blocking paste and rags',
+  why: 'the reversing valve body stays under 250 F',
+}
+
+/** All that an opened circuit uses up. */
+export const consumablesOf = (facts: ConsumableFacts): Consumable[] => [
+  ...facts.dryers.flatMap(dryerParts),
+  ...oilParts(facts),
+  ...nitrogenParts(facts),
+  ...rodParts(facts),
+  ...ALWAYS,
+  ...recoveryParts(facts),
+  ...refrigerantParts(facts),
+  ...(hasReversingValve(facts.unit) ? [HEAT_BLOCKING] : []),
+]

@@ -1,0 +1,45 @@
+import type { KnownJob } from '../../record/job/job'
+import { decisionOn } from '../../record/edits/decisionEdits'
+import type { SuspectId } from '../../diagnosis/faults/faults'
+import { gateIdOf } from '../../diagnosis/faults/gateIds'
+import { judgeGate } from '../../diagnosis/proof/gates'
+import { recordOf } from '../../diagnosis/proof/record'
+import { type Standing, standingsOf } from '../../diagnosis/proof/standing'
+
+/** Whether a fault may be planned as bought and opened, or must be proven first. */
+export type Proof = {
+  readonly fault: SuspectId
+  readonly isFirst: boolean
+  /** why it is proven first: suspected only, or its gate is shut */
+  readonly why: 'suspected' | 'gate-shut' | undefined
+  /** points of its proof that are not on record */
+  readonly missing: readonly string[]
+}
+
+const labels = (all: readonly { readonly label: string }[]) => all.map(({ label }) => label)
+
+function ofDecided({ fault, state, gate }: Standing): Proof {
+  const isFirst = state === 'not-proven'
+  return {
+    fault,
+    isFirst,
+    why: isFirst ? 'gate-shut' : undefined,
+    missing: isFirst ? labels(gate?.missing ?? []) : [],
+  }
+}
+
+/**
+ * How each fault of a plan stands: one that is only suspected is never bought for, one whose gate is shut neither.
+ * @throws OrzoError not-loaded when the refrigerant's table is not in memory
+ */
+export function proofsOf(job: KnownJob, faults: readonly SuspectId[]): Proof[] {
+  const standings = standingsOf(job)
+  return faults.map((fault): Proof => {
+    const standing = standings.find((each) => each.fault === fault)
+    if (standing && decisionOn(job, fault)?.state === 'decided') return ofDecided(standing)
+    if (fault === 'healthy') return { fault, isFirst: false, why: undefined, missing: [] }
+    const gate = gateIdOf(fault)
+    const missing = gate ? labels(judgeGate(gate, recordOf(job.unit, job.readingSets, {})).missing) : []
+    return { fault, isFirst: true, why: 'suspected', missing }
+  })
+}

@@ -1,0 +1,67 @@
+import type { CoreChange } from '../cleanup/dryerPlacing'
+import type { DryerChoice } from '../cleanup/dryers'
+import { planTasks, type PlanTask, type TaskFacts } from './planTasks'
+import type { TaskId } from './tasks/tasks'
+import { framed } from './work'
+
+/** A later visit that opens the circuit again: an opening of its own, with its own dryer, test and vacuum. */
+export type ReturnVisit = {
+  /** hours after the first start */
+  readonly hours: number
+  readonly sentence: string
+  readonly tasks: readonly PlanTask[]
+}
+
+const ROUND: readonly TaskId[] = [
+  'setUp',
+  'confirm',
+  'gainAccess',
+  'recover',
+  'swapLiquidDryer',
+  'partsIn',
+  'pressureTest',
+  'bubbleJoints',
+  'evacuate',
+  'decayTest',
+  'weighIn',
+  'refit',
+  'settle',
+  'closeUp',
+]
+
+type Changing = Pick<DryerChoice, 'place'> & { readonly changes: readonly CoreChange[] }
+
+/**
+ * The visits on which cores are looked at and changed.
+ * @param held tasks that every opening of this unit has: valves held open, water drained
+ */
+export function returnVisits(
+  dryers: readonly Changing[],
+  held: readonly TaskId[],
+  facts: TaskFacts,
+): ReturnVisit[] {
+  const hours = [...new Set(dryers.flatMap(({ changes }) => changes.map((each) => each.hours)))].sort(
+    (a, b) => a - b,
+  )
+  return hours.map((at): ReturnVisit => {
+    const due = dryers.filter(({ changes }) => changes.some((each) => each.hours === at))
+    const sentences = due.flatMap(({ changes }) =>
+      changes.filter((each) => each.hours === at).map((each) => each.sentence),
+    )
+    const ids: TaskId[] = [
+      ...ROUND,
+      ...held,
+      facts.burns ? 'sweepFlammable' : 'sweep',
+      ...(due.some(({ place }) => place === 'suction') ? (['fitSuctionDryer', 'testOil'] as const) : []),
+    ]
+    return {
+      hours: at,
+      sentence: sentences.join('; '),
+      tasks: planTasks(framed(ids, false), {
+        ...facts,
+        holding: facts.burns ? ['flammable'] : [],
+        notes: {},
+      }),
+    }
+  })
+}

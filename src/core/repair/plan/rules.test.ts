@@ -1,0 +1,263 @@
+import { seededRandom } from '../../base/numeric/random'
+import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
+import { hasWaterCoil } from '../../record/equipment/kinds'
+import { METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'
+import { emptyJob, type KnownJob } from '../../record/job/job'
+import type { Observations } from '../../record/readings/schema'
+import {
+  ACCESS_WAYS,
+  COMPRESSOR_WAYS,
+  LEAK_PLACES,
+  ORIFICE_WAYS,
+  type Repair,
+  VALVE_JOINTS,
+} from '../../record/records/repair'
+import { refusals, type VetoId } from '../../safety/vetoes'
+import { ancestorsOf, graphOf } from './graph'
+import { obeying } from './obey'
+import { type Plan, planRepair } from './plan'
+import { rulesOf } from './rules'
+import { actsOf, type TaskId, taskRow, usesFlame } from './tasks/tasks'
+
+/** What makes each class of contamination. */
+const INSIDES: Readonly<Record<string, Observations>> = {
+  clean: { acidTest: 'negative', acidTestKind: 'oil-kit' },
+  unknown: {},
+  acid: { acidTest: 'weak', acidTestKind: 'oil-kit' },
+  burnout: { acidTest: 'strong', acidTestKind: 'oil-kit', oilAppearance: 'burnt-smell' },
+  wet: { moistureIndicator: 'wet', acidTest: 'negative', acidTestKind: 'oil-kit' },
+  debris: { oilAppearance: 'metal-flakes', acidTest: 'negative', acidTestKind: 'oil-kit' },
+}
+const STATES: readonly (readonly VetoId[])[] = [
+  [],
+  ['no-liquid'],
+  ['no-liquid', 'standing-vacuum'],
+  ['ground-path'],
+  ['flammable'],
+  ['low-side-leak'],
+  ['gas-inside'],
+  ['cover-off', 'terminals-under-pressure'],
+  ['isolated'],
+]
+
+type Drawn = {
+  readonly job: KnownJob
+  readonly faults: readonly SuspectId[]
+  readonly holding: readonly VetoId[]
+}
+
+/** A job with a fault or two, a class, a kind and a way, drawn from a seed. */
+function draw(seed: number, fault: SuspectId): Drawn {
+  const random = seededRandom(seed)
+  const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T
+  const kind = pick(UNIT_KINDS)
+  const isFlammable = random() < 0.2
+  const unit: UnitPlate = {
+    kind,
+    refrigerant: isFlammable ? 'R-454B' : pick(['R-410A', 'R-22', 'R-404A', 'R-134a'] as const),
+    metering: pick(METERINGS),
+    nominalTons: pick([0.1, 1, 3, 10]),
+    power: { phase: pick([1, 3] as const) },
+    receiver: random() < 0.5,
+    ...(random() < 0.5
+      ? { designPressures: { low: { value: 236, unit: 'psig' }, high: { value: 446, unit: 'psig' } } }
+      : {}),
+  }
+  const repair: Repair = {
+    way: pick(ACCESS_WAYS),
+    valvesTight: random() < 0.7,
+    compressorWay: pick(COMPRESSOR_WAYS),
+    valveJoints: pick(VALVE_JOINTS),
+    orificeWay: pick(ORIFICE_WAYS),
+    ...(random() < 0.5 ? { leakPlace: pick(LEAK_PLACES) } : {}),
+    flueMoved: random() < 0.1,
+  }
+  const base = emptyJob(unit)
+  const observations = pick(Object.values(INSIDES))
+  const water: readonly VetoId[] = hasWaterCoil(unit)
+    ? pick([['water-standing', 'water-not-flowing'], []] as const)
+    : []
+  const state = pick(STATES)
+  return {
+    job: {
+      ...base,
+      repair,
+      policy: {
+        testPressure: pick(['near-plate', 'moderate'] as const),
+        valveChange: pick(['when-cheap', 'always', 'clean'] as const),
+      },
+      readingSets: [{ id: 'a', mode: 'off', readings: {}, observations }],
+      ...(random() < 0.15
+        ? { day: { start: '2026-11-27T08:00', quote: { askedAt: '2026-10-01T08:00' } } }
+        : {}),
+    },
+    faults: random() < 0.35 ? [fault, pick(FAULT_IDS)] : [fault],
+    holding: [...new Set([...state, ...water, ...(isFlammable ? (['flammable'] as const) : [])])],
+  }
+}
+
+const planOf = ({ job, faults, holding }: Drawn): Plan => planRepair(job, faults, holding)
+const DRAWS = 25
+
+/** A random order in which every task stands after what it waits for. */
+function anyOrder(plan: Plan, random: () => number): TaskId[] {
+  const left = [...plan.tasks]
+  const done = new Set<TaskId>()
+  const begun = new Set<TaskId>()
+  const order: TaskId[] = []
+  while (left.length > 0) {
+    const open = left.filter(
+      ({ after, alongside }) => after.every((id) => done.has(id)) && alongside.every((id) => begun.has(id)),
+    )
+    const next = open[Math.floor(random() * open.length)]!
+    left.splice(left.indexOf(next), 1)
+    done.add(next.id)
+    begun.add(next.id)
+    order.push(next.id)
+  }
+  return order
+}
+
+/** What a state machine of its own says of an order: acts done in a state that forbids them. */
+function offences(plan: Plan, holding: readonly VetoId[], order: readonly TaskId[]): string[] {
+  let now = [...holding]
+  const wrong: string[] = []
+  for (const id of order) {
+    const { lifts = [], brings = [] } = taskRow(id)
+    const refused = plan.tasks.find((task) => task.id === id)!.refused
+    now = now.filter((state) => !lifts.includes(state) || refused !== undefined)
+    if (!refused) for (const { id: state } of refusals(actsOf(id), now)) wrong.push(`${id} while ${state}`)
+    if (!refused) now.push(...brings)
+  }
+  return wrong
+}
+
+describe('rules hold in every plan: faults x classes x kinds x ways', () => {
+  test.each(FAULT_IDS)(
+    '%s',
+    (fault) => {
+      for (let i = 0; i < DRAWS; i += 1) {
+        const drawn = draw(i * 977 + FAULT_IDS.indexOf(fault), fault)
+        const plan = planOf(drawn)
+        const random = seededRandom(i)
+        expect([i, plan.rules.filter(({ holds }) => !holds).map(({ id }) => id)]).toEqual([i, []])
+        expect([i, offences(plan, drawn.holding, anyOrder(plan, random))]).toEqual([i, []])
+        expect([
+          i,
+          offences(
+            plan,
+            drawn.holding,
+            plan.tasks.map(({ id }) => id),
+          ),
+        ]).toEqual([i, []])
+        const { testPressure, tasks, opens } = plan
+        if (testPressure) expect(testPressure.gauge).toBeLessThanOrEqual(testPressure.limit)
+        // its own reading of the order, beside the rules
+        const at = (id: TaskId) => tasks.findIndex((task) => task.id === id)
+        const flames = tasks.filter(({ id }) => usesFlame(id))
+        if (opens) {
+          expect(at('recover') >= 0 || at('recoverRest') >= 0).toBe(at('proveEmpty') < 0)
+          expect(at('sweep') >= 0 ? at('sweep') : at('sweepFlammable')).toBeGreaterThan(
+            Math.max(at('recover'), at('recoverRest'), at('proveEmpty')),
+          )
+          for (const flame of flames)
+            expect(tasks.indexOf(flame)).toBeGreaterThan(Math.max(at('sweep'), at('sweepFlammable')))
+          expect(at('partsIn')).toBeGreaterThan(at('swapLiquidDryer'))
+          for (const visit of plan.returns)
+            expect(visit.tasks.map(({ id }) => id)).toEqual(
+              expect.arrayContaining([
+                'confirm',
+                'recover',
+                'swapLiquidDryer',
+                'pressureTest',
+                'evacuate',
+                'weighIn',
+              ]),
+            )
+        }
+      }
+    },
+    60_000,
+  )
+})
+
+describe('a rule that is broken is seen', () => {
+  const plan = planRepair(
+    {
+      ...emptyJob({
+        kind: 'water-source-heat-pump',
+        refrigerant: 'R-410A',
+        metering: 'capillary',
+        nominalTons: 3,
+      }),
+    },
+    ['compressor-open-winding', 'undercharge'],
+    ['ground-path'],
+  )
+  const base = {
+    tasks: plan.tasks,
+    holding: ['ground-path'] as const,
+    hasWaterCoil: true,
+    isCapillary: true,
+    bothSides: true,
+    test: { gauge: 1, limit: 2 },
+  }
+  const without = (id: TaskId) => ({ ...base, tasks: plan.tasks.filter((task) => task.id !== id) })
+  /** The task waits for nothing any more, nor does anything wait for it. */
+  const loose = (...ids: TaskId[]) => ({
+    ...base,
+    tasks: plan.tasks.map((task) => ({
+      ...task,
+      after: ids.includes(task.id) ? [] : task.after.filter((id) => !ids.includes(id)),
+    })),
+  })
+  test.each([
+    ['proof-on-the-day', without('confirmDead')],
+    ['sweep-before-flame', without('sweep')],
+    ['sweep-before-flame', loose('sweep')],
+    ['recovered-once', without('recover')],
+    ['leak-before-compressor', loose('leakSearch')],
+    ['dryer-last', loose('swapLiquidDryer')],
+    ['parts-in-before-test', loose('partsIn')],
+    ['test-vacuum-charge', loose('decayTest')],
+    ['test-pressure', { ...base, test: { gauge: 3, limit: 2 } }],
+    ['water', without('drainWater')],
+    ['both-sides', { ...base, bothSides: false }],
+    ['lock-out', loose('lockOut')],
+    ['locked-when-open', without('lockOut')],
+    ['fire-watch', without('fireWatch')],
+    ['vetoes', loose('settle')],
+    ['vetoes', { ...base, holding: ['terminals-burnt', 'rotation-unknown', 'isolated'] as const }],
+  ] as const)('%s', (id, broken) => {
+    expect(rulesOf(base).find((rule) => rule.id === id)?.holds).toBe(true)
+    expect(rulesOf(broken as typeof base).find((rule) => rule.id === id)?.holds).toBe(false)
+  })
+})
+
+describe('the graph', () => {
+  const graph = (ids: readonly TaskId[]) => graphOf(obeying(ids, []))
+  test('wiring floats in the vacuum, panels in holds, the fire watch to the end', () => {
+    const tasks = planRepair(emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }), [
+      'compressor-open-winding',
+    ]).tasks
+    const meanwhile = tasks.find(({ id }) => id === 'evacuate')!.meanwhile
+    expect(meanwhile).toEqual(expect.arrayContaining(['rewire', 'refit', 'fireWatch']))
+    expect(tasks.find(({ id }) => id === 'recover')!.meanwhile).toContain('gainAccess')
+  })
+  test('bubbles are made while it holds, and the vacuum waits for both', () => {
+    const tasks = graph(['pressureTest', 'bubbleJoints', 'evacuate'])
+    expect(tasks.find(({ id }) => id === 'bubbleJoints')).toMatchObject({
+      after: [],
+      alongside: ['pressureTest'],
+    })
+    expect(tasks.find(({ id }) => id === 'evacuate')!.after).toEqual(['pressureTest', 'bubbleJoints'])
+  })
+  test('two parts are replaced side by side, each before the dryer', () => {
+    const tasks = graph(['sweep', 'swapValve', 'swapReversingValve', 'swapLiquidDryer'])
+    const ancestors = ancestorsOf(tasks)
+    expect(ancestors.get('swapValve')!.has('swapReversingValve')).toBe(false)
+    expect([...ancestors.get('swapLiquidDryer')!]).toEqual(
+      expect.arrayContaining(['swapValve', 'swapReversingValve', 'sweep']),
+    )
+  })
+})

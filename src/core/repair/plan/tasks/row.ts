@@ -1,0 +1,83 @@
+import type { CautionId } from '../../../safety/cautions'
+import type { Act, VetoId } from '../../../safety/vetoes'
+import type { Machine, Minutes } from '../../schedule/model'
+
+/** The way of a job through handbook 01 and 07; a task of one stage begins when those of the stages before it are over. */
+export const STAGES = [
+  'arrive',
+  'prove',
+  'pump',
+  'lock',
+  'find',
+  'ready',
+  'empty',
+  'sweep',
+  'blow',
+  'mend',
+  'open',
+  'oil',
+  'fit',
+  'seal',
+  'parts',
+  'test',
+  'vacuum',
+  'hold',
+  'charge',
+  'release',
+  'start',
+  'trim',
+  'mark',
+  'close',
+] as const
+export type Stage = (typeof STAGES)[number]
+export const stageAt = (stage: Stage): number => STAGES.indexOf(stage)
+
+/** Stages whose tasks follow each other in the order of the table; those of the others may overlap. */
+export const IN_TURN: readonly Stage[] = [
+  'arrive',
+  'prove',
+  'pump',
+  'lock',
+  'find',
+  'ready',
+  'empty',
+  'oil',
+  'charge',
+  'release',
+  'start',
+  'trim',
+  'mark',
+  'close',
+]
+
+/** What then, if it fails. */
+export type Failure = {
+  readonly sentence: string
+  /** what that costs */
+  readonly minutes?: Minutes
+}
+
+export type TaskRow = {
+  readonly label: string
+  readonly stage: Stage
+  /** it may lie anywhere after its stage and before this one: done while something runs by itself */
+  readonly until?: Stage
+  /** it is done while the task of another stage runs by itself */
+  readonly alongside?: string
+  readonly handsOn: Minutes
+  readonly unattended?: Minutes
+  readonly machine?: Machine
+  readonly cautions: readonly CautionId[]
+  /** the circuit stands open from this task until the pressure test */
+  readonly opens?: true
+  /** what it does that can hurt in some states; flame where brazing is cautioned */
+  readonly acts?: readonly Act[]
+  /** states that it ends, and states that it makes */
+  readonly lifts?: readonly VetoId[]
+  readonly brings?: readonly VetoId[]
+  /** what must be shown before the next task begins */
+  readonly gate?: string
+  readonly fails?: Failure
+}
+
+export const defineTasks = <T extends Record<string, TaskRow>>(rows: T): T => rows

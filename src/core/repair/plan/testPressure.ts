@@ -1,0 +1,87 @@
+import { fromPascals, toKelvin, toPascals } from '../../base/units/convert'
+import type { PressureUnit } from '../../base/units/units'
+import { saturationPressure } from '../../physics/refrigerants/saturation'
+import type { Policy } from '../../record/policy/policy'
+import type { UnitPlate } from '../../record/equipment/unit'
+
+/** How far the nitrogen goes up, Pa over the air, and why no further. */
+export type TestPressure = {
+  readonly gauge: number
+  /** the lowest of what is connected, Pa over the air */
+  readonly limit: number
+  /** whose limit it is */
+  readonly of: string
+  /** the plate says nothing: a common value, to be looked up */
+  readonly isAssumed: boolean
+  /** pressures at which one stops and listens, Pa over the air */
+  readonly steps: readonly number[]
+  readonly sentence: string
+}
+
+const psi = (value: number) => toPascals({ value, unit: 'psia' })
+/** [practice] handbook 07: many leaks show at the first steps and nitrogen is saved. */
+const STEPS = [5, 25, 50].map(psi)
+/** [practice] handbook 11: near the plate's limit leaves this share of it; the moderate school stops here. */
+const NEAR = 0.95
+const MODERATE = psi(200)
+
+/** [practice] handbook 07: what is put in where the plate says nothing; small splits of the dense refrigerants take more. */
+const USUAL = { old: { low: psi(150), high: psi(250) }, dense: { low: psi(250), high: psi(400) } } as const
+/** Saturation at 104 F above which a refrigerant counts as dense: R-410A, R-32, R-454B. */
+const DENSE = psi(300)
+const AT_104 = toKelvin({ value: 104, unit: 'F' })
+const usualOf = ({ refrigerant }: UnitPlate) =>
+  saturationPressure(refrigerant, 'bubble', AT_104) > DENSE ? USUAL.dense : USUAL.old
+
+type Section = { readonly of: string; readonly limit: number; readonly isAssumed: boolean }
+
+function plateLimit({ designPressures }: UnitPlate, side: 'high' | 'low'): number | undefined {
+  const written = designPressures?.[side]
+  if (!written) return undefined
+  // a plate writes gauge pressure; the air drops out
+  const zero = toPascals({ value: 0, unit: written.unit as PressureUnit })
+  return toPascals({ value: written.value, unit: written.unit as PressureUnit }) - zero
+}
+
+/** Sections that the test reaches, each with its limit. */
+function sections(unit: UnitPlate, isPart: boolean, dryers: readonly Section[]): Section[] {
+  const usual = usualOf(unit)
+  const side = (name: 'high' | 'low'): Section => {
+    const limit = plateLimit(unit, name)
+    return limit === undefined
+      ? { of: `${name} side, usual for ${unit.refrigerant}`, limit: usual[name], isAssumed: true }
+      : { of: `${name} side of the plate`, limit, isAssumed: false }
+  }
+  // behind a shut receiver valve stands the low side alone
+  return [side('low'), ...(isPart ? [] : [side('high')]), ...dryers]
+}
+
+const shown = (pascals: number) => `${fromPascals(pascals, 'psia').toFixed(0)} psig`
+
+/**
+ * The pressure of the test: never above the lowest of the sections that are connected (handbook 07, 11).
+ * @param isPart only the isolated part is tested
+ * @param dryers working pressures of the dryers that go in, Pa over the air
+ */
+export function testPressureOf(
+  unit: UnitPlate,
+  policy: Policy,
+  isPart: boolean,
+  dryers: readonly number[],
+): TestPressure {
+  const parts = dryers.map((limit): Section => ({ of: 'the new dryer', limit, isAssumed: false }))
+  const all = sections(unit, isPart, parts)
+  const lowest = all.reduce((a, b) => (b.limit < a.limit ? b : a))
+  const wanted = policy.testPressure === 'moderate' ? Math.min(MODERATE, lowest.limit) : lowest.limit * NEAR
+  const step = psi(5)
+  const gauge = Math.floor(wanted / step) * step
+  const steps = policy.pressureSteps === 'steps' ? STEPS.filter((each) => each < gauge) : []
+  return {
+    gauge,
+    limit: lowest.limit,
+    of: lowest.of,
+    isAssumed: lowest.isAssumed,
+    steps: [...steps, gauge],
+    sentence: `${[...steps, gauge].map((each) => fromPascals(each, 'psia').toFixed(0)).join(', ')} psig; limit ${shown(lowest.limit)}, ${lowest.of}${lowest.isAssumed ? ': not on the plate, look it up' : ''}.`,
+  }
+}

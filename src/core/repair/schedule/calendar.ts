@@ -1,0 +1,109 @@
+import type { Activity, Problem, Stretch } from './model'
+
+/** Working minutes and dry spells of a problem, looked up by minute. */
+export type Calendar = {
+  readonly horizon: number
+  /** working minutes before each minute */
+  readonly worked: Int32Array
+  /** the minute in which each working minute lies */
+  readonly minuteOf: Int32Array
+  /** spells in which a circuit may stand open, in order */
+  readonly dry: readonly Stretch[]
+  /** stretches in which nothing runs by itself, in order */
+  readonly still: readonly Stretch[]
+}
+
+const inOrder = (all: readonly Stretch[]) => [...all].sort((a, b) => a.from - b.from)
+
+/** What is left of a span when stretches are taken out of it. */
+export function gapsOf(stretches: readonly Stretch[], horizon: number): Stretch[] {
+  const gaps: Stretch[] = []
+  let from = 0
+  for (const stretch of inOrder(stretches)) {
+    if (stretch.from > from) gaps.push({ from, to: Math.min(stretch.from, horizon) })
+    from = Math.max(from, stretch.to)
+  }
+  if (from < horizon) gaps.push({ from, to: horizon })
+  return gaps.filter(({ from: a, to }) => to > a)
+}
+
+/** The calendar of a problem. */
+export function calendarOf({ idle, shut, still, horizon }: Problem): Calendar {
+  const works = new Uint8Array(horizon).fill(1)
+  for (const { from, to } of idle) works.fill(0, Math.max(0, from), Math.min(horizon, Math.max(0, to)))
+  const worked = new Int32Array(horizon + 1)
+  const minuteOf: number[] = []
+  for (let minute = 0; minute < horizon; minute += 1) {
+    worked[minute + 1] = worked[minute]! + works[minute]!
+    if (works[minute]) minuteOf.push(minute)
+  }
+  return {
+    horizon,
+    worked,
+    minuteOf: Int32Array.from(minuteOf),
+    dry: gapsOf(shut, horizon),
+    still: inOrder(still),
+  }
+}
+
+/** Past every plan: what cannot be placed ends here. */
+export const NEVER = 1_000_000_000
+
+/** The first working minute at or after a minute; NEVER past the horizon. */
+export function workFrom({ worked, minuteOf, horizon }: Calendar, minute: number): number {
+  if (minute >= horizon) return NEVER
+  return minuteOf[worked[minute]!] ?? NEVER
+}
+
+/** When a person who begins at a working minute has worked for some minutes; idle stretches lie between. */
+export function workedUntil({ worked, minuteOf }: Calendar, start: number, minutes: number): number {
+  const last = minuteOf[worked[start]! + minutes - 1]
+  return last === undefined ? NEVER : last + 1
+}
+
+/** The latest working minute from which some minutes of work are done by a minute; negative where there is none. */
+export function workBackFrom(
+  { worked, minuteOf, horizon }: Calendar,
+  until: number,
+  minutes: number,
+): number {
+  const done = worked[Math.max(0, Math.min(until, horizon))]!
+  return done < minutes ? -1 : minuteOf[done - minutes]!
+}
+
+/** The end of what would run by itself over a stretch in which nothing may; undefined where it meets none. */
+function stillnessIn({ still }: Calendar, from: number, to: number): number | undefined {
+  return still.find((each) => each.from < to && each.to > from)?.to
+}
+
+/** Whether the work of an activity that begins at a minute also runs by itself to its end, and where it lies. */
+export type Fit = { readonly start: number; readonly handsOff: number; readonly end: number }
+
+/** Latest start from which the hands are off at or after a minute. */
+function startFor(calendar: Calendar, handsOff: number, minutes: number, after: number): number {
+  const back = workBackFrom(calendar, handsOff, minutes)
+  let start = Math.max(after, back)
+  for (;;) {
+    start = workFrom(calendar, start)
+    if (start === NEVER || workedUntil(calendar, start, minutes) >= handsOff) return start
+    start += 1
+  }
+}
+
+/** The first place at or after a minute that the calendar allows; undefined where the horizon ends before. */
+export function fitFrom(
+  calendar: Calendar,
+  { handsOn, unattended }: Activity,
+  minute: number,
+): Fit | undefined {
+  let start = workFrom(calendar, minute)
+  for (;;) {
+    if (start === NEVER) return undefined
+    const handsOff = workedUntil(calendar, start, handsOn)
+    if (handsOff === NEVER) return undefined
+    const until = unattended > 0 ? stillnessIn(calendar, handsOff, handsOff + unattended) : undefined
+    const end = handsOff + unattended
+    if (until === undefined) return end > calendar.horizon ? undefined : { start, handsOff, end }
+    start = startFor(calendar, until, handsOn, start + 1)
+  }
+}

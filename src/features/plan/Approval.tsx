@@ -1,0 +1,103 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { format } from 'date-fns'
+import { setQuote } from '@/core/record/edits/dayEdits'
+import type { Plan } from '@/core/repair/plan/plan'
+import { suspectLabel } from '@/core/diagnosis/faults/faults'
+import { systemClock } from '@/data/clock'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { ChoiceChips } from '@/ui/ChoiceChips'
+import type { StageProps } from '../shared/stageProps'
+import { Sentences } from './More'
+
+type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
+
+const now = () => format(new Date(systemClock.now()), "yyyy-MM-dd'T'HH:mm")
+const WHY = { suspected: 'suspected, not decided', 'gate-shut': 'decided, its gate is shut' } as const
+
+/** What must be proven before anything is bought. */
+export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
+  const first = proofs.filter(({ isFirst }) => isFirst)
+  if (first.length === 0) return null
+  return (
+    <section aria-labelledby="prove-title">
+      <Typography id="prove-title" variant="h2">
+        Prove first
+      </Typography>
+      {first.map(({ fault, why, missing }) => (
+        <Box key={fault} sx={{ mb: 1 }}>
+          <Typography sx={{ fontWeight: 650 }}>
+            △ {suspectLabel(fault)}: {why ? WHY[why] : ''}
+          </Typography>
+          <Sentences all={missing} />
+        </Box>
+      ))}
+      <Typography sx={{ fontSize: '0.95rem' }}>
+        Its parts are not bought and nothing is opened for it until then; decide it on Diagnose.
+      </Typography>
+    </section>
+  )
+}
+
+/** Whether the owner agreed: asked, given or refused, by whom, how long ago. */
+export function Approval({ job, change, plan: { approval, opens, parts } }: Props) {
+  const quote = job.day?.quote
+  if (!opens && !parts.some(({ days }) => days !== undefined)) return null
+  const isGood = approval.state === 'given' && !approval.isStale
+  return (
+    <section aria-labelledby="approval-title">
+      <Typography id="approval-title" variant="h2">
+        The owner agrees
+      </Typography>
+      <Typography>
+        {isGood ? '●' : approval.state === 'refused' ? '⬣' : '△'} {approval.sentence}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end' }}>
+        {quote?.askedAt ? (
+          <Button
+            color="inherit"
+            onClick={() =>
+              void change(
+                setQuote({ askedAt: undefined, answer: undefined, answeredAt: undefined, by: undefined }),
+              )
+            }
+          >
+            Take back: asked {format(new Date(quote.askedAt), 'd MMM HH:mm')}
+          </Button>
+        ) : (
+          <Button variant="outlined" onClick={() => void change(setQuote({ askedAt: now() }))}>
+            The quote is asked for
+          </Button>
+        )}
+        <ChoiceChips
+          label="Answer"
+          values={['given', 'refused']}
+          labels={{ given: 'agreed', refused: 'refused' }}
+          value={quote?.answer}
+          onChange={(word) =>
+            void change(
+              setQuote({
+                answer: word as 'given' | 'refused' | undefined,
+                answeredAt: word ? now() : undefined,
+              }),
+            )
+          }
+        />
+        {quote?.answer && (
+          <AutosaveField
+            label="By whom"
+            size="small"
+            fullWidth={false}
+            fullWidth={false}
+            fullWidth={false}
+            value={quote.by ?? ''}
+            onSave={(by) => change(setQuote({ by: by || undefined }))}
+            sx={{ pb: 1 }}
+          />
+        )}
+      </Box>
+    </section>
+  )
+}

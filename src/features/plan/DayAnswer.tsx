@@ -1,0 +1,85 @@
+'use client'
+import Typography from '@mui/material/Typography'
+import type { DayPlan } from '@/core/repair/day/planDay'
+import { Figure, Figures } from '@/ui/Figure'
+import { dayText, timeAt } from '@/ui/timeplan/layout'
+import { wallText } from '@/core/base/units/wall'
+import { duration } from '../shared/planText'
+
+const dayOf = ({ calendar }: DayPlan, minute: number) =>
+  calendar.isDated ? dayText(wallText(calendar.origin + minute)) : `day ${Math.floor(minute / 1440) + 1}`
+
+/** The day is said where it is not the first one. */
+const onDay = (day: DayPlan, minute: number) =>
+  dayOf(day, minute) === dayOf(day, 0) ? '' : `${dayOf(day, minute)}, `
+
+const searched = ({ isProven, bound, finish }: DayPlan): string =>
+  isProven
+    ? 'No order is quicker'
+    : bound === undefined || finish === undefined
+      ? ''
+      : `No order saves more than ${duration(finish - bound)}`
+
+/** When it is done, likely and safe; when it runs; how long it stands open; the deadline. */
+export function DayAnswer({ day }: { day: DayPlan }) {
+  const { finish, p50, p90, running, open, visits, deadline, problem } = day
+  if (problem)
+    return (
+      <Typography role="alert" sx={{ fontSize: '1.1rem', fontWeight: 650, my: 1 }}>
+        ⬣ {problem}
+      </Typography>
+    )
+  if (finish === undefined) return null
+  return (
+    <>
+      <Figures>
+        <Figure
+          label="Done, likely"
+          value={timeAt(day, p50 ?? finish)}
+          note={onDay(day, p50 ?? finish) || duration(p50 ?? finish)}
+        />
+        <Figure
+          label="Done, safe"
+          value={p90 === undefined ? 'not this week' : timeAt(day, p90)}
+          note={p90 === undefined ? 'one day in ten' : `${onDay(day, p90)}nine days in ten`}
+        />
+        {running && (
+          <Figure
+            label="Runs again"
+            value={timeAt(day, running.likely)}
+            note={`${onDay(day, running.likely)}${running.p90 === undefined ? 'likely' : `safe ${onDay(day, running.p90)}${timeAt(day, running.p90)}`}`}
+          />
+        )}
+        {open && (
+          <Figure
+            label="Stands open"
+            value={duration(open.to - open.from)}
+            note={`${onDay(day, open.from)}${timeAt(day, open.from)} to ${timeAt(day, open.to)}`}
+          />
+        )}
+      </Figures>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+        {searched(day)}; {visits.length > 1 && `${visits.length} visits, `}
+        {duration(day.handsOn)} of hands, {duration(day.unattended)} by itself.
+      </Typography>
+      {deadline && <DeadlineNote deadline={deadline} />}
+    </>
+  )
+}
+
+const OF = { space: 'the space is too hot', goods: 'the goods spoil' } as const
+
+function DeadlineNote({ deadline }: { deadline: NonNullable<DayPlan['deadline']> }) {
+  const { of, marginLikely, marginSafe } = deadline
+  const isSafe = marginSafe !== undefined && marginSafe >= 0
+  const mark = isSafe ? '●' : marginLikely >= 0 ? '△' : '⬣'
+  const late = (minutes: number) =>
+    minutes >= 0 ? `${duration(minutes)} before` : `${duration(-minutes)} after`
+  return (
+    <Typography sx={{ fontWeight: isSafe ? 400 : 650 }}>
+      {mark} It runs again {late(marginLikely)} {OF[of]}, likely
+      {marginSafe === undefined ? '' : `; ${late(marginSafe)} on a slow day`}.
+      {isSafe ? '' : ' Bring ice, a spare unit or a second person, or move the goods.'}
+    </Typography>
+  )
+}

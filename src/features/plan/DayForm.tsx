@@ -1,0 +1,235 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Switch from '@mui/material/Switch'
+import Typography from '@mui/material/Typography'
+import { addDays, format } from 'date-fns'
+import { addStretch, removeStretch, setDay } from '@/core/record/edits/dayEdits'
+import { ACCESS_EASE, type Day } from '@/core/record/records/day'
+import { USUAL_HOURS } from '@/core/repair/day/calendar'
+import { systemClock } from '@/data/clock'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { ChoiceChips } from '@/ui/ChoiceChips'
+import type { StageProps } from '../shared/stageProps'
+import { More } from './More'
+
+type Props = Pick<StageProps, 'job' | 'change'>
+
+const WALL = "yyyy-MM-dd'T'HH:mm"
+/** Tomorrow at the usual hour, by the clock of this machine. */
+export const proposedStart = (): string =>
+  `${format(addDays(new Date(systemClock.now()), 1), 'yyyy-MM-dd')}T${USUAL_HOURS.start}`
+
+type FieldProps = {
+  label: string
+  value: string | undefined
+  type: 'time' | 'datetime-local'
+  onSave: (value: string | undefined) => Promise<boolean> | void
+}
+
+/** A time or a moment; an empty one takes it away. */
+function TimeField({ label, value, type, onSave }: FieldProps) {
+  return (
+    <AutosaveField
+      label={label}
+      type={type}
+      value={value ?? ''}
+      size="small"
+      fullWidth={false}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { 'aria-label': label, style: { minHeight: 30 } },
+      }}
+      sx={{ width: type === 'time' ? 150 : 230 }}
+      onSave={(text) => {
+        // a date that is half typed is empty in the browser
+        const saved = onSave(text || undefined)
+        return saved ?? undefined
+      }}
+    />
+  )
+}
+
+/** Who, from when, and how hard it is to reach. */
+export function DayBasics({ job, change }: Props) {
+  const day = job.day ?? {}
+  const set = (values: Parameters<typeof setDay>[0]) => change(setDay(values))
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'end', columnGap: 2 }}>
+      <ChoiceChips
+        label="People"
+        values={['1', '2', '3']}
+        value={String(day.crew ?? 1)}
+        onChange={(word) => void set({ crew: word ? (Number(word) as 1 | 2 | 3) : undefined })}
+      />
+      <ChoiceChips
+        label="Access"
+        values={ACCESS_EASE}
+        value={day.access ?? 'usual'}
+        onChange={(word) => void set({ access: ACCESS_EASE.find((each) => each === word) })}
+      />
+      <Box sx={{ py: 1, display: 'flex', gap: 1, alignItems: 'center' }}>
+        <TimeField label="Start" type="datetime-local" value={day.start} onSave={(start) => set({ start })} />
+        {!day.start && (
+          <Button variant="outlined" onClick={() => void set({ start: proposedStart() })}>
+            Tomorrow {USUAL_HOURS.start}
+          </Button>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+type StretchProps = Props & {
+  table: 'rain' | 'breaks'
+  label: string
+  all: readonly { from: string; to: string }[]
+}
+
+const shown = (text: string) => (text.length > 5 ? format(new Date(text), 'EEE d MMM HH:mm') : text)
+
+/** Lines of rain or breaks, each with what takes it away. */
+function Stretches({ change, table, label, all }: StretchProps) {
+  return all.map(({ from, to }, i) => (
+    <Box key={`${from}${to}${i}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Typography sx={{ flex: 1 }}>
+        {label} {shown(from)} to {shown(to)}
+      </Typography>
+      <Button
+        color="inherit"
+        aria-label={`Remove ${label.toLowerCase()} ${shown(from)}`}
+        onClick={() => void change(removeStretch(table, i))}
+      >
+        Remove
+      </Button>
+    </Box>
+  ))
+}
+
+const HOUR = 60 * 60_000
+/** Rain begins as two hours after the start, to be typed over. */
+function usualRain({ start }: Day) {
+  const from = new Date(start ?? proposedStart()).getTime() + 2 * HOUR
+  return { from: format(new Date(from), WALL), to: format(new Date(from + 2 * HOUR), WALL) }
+}
+
+/** What is changed of the last line: a stretch is typed by taking it away and putting the new one. */
+function StretchFields({ change, table, all }: Omit<StretchProps, 'label'>) {
+  const last = all.at(-1)
+  if (!last) return null
+  const type = table === 'rain' ? 'datetime-local' : 'time'
+  const index = all.length - 1
+  const put = (values: Partial<{ from: string; to: string }>) =>
+    change((job, stamp) =>
+      addStretch(table, { ...last, ...values })(removeStretch(table, index)(job, stamp), stamp),
+    )
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, py: 1 }}>
+      {(['from', 'to'] as const).map((side) => (
+        <TimeField
+          key={side}
+          label={`${table === 'rain' ? 'Rain' : 'Break'} ${side}`}
+          type={type}
+          value={last[side]}
+          onSave={(value) => (value ? put({ [side]: value }) : undefined)}
+        />
+      ))}
+    </Box>
+  )
+}
+
+/** By when it must run again, and what happens else. */
+function DeadlineFields({ job, change }: Props) {
+  const day = job.day ?? {}
+  const set = (values: Parameters<typeof setDay>[0]) => change(setDay(values))
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', pt: 1 }}>
+      <TimeField
+        label="Must run again by"
+        type="datetime-local"
+        value={day.deadline}
+        onSave={(deadline) => set({ deadline })}
+      />
+      <ChoiceChips
+        label="or else"
+        values={['space', 'goods']}
+        labels={{ space: 'the space is too hot', goods: 'the goods spoil' }}
+        value={day.deadlineOf}
+        onChange={(word) => void set({ deadlineOf: word as Day['deadlineOf'] })}
+      />
+    </Box>
+  )
+}
+
+/** Hours, light, breaks, rain, deadline: what the day must keep. */
+export function DayLimits({ job, change }: Props) {
+  const day = job.day ?? {}
+  const set = (values: Parameters<typeof setDay>[0]) => change(setDay(values))
+  const rain = day.rain ?? []
+  const breaks = day.breaks ?? []
+  const count =
+    rain.length + breaks.length + [day.opensAt, day.lightFrom, day.deadline].filter(Boolean).length
+  return (
+    <More label={`Hours, weather, breaks, deadline${count > 0 ? `, ${count} set` : ''}`}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, py: 1 }}>
+        <TimeField
+          label="Building opens"
+          type="time"
+          value={day.opensAt}
+          onSave={(opensAt) => set({ opensAt })}
+        />
+        <TimeField
+          label="Building closes"
+          type="time"
+          value={day.closesAt}
+          onSave={(closesAt) => set({ closesAt })}
+        />
+        <TimeField
+          label="Light from"
+          type="time"
+          value={day.lightFrom}
+          onSave={(lightFrom) => set({ lightFrom })}
+        />
+        <TimeField label="Light to" type="time" value={day.lightTo} onSave={(lightTo) => set({ lightTo })} />
+      </Box>
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+        Where nothing is set one works from {USUAL_HOURS.opensAt} to {USUAL_HOURS.closesAt}.
+      </Typography>
+      <FormControlLabel
+        sx={{ minHeight: 48 }}
+        control={
+          <Switch
+            checked={day.leaveRunning === true}
+            onChange={(_event, on) => void set({ leaveRunning: on || undefined })}
+          />
+        }
+        label="Machines may run on while nobody is there"
+      />
+      <Stretches job={job} change={change} table="breaks" label="Break" all={breaks} />
+      <StretchFields job={job} change={change} table="breaks" all={breaks} />
+      <Stretches job={job} change={change} table="rain" label="Rain" all={rain} />
+      <StretchFields job={job} change={change} table="rain" all={rain} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant="outlined"
+          onClick={() => void change(addStretch('breaks', { from: '12:00', to: '12:30' }))}
+        >
+          Add a break
+        </Button>
+        <Button
+          variant="outlined"
+          onClick={() =>
+            void change((before, stamp) => {
+              const dated = day.start ? before : setDay({ start: proposedStart() })(before, stamp)
+              return addStretch('rain', usualRain(day))(dated, stamp)
+            })
+          }
+        >
+          Add rain
+        </Button>
+      </Box>
+      <DeadlineFields job={job} change={change} />
+    </More>
+  )
+}

@@ -1,0 +1,158 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { editPart, removeOwnPart, setMatch } from '@/core/record/edits/dayEdits'
+import type { PlanPart } from '@/core/repair/plan/parts/planParts'
+import { AutosaveField } from '@/ui/AutosaveField'
+import type { StageProps } from '../shared/stageProps'
+
+type Props = Pick<StageProps, 'job' | 'change'> & { part: PlanPart }
+
+const MARKS = { fits: '● fits', differs: '⬣ differs', unknown: '△ not known' } as const
+
+/** Point by point: what is asked for, what a substitute offers, whether it fits. */
+function MatchTable({ part, change }: Omit<Props, 'job'>) {
+  if (part.match.length === 0) return null
+  const field = (side: 'wanted' | 'offered', point: PlanPart['match'][number]) => {
+    const name = `${point.label}, ${side === 'wanted' ? 'asked for' : 'substitute'}`
+    return (
+      <AutosaveField
+        size="small"
+        fullWidth={false}
+        value={point[side] ?? ''}
+        placeholder={side === 'wanted' ? 'read it off the old one' : ''}
+        slotProps={{ htmlInput: { 'aria-label': name } }}
+        onSave={(text) => change(setMatch(part.id, side, point.id, text))}
+      />
+    )
+  }
+  return (
+    <Box
+      role="group"
+      aria-label={`Match of: ${part.label}`}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr 1fr', md: '140px 1fr 1fr 110px' },
+        gap: 1,
+        alignItems: 'center',
+      }}
+    >
+      {part.match.map((point) => (
+        <Box key={point.id} sx={{ display: 'contents' }}>
+          <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, fontSize: '0.95rem', fontWeight: 650 }}>
+            {point.label}
+            <Box component="span" sx={{ display: { md: 'none' }, fontWeight: 400 }}>
+              {' '}
+              {MARKS[point.fit]}
+            </Box>
+          </Typography>
+          {field('wanted', point)}
+          {field('offered', point)}
+          <Typography
+            sx={{
+              display: { xs: 'none', md: 'block' },
+              fontSize: '0.95rem',
+              color: point.fit === 'differs' ? 'error.main' : 'text.secondary',
+            }}
+          >
+            {MARKS[point.fit]}
+          </Typography>
+        </Box>
+      ))}
+      <Typography sx={{ gridColumn: '1 / -1', color: 'text.secondary', fontSize: '0.9rem' }}>
+        Left what is asked for, right what the box or a substitute says; checked before leaving and when it is
+        collected.
+      </Typography>
+    </Box>
+  )
+}
+
+/** What can be changed of one line: its words, count, when it comes, its match; struck off and put back. */
+export function PartDetail({ job, change, part }: Props) {
+  const edit = job.day?.parts?.[part.id]
+  const own = job.day?.ownParts?.find(({ id }) => part.isOwn && part.id.endsWith(id.toLowerCase()))
+  return (
+    <Box sx={{ display: 'grid', gap: 1, py: 0.5 }}>
+      <MatchTable part={part} change={change} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <AutosaveField
+          label="How many, how much"
+          size="small"
+          fullWidth={false}
+          fullWidth={false}
+          value={edit?.quantity ?? part.quantity ?? ''}
+          sx={{ width: 190 }}
+          onSave={(quantity) => change(editPart(part.id, { quantity: quantity || undefined }))}
+        />
+        <AutosaveField
+          label="In hand from"
+          type="datetime-local"
+          size="small"
+          fullWidth={false}
+          fullWidth={false}
+          value={part.arrives ?? ''}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': 'In hand from' } }}
+          onSave={(arrives) => change(editPart(part.id, { arrives: arrives || undefined }))}
+        />
+        <AutosaveField
+          label="Written as"
+          size="small"
+          fullWidth={false}
+          fullWidth={false}
+          value={part.label}
+          sx={{ flex: 1, minWidth: 200 }}
+          onSave={(label) => change(editPart(part.id, { label: label || undefined }))}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          color="inherit"
+          onClick={() => void change(editPart(part.id, { struck: part.struck ? undefined : true }))}
+        >
+          {part.struck ? 'Put back on the list' : 'Strike off'}
+        </Button>
+        {own && (
+          <Button color="inherit" onClick={() => void change(removeOwnPart(own.id))}>
+            Remove
+          </Button>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+/** One more line, written by hand. */
+export function AddPart({
+  onAdd,
+  value,
+  onType,
+}: {
+  onAdd: () => void
+  value: string
+  onType: (text: string) => void
+}) {
+  return (
+    <Box
+      component="form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        onAdd()
+      }}
+      sx={{ display: 'flex', gap: 1, py: 1 }}
+    >
+      <TextField
+        size="small"
+        fullWidth={false}
+        label="Something else to bring"
+        value={value}
+        onChange={(event) => onType(event.target.value)}
+        sx={{ flex: 1 }}
+      />
+      <Button type="submit" variant="outlined" disabled={value.trim() === ''}>
+        Add
+      </Button>
+    </Box>
+  )
+}

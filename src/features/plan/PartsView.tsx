@@ -1,0 +1,129 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import { useState } from 'react'
+import { addOwnPart } from '@/core/record/edits/dayEdits'
+import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
+import { isByPosition, leaveKey } from '@/core/record/records/tick'
+import type { PlanPart } from '@/core/repair/plan/parts/planParts'
+import type { Plan } from '@/core/repair/plan/plan'
+import { leavingList } from '../shared/loadOut'
+import type { StageProps } from '../shared/stageProps'
+import { Approval, ProveFirst } from './Approval'
+import { Checklist } from './Checklist'
+import { JobPolicy } from './JobPolicy'
+import { Columns } from './More'
+import { AddPart, PartDetail } from './PartDetail'
+import { RepairWays } from './RepairWays'
+
+type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
+
+/** Ticks of lists that were numbered: told once, then set again by what they mean. */
+function OldTicks({ ticks, change }: { ticks: StageProps['job']['ticks'] } & Pick<StageProps, 'change'>) {
+  const old = ticks.filter(isByPosition)
+  if (old.length === 0) return null
+  return (
+    <Alert severity="info" onClose={() => void change(dropOldTicks)}>
+      {old.length === 1 ? '1 part was' : `${old.length} parts were`} ticked off by its place in an older list,
+      and the list may have changed since: look at the parts and tick them again.
+    </Alert>
+  )
+}
+
+const shownAt = (wall: string) => wall.replace('T', ' ')
+
+function PartNote({ part }: { part: PlanPart }) {
+  const { quantity, why, hold, days, arrives, match, struck } = part
+  const known = match.flatMap(({ wanted }) => wanted ?? [])
+  const differs = match.filter(({ fit }) => fit === 'differs').map(({ label }) => label.toLowerCase())
+  return (
+    <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
+      {struck && <b>struck off · </b>}
+      {quantity && (
+        <Box component="b" sx={{ color: 'text.primary' }}>
+          {quantity} ·{' '}
+        </Box>
+      )}
+      {known.length > 0 ? known.join(', ') : why}
+      {arrives
+        ? ` · in hand from ${shownAt(arrives)}`
+        : days !== undefined && ` · ordered, about ${days} day${days === 1 ? '' : 's'}`}
+      {hold && (
+        <Box component="span" sx={{ fontWeight: 650, color: 'text.primary' }}>
+          {' '}
+          △ {hold}
+        </Box>
+      )}
+      {differs.length > 0 && (
+        <Box component="span" sx={{ color: 'error.main', fontWeight: 650 }}>
+          {' '}
+          ⬣ substitute differs: {differs.join(', ')}
+        </Box>
+      )}
+    </Typography>
+  )
+}
+
+/** What to bring and what to look at before leaving; what is proven, agreed and chosen before it is bought. */
+export function PartsView({ job, change, plan }: Props) {
+  const [typed, setTyped] = useState('')
+  const ticked = job.ticks.map(({ key }) => key)
+  const onTick = (id: string, on: boolean) => void change(tick(id, on))
+  const leaving = leavingList(plan).map((label) => ({ id: leaveKey(label), label }))
+  const live = plan.parts.filter(({ struck }) => !struck)
+  const done = (lines: readonly { id: string }[]) => lines.filter(({ id }) => ticked.includes(id)).length
+  const lines = plan.parts.map((part) => ({
+    id: part.id,
+    label: part.label,
+    note: <PartNote part={part} />,
+    detail: <PartDetail job={job} change={change} part={part} />,
+  }))
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      <OldTicks ticks={job.ticks} change={change} />
+      <Columns
+        wider="left"
+        left={
+          <section aria-labelledby="parts-title">
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <Typography id="parts-title" variant="h2" sx={{ flex: 1 }}>
+                To bring, {done(live)} of {live.length}
+              </Typography>
+              <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/load-out`} color="inherit">
+                Load-out list
+              </Button>
+            </Box>
+            <Checklist label="Parts" lines={lines} ticked={ticked} onTick={onTick} />
+            <AddPart
+              value={typed}
+              onType={setTyped}
+              onAdd={() => {
+                void change(addOwnPart(typed.trim()))
+                setTyped('')
+              }}
+            />
+          </section>
+        }
+        right={
+          <>
+            <ProveFirst plan={plan} />
+            <Approval job={job} change={change} plan={plan} />
+            <RepairWays job={job} change={change} plan={plan} />
+            {leaving.length > 0 && (
+              <section aria-labelledby="leaving-title">
+                <Typography id="leaving-title" variant="h2">
+                  Before you leave, {done(leaving)} of {leaving.length}
+                </Typography>
+                <Checklist label="Before you leave" lines={leaving} ticked={ticked} onTick={onTick} />
+              </section>
+            )}
+            <JobPolicy job={job} change={change} />
+          </>
+        }
+      />
+    </Box>
+  )
+}

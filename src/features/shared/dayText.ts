@@ -1,0 +1,20 @@
+import type { DayPlan } from '@/core/repair/day/planDay'
+import { momentAt, timeAt } from '@/ui/timeplan/layout'
+import { duration } from './planText'
+
+/** The day in a few lines for the office. */
+export function officeText(title: string, day: DayPlan): string {
+  const { finish, p50, p90, running, open, visits, problem } = day
+  if (problem || finish === undefined) return `${title}: no time can be given. ${problem ?? ''}`
+  const likely = p50 ?? finish
+  return [
+    `${title}: ${visits.map((visit) => `${momentAt(day, visit.from)} to ${timeAt(day, visit.to)}`).join('; ')}.`,
+    `Done likely ${momentAt(day, likely)} (${duration(likely)})${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
+    ...(running
+      ? [
+          `The unit runs again about ${momentAt(day, running.likely)}${running.p90 === undefined ? '' : `, safe ${momentAt(day, running.p90)}`}.`,
+        ]
+      : []),
+    ...(open ? [`The circuit stands open ${momentAt(day, open.from)} to ${timeAt(day, open.to)}.`] : []),
+  ].join('\n')
+}

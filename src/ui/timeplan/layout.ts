@@ -1,0 +1,134 @@
+import type { DayPlan, DayRow, Visit } from '@/core/repair/day/planDay'
+import type { Stretch } from '@/core/repair/schedule/model'
+import { clockOf, wallText } from '@/core/base/units/wall'
+
+/** One bar: hands on, or what a machine does with hands and by itself. */
+export type Bar = {
+  readonly id: string
+  readonly number: number
+  readonly from: number
+  readonly to: number
+  /** nobody stands by: drawn hatched */
+  readonly isAlone: boolean
+}
+
+/** A person or a machine with what it does. */
+export type Lane = {
+  readonly name: string
+  readonly kind: 'person' | 'machine'
+  readonly bars: readonly Bar[]
+}
+
+/** One visit as it is drawn. */
+export type Strip = {
+  readonly title: string
+  readonly from: number
+  readonly to: number
+  readonly lanes: readonly Lane[]
+  readonly open: Stretch | undefined
+  readonly rain: readonly Stretch[]
+  readonly breaks: readonly Stretch[]
+  readonly nights: readonly Stretch[]
+  readonly ticks: readonly number[]
+}
+
+const QUARTER = 15
+/** Minutes between two marks of the clock, by how long the strip is. */
+const STEPS = [15, 30, 60, 120, 240] as const
+const MOST_TICKS = 9
+
+const down = (minute: number, step: number) => Math.floor(minute / step) * step
+const up = (minute: number, step: number) => Math.ceil(minute / step) * step
+
+/** Marks of the clock at whole steps of the wall. */
+function ticksOf(from: number, to: number, origin: number): number[] {
+  const step = STEPS.find((each) => (to - from) / each <= MOST_TICKS) ?? STEPS.at(-1)!
+  const first = up(origin + from, step) - origin
+  return Array.from({ length: Math.floor((to - first) / step) + 1 }, (_x, i) => first + i * step)
+}
+
+const cut = (all: readonly Stretch[], from: number, to: number): Stretch[] =>
+  all
+    .map((each) => ({ from: Math.max(from, each.from), to: Math.min(to, each.to) }))
+    .filter((each) => each.to > each.from)
+
+const handBar = (row: DayRow, number: number): Bar => ({
+  id: row.id,
+  number,
+  from: row.start,
+  to: row.handsOff,
+  isAlone: false,
+})
+
+function machineBars(row: DayRow, number: number): Bar[] {
+  const alone: Bar = { id: row.id, number, from: row.handsOff, to: row.end, isAlone: true }
+  return [handBar(row, number), ...(row.end > row.handsOff ? [alone] : [])]
+}
+
+/** What runs by itself without one of the machines: a watch, a settling unit. */
+const BY_ITSELF = 'by itself'
+
+function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, people: number): Lane[] {
+  const numberOf = ({ id }: DayRow) => numbers.get(id) ?? 0
+  const persons = Array.from({ length: people }, (_x, person): Lane => ({
+    name: people === 1 ? 'hands' : `person ${person + 1}`,
+    kind: 'person',
+    bars: rows.filter((row) => row.person === person).map((row) => handBar(row, numberOf(row))),
+  }))
+  const machines = [...new Set(rows.flatMap(({ machine }) => machine ?? []))].map((machine): Lane => ({
+    name: machine,
+    kind: 'machine',
+    bars: rows.filter((row) => row.machine === machine).flatMap((row) => machineBars(row, numberOf(row))),
+  }))
+  const alone = rows.filter((row) => !row.machine && row.end > row.handsOff)
+  const rest: Lane = {
+    name: BY_ITSELF,
+    kind: 'machine',
+    bars: alone.flatMap((row) => machineBars(row, numberOf(row)).filter(({ isAlone }) => isAlone)),
+  }
+  return [...persons, ...machines, ...(alone.length > 0 ? [rest] : [])]
+}
+
+/** Tasks in the order in which they begin, from 1: the same numbers in drawing and list. */
+export const numbersOf = (rows: readonly DayRow[]): Map<string, number> =>
+  new Map([...rows].sort((a, b) => a.start - b.start || a.end - b.end).map(({ id }, i) => [id, i + 1]))
+
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
+
+/** "Fri 27 Nov" of a wall clock. */
+export function dayText(wall: string): string {
+  const day = new Date(`${wall.slice(0, 10)}T00:00:00Z`)
+  return `${DAYS[day.getUTCDay()]} ${day.getUTCDate()} ${MONTHS[day.getUTCMonth()]}`
+}
+
+/** The time of day at a minute of the plan: "09:35". */
+export const timeAt = ({ calendar }: Pick<DayPlan, 'calendar'>, minute: number): string =>
+  clockOf(wallText(calendar.origin + minute))
+
+/** Day and time at a minute of the plan; the time alone while the plan has no date. */
+export const momentAt = (day: Pick<DayPlan, 'calendar'>, minute: number): string =>
+  day.calendar.isDated
+    ? `${dayText(wallText(day.calendar.origin + minute))}, ${timeAt(day, minute)}`
+    : `${timeAt(day, minute)}${minute >= 1440 ? `, day ${Math.floor(minute / 1440) + 1}` : ''}`
+
+/** One visit as a strip of lanes. */
+export function stripOf(day: DayPlan, visit: Visit, index: number): Strip {
+  const { calendar, rows, open } = day
+  const own = rows.filter(({ id }) => visit.tasks.includes(id))
+  const last = Math.max(visit.to, ...own.map(({ end }) => Math.min(end, visit.to + 240)))
+  const from = down(calendar.origin + visit.from, QUARTER) - calendar.origin
+  const to = up(calendar.origin + last + 1, QUARTER) - calendar.origin
+  const [openHere] = open ? cut([open], from, to) : []
+  return {
+    title: calendar.isDated ? dayText(wallText(calendar.origin + visit.from)) : `Day ${index + 1}`,
+    from,
+    to,
+    lanes: lanesOf(own, numbersOf(rows), day.people),
+    open: openHere,
+    rain: cut(calendar.rain, from, to),
+    breaks: cut(calendar.breaks, from, to),
+    nights: cut(calendar.nights, from, to),
+    ticks: ticksOf(from, to, calendar.origin),
+  }
+}
