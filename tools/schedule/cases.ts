@@ -62,7 +62,8 @@ export function drawnProblem(seed: number, { least, most, people, days }: Shape)
   return {
     activities,
     people,
-    idle: days > 0 ? [...nights, ...breaks] : [],
+    idle: days > 0 ? breaks : [],
+    closed: days > 0 ? nights : [],
     shut: days > 0 ? [...nights, ...rain] : [],
     still: days > 0 && random() < 0.4 ? nights : [],
     horizon: HORIZON_DAYS * DAY,

@@ -28,8 +28,12 @@ def within(stretches, cap):
 
 
 def add_calendar(model, problem, activity, start, off, end):
-    """Work rests over idle stretches and goes on; what runs by itself meets no still one."""
+    """Work rests over idle stretches and goes on, over closed ones it is not left; what runs by itself meets no still one."""
     rests = []
+    for first, last in within(problem["closed"], problem["cap"]):
+        before = model.new_bool_var("")
+        model.add(off <= first).only_enforce_if(before)
+        model.add(start >= last).only_enforce_if(before.negated())
     for first, last in within(problem["idle"], problem["cap"]):
         before = model.new_bool_var("")
         over = model.new_bool_var("")

@@ -90,8 +90,6 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
             label="By whom"
             size="small"
             fullWidth={false}
-            fullWidth={false}
-            fullWidth={false}
             value={quote.by ?? ''}
             onSave={(by) => change(setQuote({ by: by || undefined }))}
             sx={{ pb: 1 }}

@@ -13,6 +13,9 @@ const dayOf = ({ calendar }: DayPlan, minute: number) =>
 const onDay = (day: DayPlan, minute: number) =>
   dayOf(day, minute) === dayOf(day, 0) ? '' : `${dayOf(day, minute)}, `
 
+/** The other day that a moment lies on; empty on the first. */
+const elsewhere = (day: DayPlan, minute: number) => onDay(day, minute).replace(/, $/, '')
+
 const searched = ({ isProven, bound, finish }: DayPlan): string =>
   isProven
     ? 'No order is quicker'
@@ -36,7 +39,7 @@ export function DayAnswer({ day }: { day: DayPlan }) {
         <Figure
           label="Done, likely"
           value={timeAt(day, p50 ?? finish)}
-          note={onDay(day, p50 ?? finish) || duration(p50 ?? finish)}
+          note={elsewhere(day, p50 ?? finish) || duration(p50 ?? finish)}
         />
         <Figure
           label="Done, safe"
@@ -47,7 +50,11 @@ export function DayAnswer({ day }: { day: DayPlan }) {
           <Figure
             label="Runs again"
             value={timeAt(day, running.likely)}
-            note={`${onDay(day, running.likely)}${running.p90 === undefined ? 'likely' : `safe ${onDay(day, running.p90)}${timeAt(day, running.p90)}`}`}
+            note={
+              running.p90 === undefined
+                ? elsewhere(day, running.likely) || 'likely'
+                : `${onDay(day, running.likely)}safe ${dayOf(day, running.p90) === dayOf(day, running.likely) ? '' : onDay(day, running.p90)}${timeAt(day, running.p90)}`
+            }
           />
         )}
         {open && (
@@ -62,6 +69,12 @@ export function DayAnswer({ day }: { day: DayPlan }) {
         {searched(day)}; {visits.length > 1 && `${visits.length} visits, `}
         {duration(day.handsOn)} of hands, {duration(day.unattended)} by itself.
       </Typography>
+      {p90 === undefined && (
+        <Typography>
+          △ On a slow day what runs by itself does not end in working hours: let machines run on over night,
+          or keep a day in hand.
+        </Typography>
+      )}
       {deadline && <DeadlineNote deadline={deadline} />}
     </>
   )

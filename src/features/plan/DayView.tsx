@@ -13,7 +13,7 @@ import type { DayPlan, DayRow } from '@/core/repair/day/planDay'
 import type { Plan, PlanTask } from '@/core/repair/plan/plan'
 import { isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { IS_WIDE } from '@/ui/theme/theme'
-import { momentAt, numbersOf } from '@/ui/timeplan/layout'
+import { momentAt, numbersOf, timeAt } from '@/ui/timeplan/layout'
 import { TimePlan } from '@/ui/timeplan/TimePlan'
 import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
@@ -41,7 +41,7 @@ function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined;
       <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
         {row && day && (
           <Box component="b" sx={{ color: 'text.primary' }}>
-            {momentAt(day, row.start)}
+            {row.start < 1440 && day.visits.length === 1 ? timeAt(day, row.start) : momentAt(day, row.start)}
             {day.people > 1 && ` · person ${row.person + 1}`}
             {' · '}
           </Box>
@@ -156,7 +156,7 @@ export function DayView({ job, change, plan }: Props) {
   const sorted = [...plan.tasks].sort((a, b) => (numbers.get(a.id) ?? 99) - (numbers.get(b.id) ?? 99))
   const lines = sorted.map((task) => ({
     id: taskKey(task.id),
-    label: task.label,
+    label: isWide ? task.label : labelOf(task.id),
     note: <TaskNote task={task} row={rowOf(task.id)} day={day} />,
     detail: <TaskDetail job={job} change={change} task={task} labelOf={labelOf} />,
   }))

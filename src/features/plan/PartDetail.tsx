@@ -10,7 +10,7 @@ import type { StageProps } from '../shared/stageProps'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { part: PlanPart }
 
-const MARKS = { fits: '● fits', differs: '⬣ differs', unknown: '△ not known' } as const
+const MARKS = { fits: '● fits', differs: '⬣ differs', unknown: '△ open' } as const
 
 /** Point by point: what is asked for, what a substitute offers, whether it fits. */
 function MatchTable({ part, change }: Omit<Props, 'job'>) {
@@ -20,9 +20,9 @@ function MatchTable({ part, change }: Omit<Props, 'job'>) {
     return (
       <AutosaveField
         size="small"
-        fullWidth={false}
+        fullWidth
         value={point[side] ?? ''}
-        placeholder={side === 'wanted' ? 'read it off the old one' : ''}
+        placeholder={side === 'wanted' ? 'off the old one' : ''}
         slotProps={{ htmlInput: { 'aria-label': name } }}
         onSave={(text) => change(setMatch(part.id, side, point.id, text))}
       />
@@ -34,37 +34,37 @@ function MatchTable({ part, change }: Omit<Props, 'job'>) {
       aria-label={`Match of: ${part.label}`}
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: '1fr 1fr', md: '140px 1fr 1fr 110px' },
+        gridTemplateColumns: { xs: '92px 1fr 1fr', md: '112px 1fr 1fr' },
         gap: 1,
         alignItems: 'center',
       }}
     >
+      <span />
+      {['Asked for', 'Box or substitute'].map((head) => (
+        <Typography key={head} sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+          {head}
+        </Typography>
+      ))}
       {part.match.map((point) => (
         <Box key={point.id} sx={{ display: 'contents' }}>
-          <Typography sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, fontSize: '0.95rem', fontWeight: 650 }}>
+          <Typography sx={{ fontSize: '0.95rem', fontWeight: 650, lineHeight: 1.25 }}>
             {point.label}
-            <Box component="span" sx={{ display: { md: 'none' }, fontWeight: 400 }}>
-              {' '}
+            <Box
+              component="span"
+              sx={{
+                display: 'block',
+                fontWeight: 400,
+                fontSize: '0.9rem',
+                color: point.fit === 'differs' ? 'error.main' : 'text.secondary',
+              }}
+            >
               {MARKS[point.fit]}
             </Box>
           </Typography>
           {field('wanted', point)}
           {field('offered', point)}
-          <Typography
-            sx={{
-              display: { xs: 'none', md: 'block' },
-              fontSize: '0.95rem',
-              color: point.fit === 'differs' ? 'error.main' : 'text.secondary',
-            }}
-          >
-            {MARKS[point.fit]}
-          </Typography>
         </Box>
       ))}
-      <Typography sx={{ gridColumn: '1 / -1', color: 'text.secondary', fontSize: '0.9rem' }}>
-        Left what is asked for, right what the box or a substitute says; checked before leaving and when it is
-        collected.
-      </Typography>
     </Box>
   )
 }
@@ -81,7 +81,6 @@ export function PartDetail({ job, change, part }: Props) {
           label="How many, how much"
           size="small"
           fullWidth={false}
-          fullWidth={false}
           value={edit?.quantity ?? part.quantity ?? ''}
           sx={{ width: 190 }}
           onSave={(quantity) => change(editPart(part.id, { quantity: quantity || undefined }))}
@@ -91,7 +90,6 @@ export function PartDetail({ job, change, part }: Props) {
           type="datetime-local"
           size="small"
           fullWidth={false}
-          fullWidth={false}
           value={part.arrives ?? ''}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': 'In hand from' } }}
           onSave={(arrives) => change(editPart(part.id, { arrives: arrives || undefined }))}
@@ -99,7 +97,6 @@ export function PartDetail({ job, change, part }: Props) {
         <AutosaveField
           label="Written as"
           size="small"
-          fullWidth={false}
           fullWidth={false}
           value={part.label}
           sx={{ flex: 1, minWidth: 200 }}

@@ -82,7 +82,6 @@ export function RepairWays({ job, change, plan }: Props) {
           label="Feeder tubes, counted"
           size="small"
           fullWidth={false}
-          fullWidth={false}
           value={job.repair?.feederTubes === undefined ? '' : String(job.repair.feederTubes)}
           slotProps={{ htmlInput: { inputMode: 'numeric', 'aria-label': 'Feeder tubes, counted' } }}
           onSave={(text) => {

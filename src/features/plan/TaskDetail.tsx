@@ -103,7 +103,6 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
           type="datetime-local"
           size="small"
           fullWidth={false}
-          fullWidth={false}
           value={pin ?? ''}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': 'Not before' } }}
           onSave={(wall) => change(pinTask(task.id, wall || undefined))}

@@ -21,7 +21,6 @@ export type DayCalendar = {
   readonly nights: readonly Stretch[]
   readonly breaks: readonly Stretch[]
   readonly rain: readonly Stretch[]
-  readonly idle: readonly Stretch[]
   readonly shut: readonly Stretch[]
   readonly still: readonly Stretch[]
 }
@@ -82,7 +81,6 @@ export function dayCalendar(day: Day): DayCalendar {
     nights,
     breaks,
     rain,
-    idle: [...nights, ...breaks],
     shut: [...nights, ...rain],
     still: day.leaveRunning ? [] : nights,
   }

@@ -142,8 +142,16 @@ const refusedPins = (rows: readonly DayRow[], day: Day, calendar: DayCalendar): 
 export function planDay({ tasks, parts, day }: DayQuestion, effort: Effort = USUAL_EFFORT): DayPlan {
   const calendar = dayCalendar(day)
   const { activities, estimates, done } = activitiesOf(tasks, parts, day, calendar)
-  const { idle, shut, still, horizon } = calendar
-  const problem: Problem = { activities, people: day.crew ?? 1, idle, shut, still, horizon }
+  const { breaks, nights, shut, still, horizon } = calendar
+  const problem: Problem = {
+    activities,
+    people: day.crew ?? 1,
+    idle: breaks,
+    closed: nights,
+    shut,
+    still,
+    horizon,
+  }
   const solution = solve(problem, effort)
   const base = {
     calendar,

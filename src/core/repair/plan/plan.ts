@@ -137,6 +137,18 @@ function openedFor(
   return { cleanup: opens ? planCleanup(input) : closed, opens }
 }
 
+/** States that a fault is: whatever was read, nothing live is done to it before it is mended. */
+const STATES_OF: { readonly [F in SuspectId]?: VetoId } = {
+  'compressor-grounded': 'ground-path',
+  'fan-motor-grounded': 'ground-path',
+  'crankcase-heater-grounded': 'ground-path',
+  'wire-rubbed-to-ground': 'ground-path',
+  'terminal-plug-burnt': 'terminals-burnt',
+}
+const withStates = (found: readonly VetoId[], faults: readonly SuspectId[]): VetoId[] => [
+  ...new Set([...found, ...faults.flatMap((fault) => STATES_OF[fault] ?? [])]),
+]
+
 type Reckoned = ReturnType<typeof chargeWork>
 
 /** Everything that the graph and the parts are made of. */
@@ -240,6 +252,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
             path: reckoned.path,
             recovery: reckoned.recovery,
             isEmpty,
+            staysIn: !isEmpty && reckoned.access.chosen !== 'recover-all',
             nitrogen: nitrogenFor({
               volume: size.volume,
               sweeps: 1 + blows + (contamination.class === 'clean' ? 0 : water.work.sweeps),
@@ -296,7 +309,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
  * The replacement plan for the named faults: clean-up class with ledgers, dryers, oil, refrigerant, recovery, charge, parts,
  * a graph of tasks with their times, gates and cautions. Of several faults it is the union, each part and task once.
  * @param wanted the suspects that are being repaired; none is a sound circuit
- * @param holding states of the table of vetoes that hold; read from the job where not given
+ * @param found states of the table of vetoes that hold; read from the job where not given. What a fault itself is holds too
  * @param readings what the sets say of the coils and the dryers; read from the job where not given
  * @param proofs how each fault stands; read from the job where not given
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
@@ -304,12 +317,13 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
 export function planRepair(
   job: KnownJob,
   wanted: readonly SuspectId[],
-  holding: readonly VetoId[] = holdingVetoes(job.unit, job.readingSets),
+  found: readonly VetoId[] = holdingVetoes(job.unit, job.readingSets),
   readings: CircuitReadings = circuitReadings(job.unit, job.readingSets),
   proofs: readonly Proof[] = proofsOf(job, wanted),
 ): Plan {
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
+  const holding = withStates(found, faults)
   const policy = policyOf(job.policy)
   const day = job.day ?? NO_DAY
   const isEmpty = holding.includes('no-liquid')

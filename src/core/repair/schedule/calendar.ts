@@ -9,7 +9,8 @@ export type Calendar = {
   readonly minuteOf: Int32Array
   /** spells in which a circuit may stand open, in order */
   readonly dry: readonly Stretch[]
-  /** stretches in which nothing runs by itself, in order */
+  /** stretches over which no work is left begun, and in which nothing runs by itself; in order */
+  readonly closed: readonly Stretch[]
   readonly still: readonly Stretch[]
 }
 
@@ -28,9 +29,10 @@ export function gapsOf(stretches: readonly Stretch[], horizon: number): Stretch[
 }
 
 /** The calendar of a problem. */
-export function calendarOf({ idle, shut, still, horizon }: Problem): Calendar {
+export function calendarOf({ idle, closed, shut, still, horizon }: Problem): Calendar {
   const works = new Uint8Array(horizon).fill(1)
-  for (const { from, to } of idle) works.fill(0, Math.max(0, from), Math.min(horizon, Math.max(0, to)))
+  for (const { from, to } of [...idle, ...closed])
+    works.fill(0, Math.max(0, from), Math.min(horizon, Math.max(0, to)))
   const worked = new Int32Array(horizon + 1)
   const minuteOf: number[] = []
   for (let minute = 0; minute < horizon; minute += 1) {
@@ -42,6 +44,7 @@ export function calendarOf({ idle, shut, still, horizon }: Problem): Calendar {
     worked,
     minuteOf: Int32Array.from(minuteOf),
     dry: gapsOf(shut, horizon),
+    closed: inOrder(closed),
     still: inOrder(still),
   }
 }
@@ -71,10 +74,9 @@ export function workBackFrom(
   return done < minutes ? -1 : minuteOf[done - minutes]!
 }
 
-/** The end of what would run by itself over a stretch in which nothing may; undefined where it meets none. */
-function stillnessIn({ still }: Calendar, from: number, to: number): number | undefined {
-  return still.find((each) => each.from < to && each.to > from)?.to
-}
+/** The end of the first stretch that a span meets; undefined where it meets none. */
+const metBy = (all: readonly Stretch[], from: number, to: number): number | undefined =>
+  all.find((each) => each.from < to && each.to > from)?.to
 
 /** Whether the work of an activity that begins at a minute also runs by itself to its end, and where it lies. */
 export type Fit = { readonly start: number; readonly handsOff: number; readonly end: number }
@@ -101,7 +103,12 @@ export function fitFrom(
     if (start === NEVER) return undefined
     const handsOff = workedUntil(calendar, start, handsOn)
     if (handsOff === NEVER) return undefined
-    const until = unattended > 0 ? stillnessIn(calendar, handsOff, handsOff + unattended) : undefined
+    const reopens = metBy(calendar.closed, start, handsOff)
+    if (reopens !== undefined) {
+      start = workFrom(calendar, reopens)
+      continue
+    }
+    const until = unattended > 0 ? metBy(calendar.still, handsOff, handsOff + unattended) : undefined
     const end = handsOff + unattended
     if (until === undefined) return end > calendar.horizon ? undefined : { start, handsOff, end }
     start = startFor(calendar, until, handsOn, start + 1)

@@ -32,8 +32,10 @@ export type Problem = {
   readonly activities: readonly Activity[]
   /** 1 to 3 */
   readonly people: number
-  /** nobody works: breaks, nights, a closed building; work that was begun rests and goes on */
+  /** nobody works, and work that was begun rests and goes on: breaks */
   readonly idle: readonly Stretch[]
+  /** nobody works, and nothing that was begun is left so: nights, a closed building */
+  readonly closed: readonly Stretch[]
   /** no circuit stands open: rain, nights */
   readonly shut: readonly Stretch[]
   /** nothing runs by itself: the power is off, or machines must not be left */

@@ -11,11 +11,11 @@ const isIn = (minute: number, all: Problem['idle']) =>
   all.some(({ from, to }) => minute >= from && minute < to)
 
 /** Minutes that a start takes, by walking the clock: nothing of the calendar's own look-ups. */
-function walked({ idle, still, horizon }: Problem, { handsOn, unattended }: Activity, start: number) {
-  if (isIn(start, idle)) return undefined
+function walked({ idle, closed, still, horizon }: Problem, { handsOn, unattended }: Activity, start: number) {
+  if (isIn(start, [...idle, ...closed])) return undefined
   let minute = start
   for (let left = handsOn; left > 0; minute += 1) {
-    if (minute >= horizon) return undefined
+    if (minute >= horizon || isIn(minute, closed)) return undefined
     if (!isIn(minute, idle)) left -= 1
   }
   const end = minute + unattended
@@ -126,6 +126,7 @@ function small(seed: number): Problem {
     activities,
     horizon: 70,
     idle: seed % 2 ? [{ from: from + 2, to: from + 4 }] : [],
+    closed: seed % 4 === 1 ? [{ from: from + 9, to: from + 12 }] : [],
     shut: seed % 3 ? [{ from, to: from + 4 }] : [],
     still: seed % 5 === 0 ? [{ from: from + 6, to: from + 7 }] : [],
   }
@@ -149,7 +150,14 @@ describe('the finish is the least there is', () => {
       ...(i % 3 === 0 ? { machine: 'torch' as const } : {}),
       after: i < 2 ? [] : i % 4 === 3 ? [`t${i - 2}`] : [`t${i - 1}`],
     }))
-    const whole = { ...problem, activities: chain, shut: [], idle: [{ from: 6, to: 9 }], still: [] }
+    const whole = {
+      ...problem,
+      activities: chain,
+      shut: [],
+      idle: [{ from: 6, to: 9 }],
+      closed: [],
+      still: [],
+    }
     expect(solve(whole).finish).toBe(byForce(whole))
   })
 })
@@ -184,12 +192,16 @@ describe('25 to 40 tasks against the optimum of a general constraint solver', ()
 
 const chainOf = (...hands: number[]): Activity[] =>
   hands.map((handsOn, i) => ({ id: `t${i}`, handsOn, unattended: 0, after: i === 0 ? [] : [`t${i - 1}`] }))
-const bare = { people: 1, idle: [], shut: [], still: [], horizon: 1000 }
+const bare = { people: 1, idle: [], closed: [], shut: [], still: [], horizon: 1000 }
 
 describe('calendar', () => {
   test('work rests over a break and goes on', () => {
     const { placed } = solve({ ...bare, activities: chainOf(90), idle: [{ from: 60, to: 90 }] })
     expect(placed).toEqual([{ start: 0, handsOff: 120, end: 120, person: 0 }])
+  })
+  test('no work is left begun over night', () => {
+    const { placed } = solve({ ...bare, activities: chainOf(40, 50), closed: [{ from: 60, to: 500 }] })
+    expect(placed!.map(({ start }) => start)).toEqual([0, 500])
   })
   test('what is open waits for rain to pass; what is not goes on', () => {
     const [first, second, third] = chainOf(30, 40, 20)

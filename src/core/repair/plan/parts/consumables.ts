@@ -25,6 +25,8 @@ export type ConsumableFacts = {
   readonly path: RefrigerantPath
   readonly recovery: Recovery
   readonly isEmpty: boolean
+  /** the charge stays in the receiver or round the isolated compressor */
+  readonly staysIn: boolean
   readonly nitrogen: Nitrogen
   readonly joints: { readonly copper: number; readonly steel: number }
 }
@@ -67,8 +69,16 @@ const FULL_CYLINDER = 10
 const SPARE = 1.1
 
 /** What goes in again, with its weight; nothing where the equipment may hold nothing that is known. */
-function refrigerantParts({ charge, path }: ConsumableFacts): Consumable[] {
+function refrigerantParts({ charge, path, staysIn }: ConsumableFacts): Consumable[] {
   if (!charge || path.goesIn === undefined) return []
+  if (staysIn)
+    return [
+      {
+        name: 'refrigerant',
+        label: `${path.goesIn}: its charge stays in; a little for what goes out with the part`,
+        why: 'topped up by weight',
+      },
+    ]
   const isOwn = path.recovered === 'reuse-in-same-equipment'
   const cylinders = Math.ceil((charge.total * SPARE) / FULL_CYLINDER)
   return [

@@ -51,7 +51,7 @@ export const FRAME_TASKS = defineTasks({
   gainAccess: {
     label: 'Gain access: panels, roof, vent, drain',
     stage: 'lock',
-    until: 'open',
+    until: 'blow',
     handsOn: [5, 20, 120],
     cautions: ['shock'],
   },
