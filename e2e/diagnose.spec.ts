@@ -199,7 +199,7 @@ test('why the compressor died: evidence, choice, and what it puts into the plan'
   await page.getByLabel('Why without full proof').blur()
   await page.getByRole('button', { name: 'Repair this' }).click()
   await page.getByRole('link', { name: 'To the plan' }).click()
-  await page.getByRole('tab', { name: 'Work', exact: true }).click()
+  await page.getByRole('tab', { name: 'Day', exact: true }).click()
   await expect(page.getByText('Replace the contactor')).toBeVisible()
   await page.goto('/job/demo-lodge/print')
   await expect(page.getByText('Pitted contactor')).toBeVisible()

@@ -75,7 +75,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       list,
       own.filter((each) => each.kind === kind).map(({ data }) => data),
     ])
-    const [closing, repair] = [only('closing'), only('repair')]
+    const [closing, repair, day] = ['closing', 'repair', 'day'].map(only)
     return {
       format: 'orzo.job',
       version: 2,
@@ -85,6 +85,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       ...(Object.fromEntries(lists) as object),
       ...(closing ? { closing } : {}),
       ...(repair ? { repair } : {}),
+      ...(day ? { day } : {}),
     }
   })
 }

@@ -50,7 +50,7 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
     .click()
   await expect(page.locator('[data-figure="Clean-up class"]')).toContainText('Mild acid')
   await expect(page.locator('[data-dryer=suction]')).toBeVisible()
-  await page.getByRole('tab', { name: 'Work', exact: true }).click()
+  await page.getByRole('tab', { name: 'Day', exact: true }).click()
   await page.getByRole('checkbox', { name: /Set up, carry gear/ }).click()
   await expect(page.getByRole('checkbox', { name: /Set up, carry gear/ })).toBeChecked()
 

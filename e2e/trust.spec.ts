@@ -64,7 +64,7 @@ test('an empty circuit: told at rest, leak first, running tests refused until it
   await expectNoSidewaysScroll(page)
   await page.setViewportSize({ width: 1280, height: 800 })
   await goTo(page, 'Plan')
-  await page.getByRole('tab', { name: 'Work', exact: true }).click()
+  await page.getByRole('tab', { name: 'Day', exact: true }).click()
   const tasks = page.getByRole('list', { name: 'Tasks' })
   await expect(tasks).toContainText('Nothing to recover, but prove it')
   await expect(tasks).not.toContainText('Recover and weigh the refrigerant')

@@ -32,22 +32,6 @@ async function onBench(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Compressor leads/ }).click()
 }
 
-/** A second visit finds the unit standing and its circuit empty. */
-async function onStanding(page: Page): Promise<void> {
-  await page.getByRole('button', { name: '+ New set' }).click()
-  await page.getByRole('button', { name: 'off', exact: true }).click()
-  for (const [key, value] of [
-    ['standingSuctionPressure', '12'],
-    ['standingLiquidPressure', '12'],
-    ['outdoorAirTemp', '82'],
-  ]) {
-    await page.locator(`[data-tap=${key}]`).first().click()
-    await page.locator('#pad-display').fill(value as string)
-    await page.keyboard.press('Enter')
-    await page.keyboard.press('Escape')
-  }
-}
-
 /** A path to ground: what is not tried now stands before everything. */
 async function onGround(page: Page): Promise<void> {
   await page.getByRole('tab', { name: 'Electrical bench' }).click()
@@ -100,6 +84,12 @@ async function onLive(page: Page): Promise<void> {
   await expect(page.locator('[data-probe][data-state=settled]').nth(3)).toBeVisible({ timeout: 60_000 })
 }
 
+const onDay = async (page: Page) => {
+  await page.getByRole('tab', { name: 'Day', exact: true }).click()
+  await page.getByRole('button', { name: /^Tomorrow/ }).click()
+  await expect(page.getByText('No order is quicker')).toBeVisible()
+}
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', url: '/', size: LAPTOP },
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
@@ -107,7 +97,6 @@ const VIEWS: readonly View[] = [
   { name: 'measure-live', url: '/job/demo-lodge/measure', size: LAPTOP, act: onLive },
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
   { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
-  { name: 'standing', url: '/job/demo-exhibit-hall/measure', size: LAPTOP, act: onStanding },
   { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP, act: onWet },
   {
     name: 'plan-refrigerant',
@@ -119,10 +108,16 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'plan-work',
+    name: 'plan-parts',
     url: '/job/demo-exhibit-hall/plan',
     size: LAPTOP,
-    act: (page) => page.getByRole('tab', { name: 'Work', exact: true }).click(),
+    act: (page) => page.getByRole('tab', { name: 'Parts', exact: true }).click(),
+  },
+  {
+    name: 'plan-day',
+    url: '/job/demo-exhibit-hall/plan',
+    size: LAPTOP,
+    act: onDay,
   },
   { name: 'store', url: '/store', size: LAPTOP, act: onStore },
   { name: 'settings', url: '/settings', size: LAPTOP },

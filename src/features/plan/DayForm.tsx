@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { addDays, format } from 'date-fns'
-import { addStretch, removeStretch, setDay } from '@/core/record/edits/dayEdits'
+import { addStretch, removeStretch, setDay, setStretch } from '@/core/record/edits/dayEdits'
 import { ACCESS_EASE, type Day } from '@/core/record/records/day'
 import { USUAL_HOURS } from '@/core/repair/day/calendar'
 import { systemClock } from '@/data/clock'
@@ -120,10 +120,6 @@ function StretchFields({ change, table, all }: Omit<StretchProps, 'label'>) {
   if (!last) return null
   const type = table === 'rain' ? 'datetime-local' : 'time'
   const index = all.length - 1
-  const put = (values: Partial<{ from: string; to: string }>) =>
-    change((job, stamp) =>
-      addStretch(table, { ...last, ...values })(removeStretch(table, index)(job, stamp), stamp),
-    )
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, py: 1 }}>
       {(['from', 'to'] as const).map((side) => (
@@ -132,7 +128,7 @@ function StretchFields({ change, table, all }: Omit<StretchProps, 'label'>) {
           label={`${table === 'rain' ? 'Rain' : 'Break'} ${side}`}
           type={type}
           value={last[side]}
-          onSave={(value) => (value ? put({ [side]: value }) : undefined)}
+          onSave={(value) => (value ? change(setStretch(table, index, side, value)) : undefined)}
         />
       ))}
     </Box>

@@ -179,7 +179,7 @@ export function DayView({ job, change, plan }: Props) {
       )}
       <DayBasics job={job} change={change} />
       <DayLimits job={job} change={change} />
-      <ProveFirst plan={plan} />
+      {isWide && <ProveFirst plan={plan} />}
       <section aria-labelledby="tasks-title">
         <Typography id="tasks-title" variant="h2">
           Tasks in order, {done} of {lines.length}

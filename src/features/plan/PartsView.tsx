@@ -3,6 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import Link from 'next/link'
 import { useState } from 'react'
 import { addOwnPart } from '@/core/record/edits/dayEdits'
@@ -11,11 +12,12 @@ import { isByPosition, leaveKey } from '@/core/record/records/tick'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import type { Plan } from '@/core/repair/plan/plan'
 import { leavingList } from '../shared/loadOut'
+import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { Approval, ProveFirst } from './Approval'
 import { Checklist } from './Checklist'
 import { JobPolicy } from './JobPolicy'
-import { Columns } from './More'
+import { Columns, More } from './More'
 import { AddPart, PartDetail } from './PartDetail'
 import { RepairWays } from './RepairWays'
 
@@ -39,6 +41,8 @@ function PartNote({ part }: { part: PlanPart }) {
   const { quantity, why, hold, days, arrives, match, struck } = part
   const known = match.flatMap(({ wanted }) => wanted ?? [])
   const differs = match.filter(({ fit }) => fit === 'differs').map(({ label }) => label.toLowerCase())
+  const plain = known.length > 0 ? known.join(', ') : why
+  if (!plain && !quantity && !hold && !struck && days === undefined && !arrives) return null
   return (
     <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
       {struck && <b>struck off · </b>}
@@ -47,7 +51,7 @@ function PartNote({ part }: { part: PlanPart }) {
           {quantity} ·{' '}
         </Box>
       )}
-      {known.length > 0 ? known.join(', ') : why}
+      {plain}
       {arrives
         ? ` · in hand from ${shownAt(arrives)}`
         : days !== undefined && ` · ordered, about ${days} day${days === 1 ? '' : 's'}`}
@@ -70,6 +74,8 @@ function PartNote({ part }: { part: PlanPart }) {
 /** What to bring and what to look at before leaving; what is proven, agreed and chosen before it is bought. */
 export function PartsView({ job, change, plan }: Props) {
   const [typed, setTyped] = useState('')
+  // on a phone what is read before leaving would lie three screens below the parts
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const ticked = job.ticks.map(({ key }) => key)
   const onTick = (id: string, on: boolean) => void change(tick(id, on))
   const leaving = leavingList(plan).map((label) => ({ id: leaveKey(label), label }))
@@ -113,12 +119,12 @@ export function PartsView({ job, change, plan }: Props) {
             <Approval job={job} change={change} plan={plan} />
             <RepairWays job={job} change={change} plan={plan} />
             {leaving.length > 0 && (
-              <section aria-labelledby="leaving-title">
-                <Typography id="leaving-title" variant="h2">
-                  Before you leave, {done(leaving)} of {leaving.length}
-                </Typography>
+              <More
+                label={`Before you leave: measure, count, photograph, ${done(leaving)} of ${leaving.length}`}
+                open={isWide}
+              >
                 <Checklist label="Before you leave" lines={leaving} ticked={ticked} onTick={onTick} />
-              </section>
+              </More>
             )}
             <JobPolicy job={job} change={change} />
           </>

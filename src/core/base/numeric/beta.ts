@@ -20,7 +20,7 @@ function gamma(shape: number, random: RandomSource): number {
 }
 
 /** A beta deviate in 0 to 1. @param a @param b shapes, 1 or more */
-export function betaDeviate(a: number, b: number, random: RandomSource): number {
+function betaDeviate(a: number, b: number, random: RandomSource): number {
   const x = gamma(a, random)
   return x / (x + gamma(b, random))
 }

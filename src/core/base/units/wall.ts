@@ -24,5 +24,3 @@ export function clockMinutes(text: string): number {
 
 /** The time of day of a wall clock: "08:30". */
 export const clockOf = (text: string): string => text.slice(11, 16)
-/** The day of a wall clock: "2026-11-27". */
-export const dayOfWall = (text: string): string => text.slice(0, 10)

@@ -12,6 +12,7 @@ import {
   setDay,
   setMatch,
   setQuote,
+  setStretch,
   setTaskMinutes,
 } from './dayEdits'
 
@@ -40,6 +41,20 @@ test.each<readonly [string, readonly Edit[], Job['day']]>([
       removeStretch('rain', 0),
     ],
     { rain: [{ from: '2026-11-27T13:00', to: '2026-11-27T14:00' }] },
+  ],
+  [
+    'an end of rain past the other one: its length stays',
+    [
+      addStretch('rain', { from: '2026-11-27T10:00', to: '2026-11-27T12:00' }),
+      setStretch('rain', 0, 'from', '2026-11-27T13:00'),
+      setStretch('rain', 0, 'to', '2026-11-27T18:00'),
+    ],
+    { rain: [{ from: '2026-11-27T13:00', to: '2026-11-27T18:00' }] },
+  ],
+  [
+    'a break typed from its end',
+    [addStretch('breaks', { from: '12:00', to: '12:30' }), setStretch('breaks', 0, 'to', '11:00')],
+    { breaks: [{ from: '10:30', to: '11:00' }] },
   ],
   [
     'a quote',

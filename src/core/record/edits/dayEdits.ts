@@ -1,4 +1,5 @@
 import type { Draft } from 'immer'
+import { clockMinutes, MINUTES_A_DAY, wallMinutes, wallText } from '../../base/units/wall'
 import type { Job } from '../job/job'
 import type { Day, PartEdit, Quote } from '../records/day'
 import { type Edit, edit, put, putAll } from './edit'
@@ -55,6 +56,34 @@ export const removeStretch = (table: 'rain' | 'breaks', index: number): Edit =>
   editDay((day) => {
     const left = (day[table] ?? []).filter((_each, i) => i !== index)
     put(day, table, left.length > 0 ? left : undefined)
+  })
+
+/** A moment or a time of day moved by some minutes; a time of day stays inside its day. */
+function moved(text: string, minutes: number): string {
+  const wall = wallMinutes(text)
+  if (wall !== undefined) return wallText(wall + minutes)
+  const clock = Math.min(MINUTES_A_DAY - 1, Math.max(0, clockMinutes(text) + minutes))
+  return `${String(Math.floor(clock / 60)).padStart(2, '0')}:${String(clock % 60).padStart(2, '0')}`
+}
+const lengthOf = ({ from, to }: { readonly from: string; readonly to: string }) =>
+  (wallMinutes(to) ?? clockMinutes(to)) - (wallMinutes(from) ?? clockMinutes(from))
+
+/** Types one end of a stretch over; where it passes the other end, that one goes along and the length stays. */
+export const setStretch = (
+  table: 'rain' | 'breaks',
+  index: number,
+  side: 'from' | 'to',
+  value: string,
+): Edit =>
+  editDay((day) => {
+    day[table] = (day[table] ?? []).map((each, i) => {
+      if (i !== index) return each
+      const next = { ...each, [side]: value }
+      if (next.from < next.to) return next
+      return side === 'from'
+        ? { from: value, to: moved(value, lengthOf(each)) }
+        : { from: moved(value, -lengthOf(each)), to: value }
+    })
   })
 
 /** Writes how the quote stands. */

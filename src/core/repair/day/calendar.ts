@@ -5,7 +5,7 @@ import type { Stretch } from '../schedule/model'
 /** [practice] hours in which one works where nothing was said. */
 export const USUAL_HOURS = { opensAt: '07:00', closesAt: '18:00', start: '08:00' } as const
 /** Days that are looked at. */
-export const DAYS_AHEAD = 7
+const DAYS_AHEAD = 7
 /** [practice] gear carried up again on a later day, minutes. */
 const AGAIN = 20
 /** A day without a date: any will do. */

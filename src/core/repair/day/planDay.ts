@@ -15,7 +15,7 @@ export type DayRow = Placed &
 export type Visit = Stretch & { readonly tasks: readonly string[] }
 
 /** A moment that must not be passed, and how far the plan stays from it; negative minutes are past it. */
-export type Deadline = {
+type Deadline = {
   readonly at: number
   readonly of: 'space' | 'goods'
   readonly marginLikely: number

@@ -236,7 +236,8 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
     parts: partsOfTasks(remedy.parts, ids),
     facts: {
       unit: job.unit,
-      refrigerant: reckoned.path.goesIn ?? job.unit.refrigerant,
+      // nothing is matched to a refrigerant that may not go in
+      refrigerant: reckoned.path.goesIn,
       oil: reckoned.oil.goesIn,
       tons: size.tons,
       isTonsAssumed: job.unit.nominalTons === undefined,

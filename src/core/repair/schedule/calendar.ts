@@ -53,13 +53,13 @@ export function calendarOf({ idle, closed, shut, still, horizon }: Problem): Cal
 export const NEVER = 1_000_000_000
 
 /** The first working minute at or after a minute; NEVER past the horizon. */
-export function workFrom({ worked, minuteOf, horizon }: Calendar, minute: number): number {
+function workFrom({ worked, minuteOf, horizon }: Calendar, minute: number): number {
   if (minute >= horizon) return NEVER
   return minuteOf[worked[minute]!] ?? NEVER
 }
 
 /** When a person who begins at a working minute has worked for some minutes; idle stretches lie between. */
-export function workedUntil({ worked, minuteOf }: Calendar, start: number, minutes: number): number {
+function workedUntil({ worked, minuteOf }: Calendar, start: number, minutes: number): number {
   const last = minuteOf[worked[start]! + minutes - 1]
   return last === undefined ? NEVER : last + 1
 }

@@ -4,7 +4,7 @@ import type { Network } from './network'
 import { type Layout, orderOf, place } from './place'
 
 /** Longest chain of minutes from the start of each to the end of all. */
-export function chainsOf({ size, activities, after, alongside }: Network): Int32Array {
+function chainsOf({ size, activities, after, alongside }: Network): Int32Array {
   const chain = new Int32Array(size)
   for (let i = size - 1; i >= 0; i -= 1) {
     const { handsOn, unattended } = activities[i]!

@@ -58,7 +58,7 @@ function firstPlace(
 }
 
 /** When what it waits for lets it begin; NEVER while something of that is not placed. */
-export function readyAt({ after, alongside, notBefore }: Network, i: number, fits: Layout['fits']): number {
+function readyAt({ after, alongside, notBefore }: Network, i: number, fits: Layout['fits']): number {
   let ready = notBefore[i]!
   for (const earlier of after[i]!) ready = Math.max(ready, fits[earlier]?.end ?? NEVER)
   for (const earlier of alongside[i]!) ready = Math.max(ready, fits[earlier]?.handsOff ?? NEVER)

@@ -40,7 +40,7 @@ function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
     {
       name: `${place}-dryer`,
       label: `${count}${place} dryer, ${dryerName(chosen.dryer)}`,
-      why: ways ? `the best that fits; ${ways.sentences[0] ?? ''}` : 'the circuit is opened',
+      why: ways ? `the best that fits; ${ways.sentences[0] ?? ''}` : '',
     },
     ...(ways && ways.visits > 1
       ? [
@@ -99,8 +99,8 @@ function recoveryParts({ recovery, isEmpty }: ConsumableFacts): Consumable[] {
   return [
     {
       name: 'recovery-cylinder',
-      label: `recovery cylinder${recovery.isDedicated ? ' for burnt refrigerant alone' : ''}, room looked at, tested in date`,
-      why: 'to its limit, never above',
+      label: `recovery cylinder${recovery.isDedicated ? ', for burnt refrigerant alone' : ''}`,
+      why: 'room and test date looked at',
       quantity: `${count}`,
     },
   ]

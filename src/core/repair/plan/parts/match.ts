@@ -92,7 +92,6 @@ const MATCH_ROWS = {
 } as const satisfies Record<string, MatchRow>
 
 export type MatchId = keyof typeof MATCH_ROWS
-export const isMatch = (word: string): word is MatchId => Object.hasOwn(MATCH_ROWS, word)
 
 /** One point of a part: what is asked for, where it is known. */
 export type MatchPoint = {

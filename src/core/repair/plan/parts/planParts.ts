@@ -7,7 +7,7 @@ import { type ConsumableFacts, consumablesOf } from './consumables'
 import { compareMatch, type Fit, type MatchFacts, type MatchId, type MatchPoint, matchPoints } from './match'
 
 /** A point of a part with what a substitute offers there. */
-export type ComparedPoint = MatchPoint & { readonly offered?: string; readonly fit: Fit }
+type ComparedPoint = MatchPoint & { readonly offered?: string; readonly fit: Fit }
 
 /** One line of the load-out list. */
 export type PlanPart = {
@@ -76,7 +76,7 @@ function fromCatalogue(id: PartId, { facts, hold }: PartsInput): BareLine {
   return {
     id: partKey(id),
     label,
-    why: 'for the repair',
+    why: '',
     match: matchPoints(match, facts),
     needs,
     ...(days === undefined ? {} : { days }),

@@ -3,7 +3,7 @@ import type { Act, VetoId } from '../../../safety/vetoes'
 import type { Machine, Minutes } from '../../schedule/model'
 
 /** The way of a job through handbook 01 and 07; a task of one stage begins when those of the stages before it are over. */
-export const STAGES = [
+const STAGES = [
   'arrive',
   'prove',
   'pump',

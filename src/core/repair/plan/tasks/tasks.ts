@@ -6,7 +6,7 @@ import { REPLACE_TASKS } from './replace'
 import { stageAt, type TaskRow } from './row'
 
 /** Every task there is; within a stage the order of this table is the order of the work. */
-export const TASKS = { ...FRAME_TASKS, ...CIRCUIT_TASKS, ...ELECTRICAL_TASKS, ...REPLACE_TASKS } as const
+const TASKS = { ...FRAME_TASKS, ...CIRCUIT_TASKS, ...ELECTRICAL_TASKS, ...REPLACE_TASKS } as const
 
 export type TaskId = keyof typeof TASKS
 export const TASK_IDS = Object.keys(TASKS) as TaskId[]

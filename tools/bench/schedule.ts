@@ -1,0 +1,59 @@
+// How near to the optimum the time plan comes, and how long it takes: npm run -s bench:schedule
+import { readFileSync } from 'node:fs'
+import { planDay } from '@/core/repair/day/planDay'
+import { planRepair } from '@/core/repair/plan/plan'
+import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
+import { decidedFaults } from '@/core/answer/diagnoseJob'
+import { readJobText } from '@/core/record/job/readJob'
+import type { KnownJob } from '@/core/record/job/job'
+import { solve } from '@/core/repair/schedule/solve'
+import { drawnProblem, STORED_CASES } from '../schedule/cases'
+
+type Optimum = { readonly seed: number; readonly finish: number }
+const OPTIMA = JSON.parse(readFileSync('tools/schedule/optima.json', 'utf8')) as Optimum[]
+const AT_ONCE = { moves: 60, states: 1500 }
+
+const middle = (all: readonly number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? 0
+const percent = (share: number) => `${(share * 100).toFixed(2)} %`
+
+function timed<T>(work: () => T): { readonly value: T; readonly ms: number } {
+  const from = performance.now()
+  const value = work()
+  return { value, ms: performance.now() - from }
+}
+
+/** Gap to the stored optimum and time, over all cases, for one effort. */
+function judge(name: string, effort?: typeof AT_ONCE) {
+  const rows = STORED_CASES.map(({ seed, shape }) => {
+    const { value, ms } = timed(() => solve(drawnProblem(seed, shape), effort))
+    return {
+      gap: value.finish / OPTIMA.find((each) => each.seed === seed)!.finish - 1,
+      ms,
+      isProven: value.isProven,
+    }
+  })
+  const gaps = rows.map(({ gap }) => gap)
+  const times = rows.map(({ ms }) => ms)
+  console.log(
+    `${name}: gap median ${percent(middle(gaps))}, largest ${percent(Math.max(...gaps))}; proven ${rows.filter(({ isProven }) => isProven).length} of ${rows.length}; median ${middle(times).toFixed(0)} ms, longest ${Math.max(...times).toFixed(0)} ms`,
+  )
+}
+
+// the first calls pay for compiling
+for (const { seed, shape } of STORED_CASES.slice(0, 4)) solve(drawnProblem(seed, shape))
+judge('25 to 40 tasks, searched to the end')
+judge('the same, what is shown at once after a drag', AT_ONCE)
+
+await loadRefrigerants(REFRIGERANT_NAMES)
+const read = readJobText(readFileSync('examples/plans/13-compressor-and-valve.json', 'utf8'))
+if (!read.ok) throw new Error('the example does not read')
+const job = read.job as KnownJob
+const plan = planRepair(job, decidedFaults(job))
+const moved = { ...plan, day: { ...plan.day, notBefore: { gainAccess: '2026-11-27T09:40' } } }
+planDay(plan)
+const whole = timed(() => planDay(plan))
+const again = Array.from({ length: 15 }, () => timed(() => planDay(moved, AT_ONCE)).ms)
+console.log(
+  `a burnout with ${plan.tasks.length} tasks, with half and nine in ten: ${whole.ms.toFixed(0)} ms; planned anew after a drag: median ${middle(again).toFixed(0)} ms, longest ${Math.max(...again).toFixed(0)} ms`,
+)
