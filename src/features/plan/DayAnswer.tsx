@@ -16,6 +16,12 @@ const onDay = (day: DayPlan, minute: number) =>
 /** The other day that a moment lies on; empty on the first. */
 const elsewhere = (day: DayPlan, minute: number) => onDay(day, minute).replace(/, $/, '')
 
+/** How long, or on which other day; and where the bars end, as they show no task that runs over. */
+function asDrawn(day: DayPlan, likely: number, finish: number): string {
+  const told = elsewhere(day, likely) || duration(likely)
+  return likely === finish ? told : `${told}; bars end ${timeAt(day, finish)}`
+}
+
 const searched = ({ isProven, bound, finish }: DayPlan): string =>
   isProven
     ? 'No order is quicker'
@@ -39,7 +45,7 @@ export function DayAnswer({ day }: { day: DayPlan }) {
         <Figure
           label="Done, likely"
           value={timeAt(day, p50 ?? finish)}
-          note={elsewhere(day, p50 ?? finish) || duration(p50 ?? finish)}
+          note={asDrawn(day, p50 ?? finish, finish)}
         />
         <Figure
           label="Done, safe"

@@ -41,7 +41,7 @@ function TimeField({ label, value, type, onSave }: FieldProps) {
         inputLabel: { shrink: true },
         htmlInput: { 'aria-label': label, style: { minHeight: 30 } },
       }}
-      sx={{ width: type === 'time' ? 150 : 230 }}
+      sx={{ width: type === 'time' ? 150 : 256 }}
       onSave={(text) => {
         // a date that is half typed is empty in the browser
         const saved = onSave(text || undefined)

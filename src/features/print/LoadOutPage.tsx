@@ -1,8 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import type { StoredJob } from '@/core/record/job/job'
 import { summaryOf } from '@/core/record/job/summary'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
@@ -16,6 +14,7 @@ import { useDisplay } from '../shared/display/useDisplay'
 import { titleOf } from '../shared/jobText'
 import { leavingList } from '../shared/loadOut'
 import { useJob } from '../shared/record/useJob'
+import { PrintBar } from './PrintBar'
 
 const boxOf = (isTicked: boolean) => (isTicked ? '☑' : '☐')
 
@@ -51,14 +50,7 @@ function Lists({ job, plan }: { job: StoredJob; plan: Plan }) {
       component="main"
       sx={{ maxWidth: 760, mx: 'auto', p: 3, display: 'grid', gap: 2, overflowWrap: 'anywhere' }}
     >
-      <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>
-        <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/plan`} color="inherit">
-          ‹ Back
-        </Button>
-        <Button variant="contained" onClick={() => window.print()}>
-          Print
-        </Button>
-      </Box>
+      <PrintBar jobId={job.id} back="plan" />
       <header>
         <Typography variant="h1">Load-out: {title}</Typography>
         {day && day.finish !== undefined && (

@@ -1,9 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import Link from 'next/link'
 import { causesText, decidedText, overrideTexts } from '../shared/decided'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useDay } from '../shared/answer/useDay'
@@ -24,6 +22,7 @@ import { useJob } from '../shared/record/useJob'
 import { KIND_LABELS, titleOf, unitLine } from '../shared/jobText'
 import { LadderPair } from '../shared/comparison/LadderPair'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+import { PrintBar } from './PrintBar'
 import { planFacts } from './planFacts'
 
 const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(value) : 'not entered')
@@ -135,14 +134,7 @@ function Sheet({ job, answer, comparison }: Reported) {
         overflowWrap: 'anywhere',
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, displayPrint: 'none' }}>
-        <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/close`} color="inherit">
-          ‹ Back
-        </Button>
-        <Button variant="contained" onClick={() => window.print()}>
-          Print
-        </Button>
-      </Box>
+      <PrintBar jobId={job.id} back="close" />
       <header>
         <Typography variant="h1">{titleOf(summaryOf(job))}</Typography>
         <Typography>

@@ -49,7 +49,11 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
       MuiCssBaseline: {
         styleOverrides: {
           ':root': cssVariables(name),
-          html: { fontSize: `${100 * TEXT_SIZES[size]}%` },
+          // what the browser draws itself, as the mark of a calendar, stands out from the ground too
+          html: {
+            fontSize: `${100 * TEXT_SIZES[size]}%`,
+            colorScheme: name === 'sunlight' ? 'light' : 'dark',
+          },
           body: { fontVariantNumeric: 'tabular-nums', overflowX: 'hidden' },
           '@media (prefers-reduced-motion: reduce)': {
             '*, *::before, *::after': {

@@ -166,7 +166,7 @@ export function planDay({ tasks, parts, day }: DayQuestion, effort: Effort = USU
   const spread = spreadOf(problem, estimates, solution.placed)
   const rows = rowsOf(done, solution, spread)
   const start = rows.find(({ id }) => id === 'settle')
-  const running = start && { likely: start.end, p90: known(start.ends.p90) }
+  const running = start && { likely: known(start.ends.p50) ?? start.end, p90: known(start.ends.p90) }
   return {
     ...base,
     rows,

@@ -1,4 +1,3 @@
-import { fromSI } from '../../base/units/convert'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
@@ -9,6 +8,7 @@ import type { Approval } from './approval'
 import type { TaskFacts } from './planTasks'
 import type { Proof } from './proofs'
 import type { TestPressure } from './testPressure'
+import { weightText } from './weightText'
 
 type NoteFacts = {
   readonly unit: UnitPlate
@@ -20,8 +20,6 @@ type NoteFacts = {
   readonly policy: Policy
   readonly isWet: boolean
 }
-
-const pounds = (kg: number) => `${fromSI(kg, 'lb').toFixed(1)} lb (${kg.toFixed(2)} kg)`
 
 /** Through the capillary one side empties the other only over hours (handbook 07). */
 const BOTH_SIDES =
@@ -73,7 +71,7 @@ export function notesOf(facts: NoteFacts): TaskFacts['notes'] {
     evacuateWet: vacuum,
     decayTest: [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
     weighIn: [
-      ...(charge ? [`${pounds(charge.total)} of ${charge.refrigerant}.`] : []),
+      ...(charge ? [`${weightText(charge.total)} of ${charge.refrigerant}.`] : []),
       ...(hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
     ],
     setPressureControl: advice ? [advice] : [],

@@ -1,4 +1,3 @@
-import { fromSI } from '../../../base/units/convert'
 import { hasReversingValve } from '../../../record/equipment/kinds'
 import type { UnitPlate } from '../../../record/equipment/unit'
 import type { Charge } from '../../charge/charge'
@@ -8,6 +7,7 @@ import type { Recovery } from '../../charge/recovery'
 import type { DryerChoice } from '../../cleanup/dryers'
 import { dryerName } from '../dryerName'
 import { cubicFeet, type Nitrogen } from './nitrogen'
+import { weightText } from '../weightText'
 
 /** Something that is used up or brought along, by a name that stays. */
 export type Consumable = {
@@ -63,7 +63,6 @@ function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
   ]
 }
 
-const pounds = (kg: number) => `${fromSI(kg, 'lb').toFixed(1)} lb (${kg.toFixed(2)} kg)`
 /** [practice] refrigerant in a usual new cylinder, kg, and what is brought beyond the charge. */
 const FULL_CYLINDER = 10
 const SPARE = 1.1
@@ -85,8 +84,8 @@ function refrigerantParts({ charge, path, staysIn }: ConsumableFacts): Consumabl
     {
       name: 'refrigerant',
       label: isOwn
-        ? `${path.goesIn}: its own charge goes back, and a little more for ${pounds(charge.total)}`
-        : `${path.goesIn}, ${pounds(charge.total)} and a little more`,
+        ? `${path.goesIn}: its own charge goes back, and a little more for ${weightText(charge.total)}`
+        : `${path.goesIn}, ${weightText(charge.total)} and a little more`,
       why: 'weigh-in',
       quantity: `${cylinders} new cylinder${cylinders === 1 ? '' : 's'}`,
     },
