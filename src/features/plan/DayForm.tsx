@@ -81,58 +81,45 @@ export function DayBasics({ job, change }: Props) {
   )
 }
 
-type StretchProps = Props & {
+type StretchProps = Pick<Props, 'change'> & {
   table: 'rain' | 'breaks'
   label: string
   all: readonly { from: string; to: string }[]
 }
 
-const shown = (text: string) => (text.length > 5 ? format(new Date(text), 'EEE d MMM HH:mm') : text)
-
-/** Lines of rain or breaks, each with what takes it away. */
+/** Lines of rain or breaks: both ends typed over in place, or taken away. */
 function Stretches({ change, table, label, all }: StretchProps) {
-  return all.map(({ from, to }, i) => (
-    <Box key={`${from}${to}${i}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-      <Typography sx={{ flex: 1 }}>
-        {label} {shown(from)} to {shown(to)}
-      </Typography>
-      <Button
-        color="inherit"
-        aria-label={`Remove ${label.toLowerCase()} ${shown(from)}`}
-        onClick={() => void change(removeStretch(table, i))}
-      >
-        Remove
-      </Button>
-    </Box>
-  ))
+  const type = table === 'rain' ? 'datetime-local' : 'time'
+  return all.map((each, index) => {
+    const name = `${label}${all.length > 1 ? ` ${index + 1}` : ''}`
+    return (
+      <Box key={index} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 1 }}>
+        {(['from', 'to'] as const).map((side) => (
+          <TimeField
+            key={side}
+            label={`${name} ${side}`}
+            type={type}
+            value={each[side]}
+            onSave={(value) => (value ? change(setStretch(table, index, side, value)) : undefined)}
+          />
+        ))}
+        <Button
+          color="inherit"
+          aria-label={`Remove ${name.toLowerCase()}`}
+          onClick={() => void change(removeStretch(table, index))}
+        >
+          Remove
+        </Button>
+      </Box>
+    )
+  })
 }
 
 const HOUR = 60 * 60_000
-/** Rain begins as two hours after the start, to be typed over. */
-function usualRain({ start }: Day) {
-  const from = new Date(start ?? proposedStart()).getTime() + 2 * HOUR
+/** Rain begins as two hours after the start or the last rain, to be typed over. */
+function usualRain({ start, rain = [] }: Day) {
+  const from = new Date(rain.at(-1)?.to ?? start ?? proposedStart()).getTime() + 2 * HOUR
   return { from: format(new Date(from), WALL), to: format(new Date(from + 2 * HOUR), WALL) }
-}
-
-/** What is changed of the last line: a stretch is typed by taking it away and putting the new one. */
-function StretchFields({ change, table, all }: Omit<StretchProps, 'label'>) {
-  const last = all.at(-1)
-  if (!last) return null
-  const type = table === 'rain' ? 'datetime-local' : 'time'
-  const index = all.length - 1
-  return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, py: 1 }}>
-      {(['from', 'to'] as const).map((side) => (
-        <TimeField
-          key={side}
-          label={`${table === 'rain' ? 'Rain' : 'Break'} ${side}`}
-          type={type}
-          value={last[side]}
-          onSave={(value) => (value ? change(setStretch(table, index, side, value)) : undefined)}
-        />
-      ))}
-    </Box>
-  )
 }
 
 /** By when it must run again, and what happens else. */
@@ -202,10 +189,8 @@ export function DayLimits({ job, change }: Props) {
         }
         label="Machines may run on while nobody is there"
       />
-      <Stretches job={job} change={change} table="breaks" label="Break" all={breaks} />
-      <StretchFields job={job} change={change} table="breaks" all={breaks} />
-      <Stretches job={job} change={change} table="rain" label="Rain" all={rain} />
-      <StretchFields job={job} change={change} table="rain" all={rain} />
+      <Stretches change={change} table="breaks" label="Break" all={breaks} />
+      <Stretches change={change} table="rain" label="Rain" all={rain} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
           variant="outlined"

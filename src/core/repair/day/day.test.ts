@@ -1,5 +1,5 @@
 import { clockMinutes, wallMinutes, wallText } from '../../base/units/wall'
-import type { SuspectId } from '../../diagnosis/faults/faults'
+import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Day } from '../../record/records/day'
@@ -178,4 +178,15 @@ describe('earlier jobs on this machine', () => {
     const slow = dayOf(['txv-underfeeding'], { day: { earlier: { swapValve: { factor: 1.6, jobs: 5 } } } })
     expect(slow.finish!).toBe(dayOf(['txv-underfeeding']).finish! + 30)
   })
+})
+
+test.each(FAULT_IDS)('%s: a day of its own, in working hours, each task once', (fault) => {
+  const plan = planned([fault], { unit: { kind: 'water-source-heat-pump' }, day: { start: START } })
+  const day = planDay(plan, { moves: 20, states: 200 })
+  expect(day.problem).toBeUndefined()
+  expect(day.rows.map(({ id }) => id).sort()).toEqual(
+    plan.tasks.flatMap(({ id, refused }) => (refused ? [] : [id])).sort(),
+  )
+  expect(day.finish!).toBeGreaterThan(0)
+  expect(day.bound!).toBeLessThanOrEqual(day.finish!)
 })
