@@ -273,5 +273,11 @@ test('a phone shows the hours as a list; two tabs on one field agree', async ({ 
   await expect(first).toContainText('09:30')
   await page.getByRole('textbox', { name: 'Start', exact: true }).fill('2026-11-27T07:00')
   await expect(other.getByRole('textbox', { name: 'Start', exact: true })).toHaveValue('2026-11-27T07:00')
+  // a date that is left half typed takes nothing away
+  await page.getByRole('textbox', { name: 'Start', exact: true }).focus()
+  await page.keyboard.press('Backspace')
+  await expect(page.getByText('Not whole yet: it is stored when every part is typed.')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Start', exact: true }).blur()
+  expect((await storedJobs(page))[0]?.day).toMatchObject({ start: '2026-11-27T07:00' })
   expect(await seriousFindings(page)).toEqual([])
 })

@@ -7,7 +7,8 @@ import type { Edit } from '@/core/record/edits/edit'
 import { emptyJob } from '@/core/record/job/job'
 import { fileName } from './shared/files/exportJob'
 import { titleOf, unitLine } from './shared/jobText'
-import { duration, fluidOunces, grams, kilograms, millilitres, pounds } from './shared/planText'
+import { durationText } from '@/core/base/units/wall'
+import { fluidOunces, grams, kilograms, millilitres, pounds } from './shared/planText'
 import { tells } from './shared/tells'
 import { everyOf, usualOf } from './shared/unit/usual'
 import { METERINGS } from '@/core/record/equipment/unit'
@@ -46,7 +47,7 @@ describe('texts', () => {
     [45, '45 min'],
     [60, '1 h'],
     [438, '7 h 18 min'],
-  ])('%i minutes: %s', (minutes, text) => expect(duration(minutes)).toBe(text))
+  ])('%i minutes: %s', (minutes, text) => expect(durationText(minutes)).toBe(text))
   test.each([
     [0.48, '48 %'],
     [0.9999, '>99 %'],

@@ -11,6 +11,7 @@ type Props = Omit<TextFieldProps, 'value' | 'onChange' | 'onBlur'> & {
   onSave: (text: string) => SaveOutcome
 }
 
+const HALF_TYPED = 'Not whole yet: it is stored when every part is typed.'
 const REFUSED = 'This is not stored: see the message on this page, then change it.'
 
 /** A text field that saves each change; while it has the focus, or while its text is refused, its own text leads. */
@@ -40,7 +41,14 @@ export function AutosaveField({ value, onSave, helperText, error, ...rest }: Pro
       value={draft ?? value}
       error={error === true || message !== undefined}
       helperText={message ?? helperText}
-      onChange={(event) => save(event.target.value)}
+      onChange={(event) => {
+        // a browser gives a half typed date as nothing: what is stored stays
+        if (!event.target.validity?.badInput) return save(event.target.value)
+        typed.current += 1
+        hasFocus.current = true
+        setDraft(event.target.value)
+        setMessage(HALF_TYPED)
+      }}
       onBlur={() => {
         hasFocus.current = false
         if (message === undefined) setDraft(undefined)

@@ -5,7 +5,7 @@ import { ACCESS_WAYS } from '@/core/record/records/repair'
 import type { Plan } from '@/core/repair/plan/plan'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { NumberTable } from '@/ui/NumberTable'
-import { duration } from '../shared/planText'
+import { durationText } from '@/core/base/units/wall'
 import type { StageProps } from '../shared/stageProps'
 import { More, Sentences } from './More'
 
@@ -52,7 +52,12 @@ export function Access({ job, change, plan: { access, recovery } }: Props) {
           words={[0, 2, 3]}
           rows={ways.map(({ way: id, label, minutes, fits, against, leaves }) => ({
             key: id,
-            cells: [label, duration(minutes[1]), fits ? '● yes' : '⬣ no', fits ? leaves : against.join('; ')],
+            cells: [
+              label,
+              durationText(minutes[1]),
+              fits ? '● yes' : '⬣ no',
+              fits ? leaves : against.join('; '),
+            ],
           }))}
         />
         <Sentences

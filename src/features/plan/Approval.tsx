@@ -2,19 +2,18 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { format } from 'date-fns'
 import { setQuote } from '@/core/record/edits/dayEdits'
 import type { Plan } from '@/core/repair/plan/plan'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
-import { systemClock } from '@/data/clock'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { wallWords } from '@/ui/timeplan/layout'
 import type { StageProps } from '../shared/stageProps'
+import { wallNow } from '../shared/wallClock'
 import { Sentences } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
-const now = () => format(new Date(systemClock.now()), "yyyy-MM-dd'T'HH:mm")
 const WHY = { suspected: 'suspected, not decided', 'gate-shut': 'decided, its gate is shut' } as const
 
 /** What must be proven before anything is bought. */
@@ -64,10 +63,10 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
               )
             }
           >
-            Take back: asked {format(new Date(quote.askedAt), 'd MMM HH:mm')}
+            Take back: asked {wallWords(quote.askedAt)}
           </Button>
         ) : (
-          <Button variant="outlined" onClick={() => void change(setQuote({ askedAt: now() }))}>
+          <Button variant="outlined" onClick={() => void change(setQuote({ askedAt: wallNow() }))}>
             The quote is asked for
           </Button>
         )}
@@ -80,7 +79,7 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
             void change(
               setQuote({
                 answer: word as 'given' | 'refused' | undefined,
-                answeredAt: word ? now() : undefined,
+                answeredAt: word ? wallNow() : undefined,
               }),
             )
           }

@@ -6,7 +6,8 @@ import type { Plan } from '@/core/repair/plan/plan'
 import { Figure, Figures } from '@/ui/Figure'
 import { NumberTable } from '@/ui/NumberTable'
 import type { StageProps } from '../shared/stageProps'
-import { classText, duration, grams, sureness } from '../shared/planText'
+import { durationText } from '@/core/base/units/wall'
+import { classText, grams, sureness } from '../shared/planText'
 import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
 import { Columns, More, Sentences } from './More'
@@ -40,7 +41,7 @@ function Answer({ plan }: { plan: Plan }) {
       <Figure
         label="Oil changes"
         value={String(oil.changes)}
-        note={`${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${duration(water.work.hours * 60)} of vacuum`}
+        note={`${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${durationText(water.work.hours * 60)} of vacuum`}
       />
     </Figures>
   )
@@ -96,7 +97,7 @@ function Settles({ plan: { contamination } }: { plan: Plan }) {
             head={['Test', 'Time', 'Changes it in']}
             rows={settles.slice(1).map(({ id, label, minutes, gain }) => ({
               key: id,
-              cells: [label, minutes > 1000 ? 'days' : duration(minutes), percent(gain)],
+              cells: [label, minutes > 1000 ? 'days' : durationText(minutes), percent(gain)],
             }))}
           />
         </More>

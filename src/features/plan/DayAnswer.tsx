@@ -4,7 +4,7 @@ import type { DayPlan } from '@/core/repair/day/planDay'
 import { Figure, Figures } from '@/ui/Figure'
 import { dayText, timeAt } from '@/ui/timeplan/layout'
 import { wallText } from '@/core/base/units/wall'
-import { duration } from '../shared/planText'
+import { durationText } from '@/core/base/units/wall'
 
 const dayOf = ({ calendar }: DayPlan, minute: number) =>
   calendar.isDated ? dayText(wallText(calendar.origin + minute)) : `day ${Math.floor(minute / 1440) + 1}`
@@ -18,7 +18,7 @@ const elsewhere = (day: DayPlan, minute: number) => onDay(day, minute).replace(/
 
 /** How long, or on which other day; and where the bars end, as they show no task that runs over. */
 function asDrawn(day: DayPlan, likely: number, finish: number): string {
-  const told = elsewhere(day, likely) || duration(likely)
+  const told = elsewhere(day, likely) || durationText(likely)
   return likely === finish ? told : `${told}; bars end ${timeAt(day, finish)}`
 }
 
@@ -27,7 +27,7 @@ const searched = ({ isProven, bound, finish }: DayPlan): string =>
     ? 'No order is quicker'
     : bound === undefined || finish === undefined
       ? ''
-      : `No order saves more than ${duration(finish - bound)}`
+      : `No order saves more than ${durationText(finish - bound)}`
 
 /** When it is done, likely and safe; when it runs; how long it stands open; the deadline. */
 export function DayAnswer({ day }: { day: DayPlan }) {
@@ -66,14 +66,14 @@ export function DayAnswer({ day }: { day: DayPlan }) {
         {open && (
           <Figure
             label="Stands open"
-            value={duration(open.to - open.from)}
+            value={durationText(open.to - open.from)}
             note={`${onDay(day, open.from)}${timeAt(day, open.from)} to ${timeAt(day, open.to)}`}
           />
         )}
       </Figures>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
         {searched(day)}; {visits.length > 1 && `${visits.length} visits, `}
-        {duration(day.handsOn)} of hands, {duration(day.unattended)} by itself.
+        {durationText(day.handsOn)} of hands, {durationText(day.unattended)} by itself.
       </Typography>
       {p90 === undefined && (
         <Typography>
@@ -93,7 +93,7 @@ function DeadlineNote({ deadline }: { deadline: NonNullable<DayPlan['deadline']>
   const isSafe = marginSafe !== undefined && marginSafe >= 0
   const mark = isSafe ? '●' : marginLikely >= 0 ? '△' : '⬣'
   const late = (minutes: number) =>
-    minutes >= 0 ? `${duration(minutes)} before` : `${duration(-minutes)} after`
+    minutes >= 0 ? `${durationText(minutes)} before` : `${durationText(-minutes)} after`
   return (
     <Typography sx={{ fontWeight: isSafe ? 400 : 650 }}>
       {mark} It runs again {late(marginLikely)} {OF[of]}, likely

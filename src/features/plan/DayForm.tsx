@@ -4,52 +4,16 @@ import Button from '@mui/material/Button'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
-import { addDays, format } from 'date-fns'
 import { addStretch, removeStretch, setDay, setStretch } from '@/core/record/edits/dayEdits'
 import { ACCESS_EASE, type Day } from '@/core/record/records/day'
 import { USUAL_HOURS } from '@/core/repair/day/calendar'
-import { systemClock } from '@/data/clock'
-import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { MomentField } from '@/ui/MomentField'
 import type { StageProps } from '../shared/stageProps'
+import { proposedStart, wallOf } from '../shared/wallClock'
 import { More } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'>
-
-const WALL = "yyyy-MM-dd'T'HH:mm"
-/** Tomorrow at the usual hour, by the clock of this machine. */
-export const proposedStart = (): string =>
-  `${format(addDays(new Date(systemClock.now()), 1), 'yyyy-MM-dd')}T${USUAL_HOURS.start}`
-
-type FieldProps = {
-  label: string
-  value: string | undefined
-  type: 'time' | 'datetime-local'
-  onSave: (value: string | undefined) => Promise<boolean> | void
-}
-
-/** A time or a moment; an empty one takes it away. */
-function TimeField({ label, value, type, onSave }: FieldProps) {
-  return (
-    <AutosaveField
-      label={label}
-      type={type}
-      value={value ?? ''}
-      size="small"
-      fullWidth={false}
-      slotProps={{
-        inputLabel: { shrink: true },
-        htmlInput: { 'aria-label': label, style: { minHeight: 30 } },
-      }}
-      sx={{ width: type === 'time' ? 150 : 256 }}
-      onSave={(text) => {
-        // a date that is half typed is empty in the browser
-        const saved = onSave(text || undefined)
-        return saved ?? undefined
-      }}
-    />
-  )
-}
 
 /** Who, from when, and how hard it is to reach. */
 export function DayBasics({ job, change }: Props) {
@@ -70,7 +34,12 @@ export function DayBasics({ job, change }: Props) {
         onChange={(word) => void set({ access: ACCESS_EASE.find((each) => each === word) })}
       />
       <Box sx={{ py: 1, display: 'flex', gap: 1, alignItems: 'center' }}>
-        <TimeField label="Start" type="datetime-local" value={day.start} onSave={(start) => set({ start })} />
+        <MomentField
+          label="Start"
+          type="datetime-local"
+          value={day.start}
+          onSave={(start) => set({ start })}
+        />
         {!day.start && (
           <Button variant="outlined" onClick={() => void set({ start: proposedStart() })}>
             Tomorrow {USUAL_HOURS.start}
@@ -95,12 +64,14 @@ function Stretches({ change, table, label, all }: StretchProps) {
     return (
       <Box key={index} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, py: 1 }}>
         {(['from', 'to'] as const).map((side) => (
-          <TimeField
+          <MomentField
             key={side}
             label={`${name} ${side}`}
             type={type}
             value={each[side]}
-            onSave={(value) => (value ? change(setStretch(table, index, side, value)) : undefined)}
+            onSave={(value) =>
+              value ? change(setStretch(table, index, side, value)) : change(removeStretch(table, index))
+            }
           />
         ))}
         <Button
@@ -119,7 +90,7 @@ const HOUR = 60 * 60_000
 /** Rain begins as two hours after the start or the last rain, to be typed over. */
 function usualRain({ start, rain = [] }: Day) {
   const from = new Date(rain.at(-1)?.to ?? start ?? proposedStart()).getTime() + 2 * HOUR
-  return { from: format(new Date(from), WALL), to: format(new Date(from + 2 * HOUR), WALL) }
+  return { from: wallOf(from), to: wallOf(from + 2 * HOUR) }
 }
 
 /** By when it must run again, and what happens else. */
@@ -128,7 +99,7 @@ function DeadlineFields({ job, change }: Props) {
   const set = (values: Parameters<typeof setDay>[0]) => change(setDay(values))
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'end', pt: 1 }}>
-      <TimeField
+      <MomentField
         label="Must run again by"
         type="datetime-local"
         value={day.deadline}
@@ -156,25 +127,30 @@ export function DayLimits({ job, change }: Props) {
   return (
     <More label={`Hours, weather, breaks, deadline${count > 0 ? `, ${count} set` : ''}`}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, py: 1 }}>
-        <TimeField
+        <MomentField
           label="Building opens"
           type="time"
           value={day.opensAt}
           onSave={(opensAt) => set({ opensAt })}
         />
-        <TimeField
+        <MomentField
           label="Building closes"
           type="time"
           value={day.closesAt}
           onSave={(closesAt) => set({ closesAt })}
         />
-        <TimeField
+        <MomentField
           label="Light from"
           type="time"
           value={day.lightFrom}
           onSave={(lightFrom) => set({ lightFrom })}
         />
-        <TimeField label="Light to" type="time" value={day.lightTo} onSave={(lightTo) => set({ lightTo })} />
+        <MomentField
+          label="Light to"
+          type="time"
+          value={day.lightTo}
+          onSave={(lightTo) => set({ lightTo })}
+        />
       </Box>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
         Where nothing is set one works from {USUAL_HOURS.opensAt} to {USUAL_HOURS.closesAt}.

@@ -18,12 +18,13 @@ import { TimePlan } from '@/ui/timeplan/TimePlan'
 import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
 import { titleOf } from '../shared/jobText'
-import { duration } from '../shared/planText'
+import { durationText } from '@/core/base/units/wall'
 import type { StageProps } from '../shared/stageProps'
+import { proposedStart } from '../shared/wallClock'
 import { ProveFirst } from './Approval'
 import { Checklist } from './Checklist'
 import { DayAnswer } from './DayAnswer'
-import { DayBasics, DayLimits, proposedStart } from './DayForm'
+import { DayBasics, DayLimits } from './DayForm'
 import { EarlierTimes } from './EarlierTimes'
 import { More, Sentences } from './More'
 import { OfficeTime } from './OfficeTime'
@@ -32,7 +33,6 @@ import { TaskDetail } from './TaskDetail'
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
 const labelOf = (id: string) => (isTask(id) ? (taskRow(id).label.split(/[:;,]/)[0] as string) : id)
-const LABELS = new Map<string, string>()
 const labelsOf = (tasks: readonly PlanTask[]) => new Map(tasks.map(({ id, label }) => [id, label]))
 
 function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined; day: DayPlan | undefined }) {
@@ -41,13 +41,13 @@ function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined;
       <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
         {row && day && (
           <Box component="b" sx={{ color: 'text.primary' }}>
-            {row.start < 1440 && day.visits.length === 1 ? timeAt(day, row.start) : momentAt(day, row.start)}
+            {day.visits.length === 1 ? timeAt(day, row.start) : momentAt(day, row.start)}
             {day.people > 1 && ` · person ${row.person + 1}`}
             {' · '}
           </Box>
         )}
         {task.handsOn[1]} min
-        {task.unattended && ` + ${duration(task.unattended[1])} by itself`}
+        {task.unattended && ` + ${durationText(task.unattended[1])} by itself`}
         {task.opens && ' · open'}
         {task.hazards.length > 0 && (
           <Box component="span" sx={{ color: 'error.main' }}>
@@ -90,7 +90,7 @@ function Drawn({ job, change, plan, day, chosen, onChoose }: DrawnProps) {
     <>
       <TimePlan
         day={day}
-        labels={plan.tasks.length > 0 ? labelsOf(plan.tasks) : LABELS}
+        labels={labelsOf(plan.tasks)}
         pinned={Object.keys(pins)}
         chosen={chosen}
         onChoose={onChoose}
@@ -153,7 +153,9 @@ export function DayView({ job, change, plan }: Props) {
   const rows = day?.rows ?? []
   const numbers = numbersOf(rows)
   const rowOf = (id: string) => rows.find((row) => row.id === id)
-  const sorted = [...plan.tasks].sort((a, b) => (numbers.get(a.id) ?? 99) - (numbers.get(b.id) ?? 99))
+  // what is refused has no time: it stands last
+  const placeOf = ({ id }: PlanTask) => numbers.get(id) ?? plan.tasks.length + 1
+  const sorted = [...plan.tasks].sort((a, b) => placeOf(a) - placeOf(b))
   const lines = sorted.map((task) => ({
     id: taskKey(task.id),
     label: isWide ? task.label : labelOf(task.id),

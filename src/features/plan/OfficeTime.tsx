@@ -24,6 +24,11 @@ export function OfficeTime({ title, place, day, plan }: Props) {
       () => setState('Copied.'),
       () => setState('The browser does not let it be copied: mark the text and copy it.'),
     )
+  const send = () =>
+    void navigator.share({ title, text }).catch((error: Error) => {
+      // leaving the list of programs is no mistake
+      if (error.name !== 'AbortError') setState('It could not be sent: copy it instead.')
+    })
   const save = async () => {
     const { calendarFile } = await import('@/core/repair/day/calendarFile')
     const made = calendarFile({ title, place, day, returns: plan.returns })
@@ -51,9 +56,7 @@ export function OfficeTime({ title, place, day, plan }: Props) {
         </DialogContent>
         <DialogActions>
           <Button onClick={copy}>Copy</Button>
-          {typeof navigator !== 'undefined' && 'share' in navigator && (
-            <Button onClick={() => void navigator.share({ title, text }).catch(() => undefined)}>Send</Button>
-          )}
+          {typeof navigator !== 'undefined' && 'share' in navigator && <Button onClick={send}>Send</Button>}
           <Button disabled={!day.calendar.isDated} onClick={() => void save()}>
             Calendar file
           </Button>

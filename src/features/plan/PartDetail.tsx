@@ -5,7 +5,9 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { editPart, removeOwnPart, setMatch } from '@/core/record/edits/dayEdits'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
+import { partKey } from '@/core/record/records/tick'
 import { AutosaveField } from '@/ui/AutosaveField'
+import { MomentField } from '@/ui/MomentField'
 import type { StageProps } from '../shared/stageProps'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { part: PlanPart }
@@ -72,7 +74,7 @@ function MatchTable({ part, change }: Omit<Props, 'job'>) {
 /** What can be changed of one line: its words, count, when it comes, its match; struck off and put back. */
 export function PartDetail({ job, change, part }: Props) {
   const edit = job.day?.parts?.[part.id]
-  const own = job.day?.ownParts?.find(({ id }) => part.isOwn && part.id.endsWith(id.toLowerCase()))
+  const own = job.day?.ownParts?.find(({ id }) => part.isOwn && partKey(id) === part.id)
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 0.5 }}>
       <MatchTable part={part} change={change} />
@@ -85,14 +87,11 @@ export function PartDetail({ job, change, part }: Props) {
           sx={{ width: 190 }}
           onSave={(quantity) => change(editPart(part.id, { quantity: quantity || undefined }))}
         />
-        <AutosaveField
+        <MomentField
           label="In hand from"
           type="datetime-local"
-          size="small"
-          fullWidth={false}
-          value={part.arrives ?? ''}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': 'In hand from' } }}
-          onSave={(arrives) => change(editPart(part.id, { arrives: arrives || undefined }))}
+          value={part.arrives}
+          onSave={(arrives) => change(editPart(part.id, { arrives }))}
         />
         <AutosaveField
           label="Written as"

@@ -11,6 +11,7 @@ import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
 import { isByPosition, leaveKey } from '@/core/record/records/tick'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import type { Plan } from '@/core/repair/plan/plan'
+import { wallWords } from '@/ui/timeplan/layout'
 import { leavingList } from '../shared/loadOut'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
@@ -35,8 +36,6 @@ function OldTicks({ ticks, change }: { ticks: StageProps['job']['ticks'] } & Pic
   )
 }
 
-const shownAt = (wall: string) => wall.replace('T', ' ')
-
 function PartNote({ part }: { part: PlanPart }) {
   const { quantity, why, hold, days, arrives, match, struck } = part
   const known = match.flatMap(({ wanted }) => wanted ?? [])
@@ -53,7 +52,7 @@ function PartNote({ part }: { part: PlanPart }) {
       )}
       {plain}
       {arrives
-        ? ` · in hand from ${shownAt(arrives)}`
+        ? ` · in hand from ${wallWords(arrives)}`
         : days !== undefined && ` · ordered, about ${days} day${days === 1 ? '' : 's'}`}
       {hold && (
         <Box component="span" sx={{ fontWeight: 650, color: 'text.primary' }}>

@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography'
 import { noteTook, pinTask, setTaskMinutes } from '@/core/record/edits/dayEdits'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
 import { AutosaveField } from '@/ui/AutosaveField'
-import { duration } from '../shared/planText'
+import { MomentField } from '@/ui/MomentField'
+import { durationText } from '@/core/base/units/wall'
 import type { StageProps } from '../shared/stageProps'
 
 type Props = Pick<StageProps, 'job' | 'change'> & {
@@ -88,7 +89,7 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
       {task.fails && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           If not: {task.fails.sentence}
-          {task.fails.minutes && ` About ${duration(task.fails.minutes[1])} more.`}
+          {task.fails.minutes && ` About ${durationText(task.fails.minutes[1])} more.`}
         </Typography>
       )}
       {task.meanwhile.length > 0 && (
@@ -98,14 +99,11 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
       )}
       <Minutes task={task} change={change} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', py: 0.75 }}>
-        <AutosaveField
+        <MomentField
           label="Not before"
           type="datetime-local"
-          size="small"
-          fullWidth={false}
-          value={pin ?? ''}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'aria-label': 'Not before' } }}
-          onSave={(wall) => change(pinTask(task.id, wall || undefined))}
+          value={pin}
+          onSave={(wall) => change(pinTask(task.id, wall))}
         />
         <MinuteField
           label="Took, min"

@@ -1,6 +1,6 @@
 import type { DayPlan } from '@/core/repair/day/planDay'
 import { momentAt, timeAt } from '@/ui/timeplan/layout'
-import { duration } from './planText'
+import { durationText } from '@/core/base/units/wall'
 
 /** The day in a few lines for the office. */
 export function officeText(title: string, day: DayPlan): string {
@@ -9,7 +9,7 @@ export function officeText(title: string, day: DayPlan): string {
   const likely = p50 ?? finish
   return [
     `${title}: ${visits.map((visit) => `${momentAt(day, visit.from)} to ${timeAt(day, visit.to)}`).join('; ')}.`,
-    `Done likely ${momentAt(day, likely)} (${duration(likely)})${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
+    `Done likely ${momentAt(day, likely)} (${durationText(likely)})${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
     ...(running
       ? [
           `The unit runs again about ${momentAt(day, running.likely)}${running.p90 === undefined ? '' : `, safe ${momentAt(day, running.p90)}`}.`,

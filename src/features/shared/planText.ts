@@ -2,14 +2,6 @@ import type { ContaminationClass } from '@/core/repair/cleanup/classes'
 import { CLASS_LABELS } from '@/core/repair/cleanup/classes'
 import { fromSI } from '@/core/base/units/convert'
 
-/** "2 h 10 min" from minutes. */
-export function duration(minutes: number): string {
-  const hours = Math.floor(minutes / 60)
-  const rest = Math.round(minutes % 60)
-  if (hours === 0) return `${rest} min`
-  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
-}
-
 /** Grams as read on a ledger. */
 export function grams(kg: number): string {
   const milligrams = Math.round(Math.abs(kg) * 1e6)

@@ -1,3 +1,4 @@
+import { format } from 'date-fns'
 import type { DayPlan, DayRow, Visit } from '@/core/repair/day/planDay'
 import type { Stretch } from '@/core/repair/schedule/model'
 import { clockOf, wallText } from '@/core/base/units/wall'
@@ -93,14 +94,10 @@ function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, 
 export const numbersOf = (rows: readonly DayRow[]): Map<string, number> =>
   new Map([...rows].sort((a, b) => a.start - b.start || a.end - b.end).map(({ id }, i) => [id, i + 1]))
 
-const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const
-
 /** "Fri 27 Nov" of a wall clock. */
-export function dayText(wall: string): string {
-  const day = new Date(`${wall.slice(0, 10)}T00:00:00Z`)
-  return `${DAYS[day.getUTCDay()]} ${day.getUTCDate()} ${MONTHS[day.getUTCMonth()]}`
-}
+export const dayText = (wall: string): string => format(new Date(wall), 'EEE d MMM')
+/** "Fri 27 Nov, 09:35" of a wall clock. */
+export const wallWords = (wall: string): string => `${dayText(wall)}, ${clockOf(wall)}`
 
 /** The time of day at a minute of the plan: "09:35". */
 export const timeAt = ({ calendar }: Pick<DayPlan, 'calendar'>, minute: number): string =>
@@ -109,7 +106,7 @@ export const timeAt = ({ calendar }: Pick<DayPlan, 'calendar'>, minute: number):
 /** Day and time at a minute of the plan; the time alone while the plan has no date. */
 export const momentAt = (day: Pick<DayPlan, 'calendar'>, minute: number): string =>
   day.calendar.isDated
-    ? `${dayText(wallText(day.calendar.origin + minute))}, ${timeAt(day, minute)}`
+    ? wallWords(wallText(day.calendar.origin + minute))
     : `${timeAt(day, minute)}${minute >= 1440 ? `, day ${Math.floor(minute / 1440) + 1}` : ''}`
 
 /** One visit as a strip of lanes. */

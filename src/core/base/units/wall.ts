@@ -24,3 +24,12 @@ export function clockMinutes(text: string): number {
 
 /** The time of day of a wall clock: "08:30". */
 export const clockOf = (text: string): string => text.slice(11, 16)
+
+/** "2 h 10 min" of minutes. */
+export function durationText(minutes: number): string {
+  const whole = Math.round(minutes)
+  const hours = Math.floor(whole / 60)
+  const rest = whole % 60
+  if (hours === 0) return `${rest} min`
+  return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`
+}

@@ -7,6 +7,8 @@ const wallSchema = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'is no date with a time like 2026-11-27T08:00')
   .refine((text) => !Number.isNaN(Date.parse(`${text}:00Z`)), 'is no moment of the calendar')
+  // a year that is being typed passes through 0002
+  .refine((text) => text >= '2000' && text < '2200', 'lies outside of the years 2000 to 2199')
 /** A time of day, as "07:30". */
 const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'is no time of day like 07:30')
 

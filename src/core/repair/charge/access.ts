@@ -102,7 +102,7 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
   },
   'pump-down': {
     label: 'Pump down into the receiver',
-    minutes: [10, 20, 40],
+    minutes: [20, 28, 55],
     leaves:
       'Refrigerant stays in the receiver: vacuum from one side only, a valve that lets by stalls it near 3,000 microns.',
     asks: [
@@ -114,7 +114,7 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
   },
   isolate: {
     label: 'Isolate the compressor',
-    minutes: [10, 15, 30],
+    minutes: [15, 21, 45],
     leaves:
       'Small volume, quick vacuum; a stall near 3,000 microns with the detector alarming at the pump outlet is refrigerant seeping past: stop.',
     asks: [

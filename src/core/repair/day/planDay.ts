@@ -1,4 +1,4 @@
-import { MINUTES_A_DAY } from '../../base/units/wall'
+import { durationText, MINUTES_A_DAY } from '../../base/units/wall'
 import type { Day } from '../../record/records/day'
 import { gapsOf, NEVER } from '../schedule/calendar'
 import type { Placed, Problem, Stretch } from '../schedule/model'
@@ -56,7 +56,6 @@ export type DayQuestion = {
 
 const known = (minute: number): number | undefined => (minute >= NEVER ? undefined : minute)
 const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0)
-const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`
 
 /** From the first opened joint to the last closed one. */
 function openSpan(rows: readonly DayRow[]): Stretch | undefined {
@@ -91,7 +90,7 @@ const openWork = ({ activities }: Problem) =>
 function problemOf(problem: Problem, calendar: DayCalendar): string {
   const fits = (other: Partial<Problem>) =>
     solve({ ...problem, ...other }, { moves: 50, states: 500 }).placed !== undefined
-  const opened = hours(openWork(problem))
+  const opened = durationText(openWork(problem))
   const longest = Math.max(0, ...gapsOf(calendar.nights, calendar.horizon).map(({ from, to }) => to - from))
   if (openWork(problem) > longest * problem.people)
     return `The open work of about ${opened} is longer than a working day: bring a second person, or lengthen the hours.`

@@ -1,5 +1,5 @@
 import type { Step } from './obey'
-import { IN_TURN, type Stage, stageAt } from './tasks/row'
+import { isInTurn, type Stage, stageAt } from './tasks/row'
 import { type TaskId, taskRow } from './tasks/tasks'
 
 /** A task in the graph of the work: what must be over before it, and beside which running task it is done. */
@@ -16,7 +16,7 @@ const isChain = (step: Step) => !floats(step) && taskRow(step.id).alongside === 
 function lastOf(steps: readonly Step[], stage: Stage): readonly TaskId[] {
   const own = steps.filter((step) => step.stage === stage && !floats(step)).map(({ id }) => id)
   const chain = own.filter((id) => taskRow(id).alongside === undefined)
-  return IN_TURN.includes(stage) ? own.slice(-1) : [...chain, ...own.filter((id) => !chain.includes(id))]
+  return isInTurn(stage) ? own.slice(-1) : [...chain, ...own.filter((id) => !chain.includes(id))]
 }
 
 /** What is over when every stage up to one is. */
@@ -35,7 +35,7 @@ function afterOf(steps: readonly Step[], stages: readonly Stage[], step: Step): 
   if (floats(step)) return [...overAt(steps, stages, at + 1)]
   const own = chainOf(steps, step.stage)
   const turn = own.indexOf(step)
-  if (IN_TURN.includes(step.stage) && turn > 0) return [own[turn - 1]!.id]
+  if (isInTurn(step.stage) && turn > 0) return [own[turn - 1]!.id]
   const earlier = stages.findLast((each) => stageAt(each) < at)
   // what floats and must be over by now, unless a stage before this one waited for it
   const due = steps.filter((each) => {

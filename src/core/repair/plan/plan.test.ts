@@ -167,6 +167,18 @@ describe('times', () => {
     const both = [taskRow('refit').handsOn, taskRow('closeUp').handsOn]
     expect([0, 1, 2].map((i) => both[0]![i]! + both[1]![i]!)).toEqual([15, 25, 75])
   })
+  test('the ways to the part take what their tasks take', () => {
+    const sumOf = (...ids: readonly TaskId[]) =>
+      [0, 1, 2].map((i) =>
+        ids.reduce((sum, id) => sum + taskRow(id).handsOn[i]! + (taskRow(id).unattended?.[i] ?? 0), 0),
+      )
+    const { ways } = planRepair(job(), ['txv-underfeeding']).access
+    expect(ways.map(({ way, minutes }) => [way, minutes])).toEqual([
+      ['recover-all', sumOf('recover')],
+      ['pump-down', sumOf('pumpDown', 'recoverRest')],
+      ['isolate', sumOf('isolateCompressor', 'recoverRest')],
+    ])
+  })
   test('a hard place, earlier jobs and typed minutes move a task', () => {
     const minutes = (day: KnownJob['day']) =>
       planRepair({ ...job(), day }, ['txv-underfeeding']).tasks.find(({ id }) => id === 'swapValve')!

@@ -41,7 +41,7 @@ import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
 import { type TaskId, usesFlame, VACUUMS } from './tasks/tasks'
 import { type TestPressure, testPressureOf } from './testPressure'
-import { framed, heldWork, openedWork } from './work'
+import { framed, heldWork, isPartly, openedWork } from './work'
 
 export type { PlanTask } from './planTasks'
 
@@ -209,11 +209,10 @@ function taskIds(whole: Whole): TaskId[] {
 
 /** The test, where the circuit is opened. */
 function testOf({ job, reckoned, cleanup, policy, isEmpty }: Whole): TestPressure {
-  const isPart = reckoned.access.chosen !== 'recover-all' && !isEmpty
   const dryers = cleanup.dryers.flatMap(({ chosen }) =>
     chosen ? [toPascals({ value: chosen.dryer.pressure, unit: 'psia' })] : [],
   )
-  return testPressureOf(job.unit, policy, isPart, dryers)
+  return testPressureOf(job.unit, policy, isPartly({ access: reckoned.access, isEmpty }), dryers)
 }
 
 /** Why nothing is bought yet: it is not proven, or the owner did not agree. */
@@ -253,7 +252,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
             path: reckoned.path,
             recovery: reckoned.recovery,
             isEmpty,
-            staysIn: !isEmpty && reckoned.access.chosen !== 'recover-all',
+            staysIn: isPartly({ access: reckoned.access, isEmpty }),
             nitrogen: nitrogenFor({
               volume: size.volume,
               sweeps: 1 + blows + (contamination.class === 'clean' ? 0 : water.work.sweeps),
@@ -276,6 +275,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
   const facts: TaskFacts = {
     unit: job.unit,
     burns: burnsIn(whole),
+    isPart: isPartly({ access: reckoned.access, isEmpty: whole.isEmpty }),
     holding,
     day,
     notes: notesOf({

@@ -32,6 +32,8 @@ export type PlanTask = GraphTask &
 export type TaskFacts = {
   readonly unit: UnitPlate
   readonly burns: boolean
+  /** only a part of the circuit is emptied, tested and evacuated */
+  readonly isPart: boolean
   readonly holding: readonly VetoId[]
   readonly day: Day
   /** figures of this job, by task */
@@ -69,13 +71,12 @@ function meanwhileOf(graph: readonly GraphTask[]): Map<TaskId, TaskId[]> {
 export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] {
   const graph = graphOf(obeying(ids, facts.holding))
   const meanwhile = meanwhileOf(graph)
-  const isPart = ids.includes('recoverRest')
   return graph.map((task): PlanTask => {
     const { label, machine, opens, gate, fails } = taskRow(task.id)
     const hurts = cautionIds(task.id, facts)
     return {
       ...task,
-      ...minutesOf(task.id, facts.day, isPart),
+      ...minutesOf(task.id, facts.day, facts.isPart),
       label,
       ...(machine ? { machine } : {}),
       opens: opens === true,

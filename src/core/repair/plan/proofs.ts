@@ -1,5 +1,4 @@
 import type { KnownJob } from '../../record/job/job'
-import { decisionOn } from '../../record/edits/decisionEdits'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { gateIdOf } from '../../diagnosis/faults/gateIds'
 import { judgeGate } from '../../diagnosis/proof/gates'
@@ -36,7 +35,7 @@ export function proofsOf(job: KnownJob, faults: readonly SuspectId[]): Proof[] {
   const standings = standingsOf(job)
   return faults.map((fault): Proof => {
     const standing = standings.find((each) => each.fault === fault)
-    if (standing && decisionOn(job, fault)?.state === 'decided') return ofDecided(standing)
+    if (standing) return ofDecided(standing)
     if (fault === 'healthy') return { fault, isFirst: false, why: undefined, missing: [] }
     const gate = gateIdOf(fault)
     const missing = gate ? labels(judgeGate(gate, recordOf(job.unit, job.readingSets, {})).missing) : []

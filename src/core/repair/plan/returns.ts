@@ -59,6 +59,7 @@ export function returnVisits(
       sentence: sentences.join('; '),
       tasks: planTasks(framed(ids, false), {
         ...facts,
+        isPart: false,
         holding: facts.burns ? ['flammable'] : [],
         notes: {},
       }),

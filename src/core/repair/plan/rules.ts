@@ -30,7 +30,8 @@ type RuleRow = {
 }
 
 const has = ({ ids }: View, ...wanted: readonly TaskId[]) => wanted.some((id) => ids.includes(id))
-const EMPTYING: readonly TaskId[] = ['recover', 'recoverRest', 'proveEmpty']
+const RECOVERIES: readonly TaskId[] = ['recover', 'recoverRest']
+const EMPTYING: readonly TaskId[] = [...RECOVERIES, 'proveEmpty']
 const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
 const COMPRESSORS: readonly TaskId[] = ['swapCompressor', 'swapCondensingUnit']
 const CHARGES: readonly TaskId[] = ['weighIn', 'letIn']
@@ -87,7 +88,7 @@ const RULES: readonly RuleRow[] = [
     id: 'empty-is-proven',
     sentence: 'An empty circuit has nothing to recover: that is proven instead, and the leak found.',
     applies: (view) => has(view, 'proveEmpty'),
-    holds: (view) => !has(view, 'recover', 'recoverRest') && inOrder(view, ['proveEmpty'], ['leakSearch']),
+    holds: (view) => !has(view, ...RECOVERIES) && inOrder(view, ['proveEmpty'], ['leakSearch']),
   },
   {
     id: 'recovered-once',
@@ -141,7 +142,7 @@ const RULES: readonly RuleRow[] = [
     sentence: 'Water is drained or flowing before refrigerant boils in its coil, and flows before the start.',
     applies: (view) => view.hasWaterCoil && opens(view),
     holds: (view) =>
-      inOrder(view, ['drainWater'], [...EMPTYING.slice(0, 2), ...CHARGES]) &&
+      inOrder(view, ['drainWater'], [...RECOVERIES, ...CHARGES]) &&
       has(view, 'drainWater') &&
       inOrder(view, ['waterOn'], ['settle']),
   },
@@ -150,7 +151,7 @@ const RULES: readonly RuleRow[] = [
     sentence: 'Solenoids and electronic valves are held open for recovery, test and vacuum, and put back.',
     applies: (view) => has(view, 'holdOpen'),
     holds: (view) =>
-      inOrder(view, ['holdOpen'], [...EMPTYING.slice(0, 2), 'pressureTest']) &&
+      inOrder(view, ['holdOpen'], [...RECOVERIES, 'pressureTest']) &&
       has(view, 'releaseValves') &&
       inOrder(view, VACUUMS, ['releaseValves']) &&
       inOrder(view, ['releaseValves'], ['settle']),

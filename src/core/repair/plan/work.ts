@@ -30,12 +30,13 @@ const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> 
   isolate: ['isolateCompressor', 'recoverRest', 'openValves'],
 }
 
-const isPart = ({ access, isEmpty }: Pick<WorkFacts, 'access' | 'isEmpty'>) =>
+/** Only a part is emptied, tested and evacuated: the charge stays in the receiver or round the isolated compressor. */
+export const isPartly = ({ access, isEmpty }: Pick<WorkFacts, 'access' | 'isEmpty'>): boolean =>
   access.chosen !== 'recover-all' && !isEmpty
 
 function vacuumTask({ cleanup, policy, ...facts }: WorkFacts): TaskId {
   if (cleanup.contamination.triple || policy.evacuation === 'always-triple') return 'evacuateWet'
-  return isPart(facts) ? 'evacuatePart' : 'evacuate'
+  return isPartly(facts) ? 'evacuatePart' : 'evacuate'
 }
 
 /** Work that a clean-up class adds. */
@@ -105,7 +106,7 @@ export function openedWork(facts: WorkFacts): TaskId[] {
     'bubbleJoints',
     vacuumTask(facts),
     'decayTest',
-    isPart(facts) && access.chosen === 'pump-down' ? 'letIn' : 'weighIn',
+    isPartly(facts) && access.chosen === 'pump-down' ? 'letIn' : 'weighIn',
     ...pathWork(facts),
     'refit',
     'settle',

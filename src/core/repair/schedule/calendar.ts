@@ -78,7 +78,7 @@ export function workBackFrom(
 const metBy = (all: readonly Stretch[], from: number, to: number): number | undefined =>
   all.find((each) => each.from < to && each.to > from)?.to
 
-/** Whether the work of an activity that begins at a minute also runs by itself to its end, and where it lies. */
+/** Where an activity lies: hands on from the start, by itself to the end. */
 export type Fit = { readonly start: number; readonly handsOff: number; readonly end: number }
 
 /** Latest start from which the hands are off at or after a minute. */

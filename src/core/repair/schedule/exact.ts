@@ -57,6 +57,7 @@ class Search {
     this.tails = tailsFor(network, this.target())
     this.heads = headsOf(network).start
     this.order = [...Array(size).keys()]
+    this.headEnd = { end: new Int32Array(size), handsOff: new Int32Array(size) }
   }
 
   /** What a better plan must reach. */
@@ -125,7 +126,7 @@ class Search {
     return true
   }
   private left = 0
-  private readonly headEnd = { end: new Int32Array(200), handsOff: new Int32Array(200) }
+  private readonly headEnd: { end: Int32Array; handsOff: Int32Array }
 
   private isHopeless(): boolean {
     if (!this.headsLeft()) return true

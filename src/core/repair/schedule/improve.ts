@@ -47,6 +47,9 @@ const ranksOf = (network: Network) => {
   ]
 }
 
+/** Minutes by which a plan may be worse and still be gone on from, at the start of the search; less and less. */
+const WORSE = 12
+
 /** Moves one activity to another place in an order, as far as what it waits for and what waits for it let. */
 function moved(
   { after, alongside, followers }: Network,
@@ -78,7 +81,7 @@ export function improve(network: Network, tries: number, enough: number, random:
   for (let k = 0; k < tries && best.finish > enough; k += 1) {
     const next = moved(network, order, random)
     const layout = place(network, next)
-    const allowed = now.finish === NEVER ? NEVER : now.finish + 12 * (1 - k / tries) * random()
+    const allowed = now.finish === NEVER ? NEVER : now.finish + WORSE * (1 - k / tries) * random()
     if (layout.finish > allowed) continue
     now = layout
     order = next

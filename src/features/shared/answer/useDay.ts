@@ -39,7 +39,7 @@ type Known = {
   readonly of?: string
   readonly day?: DayPlan
   readonly isWhole?: boolean
-  readonly problem?: string
+  readonly problem?: string | undefined
 }
 
 // one question at a time for all that show it: a second one would supersede the first
@@ -60,7 +60,7 @@ function ask(job: string, text: string) {
   // what stood there of another job is none of this one's
   known = known.job === job ? { ...known, asked: text } : { job, asked: text }
   const take = (isWhole: boolean) => (day: DayPlan) => {
-    if (known.asked === text && known.job === job) tell({ of: text, day, isWhole })
+    if (known.asked === text && known.job === job) tell({ of: text, day, isWhole, problem: undefined })
   }
   scheduleDoor()
     .ask<DayPlan>('day', JSON.parse(text) as DayQuestion, { channel: 'day', onStep: take(false) })

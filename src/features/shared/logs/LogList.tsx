@@ -15,7 +15,7 @@ import { filesDoor } from '@/workers/filesDoor'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
-import { duration } from '../planText'
+import { durationText } from '@/core/base/units/wall'
 import { storeSentence } from '../storage/storeSentence'
 import { useLive } from '../storage/useLive'
 
@@ -32,7 +32,7 @@ function extentText(log: LogHead, extent: { samples: number; seconds: number }, 
   const state = recording ? ', being recorded' : log.samples === undefined ? ', broken off' : ''
   return [
     log.undated ? 'its file told no date' : format(new Date(log.startedAt), 'd MMM HH:mm'),
-    extent.seconds < 60 ? `${Math.round(extent.seconds)} s` : duration(extent.seconds / 60),
+    extent.seconds < 60 ? `${Math.round(extent.seconds)} s` : durationText(extent.seconds / 60),
     `${extent.samples} samples${state}`,
   ].join(' · ')
 }

@@ -32,23 +32,9 @@ const STAGES = [
 export type Stage = (typeof STAGES)[number]
 export const stageAt = (stage: Stage): number => STAGES.indexOf(stage)
 
-/** Stages whose tasks follow each other in the order of the table; those of the others may overlap. */
-export const IN_TURN: readonly Stage[] = [
-  'arrive',
-  'prove',
-  'pump',
-  'lock',
-  'find',
-  'ready',
-  'empty',
-  'oil',
-  'charge',
-  'release',
-  'start',
-  'trim',
-  'mark',
-  'close',
-]
+/** Stages whose tasks may overlap, one person each; those of the others follow each other in the order of the table. */
+const OVERLAPPING: readonly Stage[] = ['mend', 'open', 'fit', 'test']
+export const isInTurn = (stage: Stage): boolean => !OVERLAPPING.includes(stage)
 
 /** What then, if it fails. */
 export type Failure = {
