@@ -2,19 +2,13 @@
 import Typography from '@mui/material/Typography'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import { Figure, Figures } from '@/ui/Figure'
-import { dayText, timeAt } from '@/ui/timeplan/layout'
-import { wallText } from '@/core/base/units/wall'
+import { dayAt, daysOn, timeAt } from '@/ui/timeplan/layout'
 import { durationText } from '@/core/base/units/wall'
 
-const dayOf = ({ calendar }: DayPlan, minute: number) =>
-  calendar.isDated ? dayText(wallText(calendar.origin + minute)) : `day ${Math.floor(minute / 1440) + 1}`
-
-/** The day is said where it is not the first one. */
-const onDay = (day: DayPlan, minute: number) =>
-  dayOf(day, minute) === dayOf(day, 0) ? '' : `${dayOf(day, minute)}, `
-
 /** The other day that a moment lies on; empty on the first. */
-const elsewhere = (day: DayPlan, minute: number) => onDay(day, minute).replace(/, $/, '')
+const elsewhere = (day: DayPlan, minute: number) => (daysOn(day, minute) > 0 ? dayAt(day, minute) : '')
+/** The same before a time. */
+const onDay = (day: DayPlan, minute: number) => (daysOn(day, minute) > 0 ? `${dayAt(day, minute)}, ` : '')
 
 /** How long, or on which other day; and where the bars end, as they show no task that runs over. */
 function asDrawn(day: DayPlan, likely: number, finish: number): string {
@@ -59,7 +53,7 @@ export function DayAnswer({ day }: { day: DayPlan }) {
             note={
               running.p90 === undefined
                 ? elsewhere(day, running.likely) || 'likely'
-                : `${onDay(day, running.likely)}safe ${dayOf(day, running.p90) === dayOf(day, running.likely) ? '' : onDay(day, running.p90)}${timeAt(day, running.p90)}`
+                : `${onDay(day, running.likely)}safe ${daysOn(day, running.p90) === daysOn(day, running.likely) ? '' : onDay(day, running.p90)}${timeAt(day, running.p90)}`
             }
           />
         )}

@@ -24,7 +24,7 @@ function MatchTable({ part, change }: Omit<Props, 'job'>) {
         size="small"
         fullWidth
         value={point[side] ?? ''}
-        placeholder={side === 'wanted' ? 'off the old one' : ''}
+        placeholder={side === 'wanted' ? 'read it off' : ''}
         slotProps={{ htmlInput: { 'aria-label': name } }}
         onSave={(text) => change(setMatch(part.id, side, point.id, text))}
       />

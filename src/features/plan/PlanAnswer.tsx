@@ -8,7 +8,7 @@ import { unknownOf } from '@/core/record/equipment/asked'
 import type { Plan } from '@/core/repair/plan/plan'
 import { isDecided } from '@/core/record/job/stages'
 import { mergedObservations, observeLatest } from '@/core/record/edits/readingEdits'
-import { momentAt } from '@/ui/timeplan/layout'
+import { doneText } from '../shared/dayText'
 import type { StageProps } from '../shared/stageProps'
 import { durationText } from '@/core/base/units/wall'
 import { Freshness } from '../shared/answer/Freshness'
@@ -54,14 +54,11 @@ function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
         {day?.p50 !== undefined && (
           <>
             <Typography sx={{ fontSize: '1.9rem', fontWeight: 700, lineHeight: 1.2 }}>
-              {day.visits.length > 1 ? momentAt(day, day.p50) : durationText(day.p50)}
+              {doneText(day, day.p50)}
             </Typography>
             <Typography sx={{ color: 'text.secondary' }}>
-              likely,{' '}
-              {day.p90 === undefined
-                ? 'safe: not within a week'
-                : `safe ${day.visits.length > 1 ? momentAt(day, day.p90) : durationText(day.p90)}`}
-              ; {durationText(day.unattended)} of it by itself
+              likely, {day.p90 === undefined ? 'safe: not within a week' : `safe ${doneText(day, day.p90)}`};{' '}
+              {durationText(day.unattended)} of it by itself
               {day.open && `; open for ${durationText(day.open.to - day.open.from)}`}
             </Typography>
           </>

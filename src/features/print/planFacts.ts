@@ -4,7 +4,7 @@ import { classesOf } from '@/core/repair/cleanup/contamination'
 import { dryerName } from '@/core/repair/plan/dryerName'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
-import { durationText } from '@/core/base/units/wall'
+import { doneText } from '../shared/dayText'
 import { classText, grams, pounds } from '../shared/planText'
 
 type Fact = readonly [label: string, value: string | undefined]
@@ -46,7 +46,7 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
       'Planned time',
       day?.p50 === undefined
         ? undefined
-        : `${durationText(day.p50)}${day.p90 === undefined ? '' : `, safe ${durationText(day.p90)}`}`,
+        : `${doneText(day, day.p50)}${day.p90 === undefined ? '' : `, safe ${doneText(day, day.p90)}`}`,
     ],
     ['Test pressure', plan.testPressure?.sentence],
     ['Owner', plan.opens ? plan.approval.sentence : undefined],

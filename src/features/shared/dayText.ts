@@ -1,6 +1,10 @@
 import type { DayPlan } from '@/core/repair/day/planDay'
-import { momentAt, timeAt } from '@/ui/timeplan/layout'
+import { daysOn, momentAt, timeAt } from '@/ui/timeplan/layout'
 import { durationText } from '@/core/base/units/wall'
+
+/** How long until a minute of the plan on its first day; on another one its day and time, as a night between says nothing. */
+export const doneText = (day: DayPlan, minute: number): string =>
+  daysOn(day, minute) > 0 ? momentAt(day, minute) : durationText(minute)
 
 /** The day in a few lines for the office. */
 export function officeText(title: string, day: DayPlan): string {
@@ -8,8 +12,8 @@ export function officeText(title: string, day: DayPlan): string {
   if (problem || finish === undefined) return `${title}: no time can be given. ${problem ?? ''}`
   const likely = p50 ?? finish
   return [
-    `${title}: ${visits.map((visit) => `${momentAt(day, visit.from)} to ${timeAt(day, visit.to)}`).join('; ')}.`,
-    `Done likely ${momentAt(day, likely)} (${durationText(likely)})${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
+    `${title}, where nothing runs over: ${visits.map((visit) => `${momentAt(day, visit.from)} to ${timeAt(day, visit.to)}`).join('; ')}.`,
+    `Done likely ${momentAt(day, likely)}${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
     ...(running
       ? [
           `The unit runs again about ${momentAt(day, running.likely)}${running.p90 === undefined ? '' : `, safe ${momentAt(day, running.p90)}`}.`,

@@ -237,8 +237,8 @@ export function TimePlan(props: Props) {
       <svg width={0} height={0} style={{ position: 'absolute' }} aria-hidden>
         <Patterns id={hatch} />
       </svg>
-      {day.visits.map((visit, i) => {
-        const strip = stripOf(day, visit, i)
+      {day.visits.map((visit) => {
+        const strip = stripOf(day, visit)
         return (
           <Box key={visit.from} sx={{ mb: 1 }}>
             {(day.visits.length > 1 || day.calendar.isDated) && (

@@ -57,7 +57,7 @@ const day = (isDated = true): DayPlan => ({
   refused: [],
 })
 
-const strip = () => stripOf(day(), day().visits[0]!, 0)
+const strip = () => stripOf(day(), day().visits[0]!)
 
 describe('the day as it is drawn', () => {
   test('people first, then each machine, then what runs by itself', () => {
@@ -108,7 +108,9 @@ describe('the day as it is drawn', () => {
   test('moments with their day, or without one where none is set', () => {
     expect(momentAt(day(), 60)).toBe('Fri 27 Nov, 09:07')
     expect(momentAt(day(false), 60)).toBe('09:07')
-    expect(momentAt(day(false), 1500)).toBe('09:07, day 2')
+    // minute 960 is past the first midnight
+    expect(momentAt(day(false), 960)).toBe('day 2, 00:07')
+    expect(momentAt(day(false), 1500)).toBe('day 2, 09:07')
     expect(dayText('2026-01-04T00:00')).toBe('Sun 4 Jan')
   })
 })

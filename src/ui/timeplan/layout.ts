@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import type { DayPlan, DayRow, Visit } from '@/core/repair/day/planDay'
 import type { Stretch } from '@/core/repair/schedule/model'
-import { clockOf, wallText } from '@/core/base/units/wall'
+import { clockOf, MINUTES_A_DAY, wallText } from '@/core/base/units/wall'
 
 /** One bar: hands on, or what a machine does with hands and by itself. */
 export type Bar = {
@@ -103,14 +103,22 @@ export const wallWords = (wall: string): string => `${dayText(wall)}, ${clockOf(
 export const timeAt = ({ calendar }: Pick<DayPlan, 'calendar'>, minute: number): string =>
   clockOf(wallText(calendar.origin + minute))
 
-/** Day and time at a minute of the plan; the time alone while the plan has no date. */
+/** Calendar days between the first minute of the plan and another: 0 on the first day. */
+export const daysOn = ({ calendar: { origin } }: Pick<DayPlan, 'calendar'>, minute: number): number =>
+  Math.floor((origin + minute) / MINUTES_A_DAY) - Math.floor(origin / MINUTES_A_DAY)
+
+/** The day at a minute of the plan: "Fri 27 Nov", or "day 2" while the plan has no date. */
+export const dayAt = (day: Pick<DayPlan, 'calendar'>, minute: number): string =>
+  day.calendar.isDated ? dayText(wallText(day.calendar.origin + minute)) : `day ${daysOn(day, minute) + 1}`
+
+/** Day and time at a minute of the plan; the time alone on the first day of a plan without a date. */
 export const momentAt = (day: Pick<DayPlan, 'calendar'>, minute: number): string =>
-  day.calendar.isDated
-    ? wallWords(wallText(day.calendar.origin + minute))
-    : `${timeAt(day, minute)}${minute >= 1440 ? `, day ${Math.floor(minute / 1440) + 1}` : ''}`
+  day.calendar.isDated || daysOn(day, minute) > 0
+    ? `${dayAt(day, minute)}, ${timeAt(day, minute)}`
+    : timeAt(day, minute)
 
 /** One visit as a strip of lanes. */
-export function stripOf(day: DayPlan, visit: Visit, index: number): Strip {
+export function stripOf(day: DayPlan, visit: Visit): Strip {
   const { calendar, rows, open } = day
   const own = rows.filter(({ id }) => visit.tasks.includes(id))
   const last = Math.max(visit.to, ...own.map(({ end }) => Math.min(end, visit.to + 240)))
@@ -118,7 +126,7 @@ export function stripOf(day: DayPlan, visit: Visit, index: number): Strip {
   const to = up(calendar.origin + last + 1, QUARTER) - calendar.origin
   const [openHere] = open ? cut([open], from, to) : []
   return {
-    title: calendar.isDated ? dayText(wallText(calendar.origin + visit.from)) : `Day ${index + 1}`,
+    title: dayAt(day, visit.from),
     from,
     to,
     lanes: lanesOf(own, numbersOf(rows), day.people),

@@ -43,7 +43,7 @@ const MATCH_ROWS = {
   phase: {
     label: 'Phases',
     rule: 'same',
-    wanted: ({ unit }) => (unit.power?.phase ? (isThreePhase(unit) ? '3' : '1') : undefined),
+    wanted: ({ unit }) => (unit.power?.phase ? (isThreePhase(unit) ? '3 phases' : '1 phase') : undefined),
   },
   hertz: {
     label: 'Hertz',
@@ -59,7 +59,7 @@ const MATCH_ROWS = {
   poles: {
     label: 'Poles',
     rule: 'at-least',
-    wanted: ({ unit }) => (unit.power?.phase ? (isThreePhase(unit) ? '3' : '2') : undefined),
+    wanted: ({ unit }) => (unit.power?.phase ? (isThreePhase(unit) ? '3 poles' : '2 poles') : undefined),
   },
   coilVolts: { label: 'Coil volts', rule: 'same' },
   microfarad: {
@@ -74,7 +74,7 @@ const MATCH_ROWS = {
   tubes: {
     label: 'Feeder tubes',
     rule: 'same',
-    wanted: ({ feederTubes }) => (feederTubes ? String(feederTubes) : undefined),
+    wanted: ({ feederTubes }) => (feederTubes ? `${feederTubes} tubes` : undefined),
   },
   pattern: { label: 'Pattern of the body', rule: 'same' },
   setting: { label: 'Setting', rule: 'same' },
@@ -120,6 +120,7 @@ const plain = (text: string) =>
     .toLowerCase()
     .replace(/[\s,;.-]+/g, ' ')
     .trim()
+const PLAIN_NUMBER = /^\s*\d+(\.\d+)?\s*[a-zµ]*\s*$/i
 const unitOf = (text: string) => plain(text.replace(/^\s*[\d.,/]+\s*/, '')).replace(/s$/, '')
 
 function compareNumbers(rule: Rule, wanted: string, offered: string): Fit | undefined {
@@ -128,6 +129,7 @@ function compareNumbers(rule: Rule, wanted: string, offered: string): Fit | unde
   if (Number.isNaN(a) || Number.isNaN(b)) return undefined
   // 24 V against 24: the unit that is not written is the same
   if (units[0] !== units[1] && units.every((unit) => unit !== '')) return undefined
+  if (rule === 'same') return b === a ? 'fits' : 'differs'
   if (rule === 'at-least') return b >= a ? 'fits' : 'differs'
   return Math.abs(b - a) <= Math.abs(a) * NEAR ? 'fits' : 'differs'
 }
@@ -137,6 +139,8 @@ export function compareMatch(id: MatchId, wanted: string | undefined, offered: s
   if (!wanted?.trim() || !offered?.trim()) return 'unknown'
   if (plain(wanted) === plain(offered)) return 'fits'
   const { rule } = rowOf(id)
-  if (rule === 'same') return 'differs'
-  return compareNumbers(rule, wanted, offered) ?? 'unknown'
+  if (rule !== 'same') return compareNumbers(rule, wanted, offered) ?? 'unknown'
+  // 208 V against 208; a size like 3/8 is a word
+  const isPlain = [wanted, offered].every((text) => PLAIN_NUMBER.test(text))
+  return isPlain ? (compareNumbers(rule, wanted, offered) ?? 'differs') : 'differs'
 }

@@ -221,6 +221,11 @@ describe('match', () => {
     ['amps', '20 A', '25 A', 'fits'],
     ['amps', '20 A', '15 A', 'differs'],
     ['volts', '230 V', '', 'unknown'],
+    ['volts', '208 V', '208', 'fits'],
+    ['volts', '208 V', '230 V', 'differs'],
+    ['phase', '3 phases', '3', 'fits'],
+    ['phase', '3 phases', '1 phase', 'differs'],
+    ['connections', '3/8', '3/4', 'differs'],
     ['connections', '3/8 x 1/2', '3/8 X 1/2', 'fits'],
     ['microfarad', '45 uF', '45 uF', 'fits'],
   ])('%s: %s against %s %s', (id, wanted, offered, fit) => {
