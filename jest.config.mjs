@@ -1,5 +1,8 @@
 import nextJest from 'next/jest.js'
 
+// packages that come as modules only are turned
+const MODULES_ONLY = ['node_modules/(?!(ml-|is-any-array|cheminfo-types))']
+
 const core = {
   displayName: 'core',
   testEnvironment: 'node',
@@ -13,8 +16,12 @@ const core = {
     '<rootDir>/src/workers/**/*.test.ts',
   ],
   transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
+    '^.+\\.[jt]sx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } },
+    ],
   },
+  transformIgnorePatterns: MODULES_ONLY,
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 }
 
@@ -32,6 +39,9 @@ const ui = nextJest({ dir: './' })({
 })
 
 // the pipeline may be several times slower than a desk; a test that hangs still ends
-const config = async () => ({ projects: [core, await ui()], testTimeout: 30_000 })
+const config = async () => ({
+  projects: [core, { ...(await ui()), transformIgnorePatterns: MODULES_ONLY }],
+  testTimeout: 30_000,
+})
 
 export default config

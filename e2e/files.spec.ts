@@ -1,6 +1,6 @@
 import { type Browser, expect, type Page, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { goTo, openWithDemo, seriousFindings, storedJobs } from './helpers'
+import { DEMO_COUNT, goTo, openWithDemo, seriousFindings, storedJobs } from './helpers'
 
 /** A picture as a phone takes it, larger than what is kept. */
 async function picture(page: Page): Promise<Buffer> {
@@ -129,7 +129,7 @@ test('everything goes into one backup and comes back in another browser', async 
   await other.getByRole('button', { name: 'Backup' }).click()
   const restore = other.getByRole('dialog').getByTestId('import-file')
   await restore.setInputFiles([{ name: file.name, mimeType: 'application/zip', buffer: file.bytes }])
-  await expect(other.getByText(/is a backup of 4 jobs/)).toBeVisible()
+  await expect(other.getByText(new RegExp(`is a backup of ${DEMO_COUNT} jobs`))).toBeVisible()
   const byId = (jobs: Record<string, unknown>[]) =>
     jobs.sort((a, b) => String(a.id).localeCompare(String(b.id)))
   expect(byId(await storedJobs(other))).toEqual(byId(await storedJobs(page)))
@@ -227,12 +227,12 @@ test('a store that does not open is told, and what can be read of it is saved an
   const file = await download(broken, () =>
     broken.getByRole('button', { name: 'Save what can be read' }).click(),
   )
-  await expect(broken.getByText(/4 jobs were saved in the file/)).toBeVisible()
+  await expect(broken.getByText(new RegExp(`${DEMO_COUNT} jobs were saved in the file`))).toBeVisible()
   const other = await elsewhere(browser)
   await other.goto('/')
   await other
     .getByTestId('import-file')
     .setInputFiles([{ name: file.name, mimeType: 'application/zip', buffer: file.bytes }])
-  await expect(other.getByText(/is a backup of 4 jobs/)).toBeVisible()
-  await expect(other.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
+  await expect(other.getByText(new RegExp(`is a backup of ${DEMO_COUNT} jobs`))).toBeVisible()
+  await expect(other.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(DEMO_COUNT)
 })

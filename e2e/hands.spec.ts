@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
 import {
+  DEMO_COUNT,
   choose,
   goTo,
   leadingSuspect,
@@ -147,16 +148,16 @@ test('jobs are found by words, stage, place; several are exported and deleted, a
   const found = page.getByRole('status')
   await page.getByLabel('Find by words').fill('r22 hall')
   await expect(list.getByRole('listitem')).toHaveCount(1)
-  await expect(found.first()).toHaveText('1 of 4 jobs')
+  await expect(found.first()).toHaveText(`1 of ${DEMO_COUNT} jobs`)
   // kept when one comes back from a job
   await list.getByRole('link').click()
   await page.getByRole('link', { name: 'All jobs' }).click()
   await expect(page.getByLabel('Find by words')).toHaveValue('r22 hall')
   await page.getByLabel('Find by words').fill('nowhere')
   await page.getByRole('button', { name: /show all jobs/ }).click()
-  await expect(list.getByRole('listitem')).toHaveCount(4)
+  await expect(list.getByRole('listitem')).toHaveCount(DEMO_COUNT)
   await choose(page, 'Stage', 'Close')
-  await expect(list.getByRole('listitem')).toHaveCount(1)
+  await expect(list.getByRole('listitem')).toHaveCount(3)
   await choose(page, 'Stage', 'any')
   await page.getByRole('button', { name: 'Choose several' }).click()
   await page.getByRole('checkbox', { name: /Choose Control room/ }).check()
@@ -168,22 +169,22 @@ test('jobs are found by words, stage, place; several are exported and deleted, a
   await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(2)
   expect(await seriousFindings(page)).toEqual([])
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click()
-  await expect(list.getByRole('listitem')).toHaveCount(2)
+  await expect(list.getByRole('listitem')).toHaveCount(DEMO_COUNT - 2)
   await page.getByRole('button', { name: 'Bring them back' }).click()
-  await expect(list.getByRole('listitem')).toHaveCount(4)
+  await expect(list.getByRole('listitem')).toHaveCount(DEMO_COUNT)
   // what was deleted first is had back too, also when the list is empty and several are chosen no more
   await page.getByRole('checkbox', { name: /Choose Control room/ }).check()
   await page.getByRole('button', { name: 'Delete' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click()
-  await expect(list.getByRole('listitem')).toHaveCount(3)
-  await page.getByRole('button', { name: 'All 3 found' }).click()
+  await expect(list.getByRole('listitem')).toHaveCount(DEMO_COUNT - 1)
+  await page.getByRole('button', { name: `All ${DEMO_COUNT - 1} found` }).click()
   await page.getByRole('button', { name: 'Delete' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click()
   await expect(page.getByText('No jobs yet')).toBeVisible()
   await page.getByRole('button', { name: 'Bring them back' }).click()
-  await expect(list.getByRole('listitem')).toHaveCount(4)
+  await expect(list.getByRole('listitem')).toHaveCount(DEMO_COUNT)
   await page.getByRole('button', { name: 'Choose several' }).click()
-  await page.getByRole('button', { name: 'All 4 found' }).click()
+  await page.getByRole('button', { name: `All ${DEMO_COUNT} found` }).click()
   await page.getByRole('button', { name: 'Delete' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Delete' }).click()
   await expect(page.getByText('No jobs yet')).toBeVisible()

@@ -3,6 +3,9 @@ import { expect, type Page } from '@playwright/test'
 
 export const PHONE = { width: 390, height: 844 }
 
+/** Jobs of the demo. */
+export const DEMO_COUNT = 12
+
 /** Opens the list and adds the demo jobs. */
 export async function openWithDemo(page: Page): Promise<void> {
   await page.goto('/')
@@ -47,6 +50,8 @@ const LIST_OF: Readonly<Record<string, string>> = {
   log: 'logs',
   attachment: 'attachments',
   dryer: 'dryers',
+  step: 'steps',
+  takenOff: 'takenOff',
 }
 
 /** All jobs as they are stored in this browser, put together from their records without the app's own code. */
@@ -75,7 +80,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       list,
       own.filter((each) => each.kind === kind).map(({ data }) => data),
     ])
-    const [closing, repair, day] = ['closing', 'repair', 'day'].map(only)
+    const [closing, repair, day, run] = ['closing', 'repair', 'day', 'run'].map(only)
     return {
       format: 'orzo.job',
       version: 2,
@@ -86,6 +91,7 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       ...(closing ? { closing } : {}),
       ...(repair ? { repair } : {}),
       ...(day ? { day } : {}),
+      ...(run ? { run } : {}),
     }
   })
 }

@@ -1,6 +1,14 @@
 import { expect, test } from '@playwright/test'
 import { readFile } from 'node:fs/promises'
-import { expectNoSidewaysScroll, goTo, leadingSuspect, openWithDemo, PHONE, seriousFindings } from './helpers'
+import {
+  DEMO_COUNT,
+  expectNoSidewaysScroll,
+  goTo,
+  leadingSuspect,
+  openWithDemo,
+  PHONE,
+  seriousFindings,
+} from './helpers'
 
 const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'close'] as const
 
@@ -31,16 +39,16 @@ for (const [name, viewport] of [
 
 test('demo data goes after asking, by name, and comes back as it was or anew', async ({ page }) => {
   await openWithDemo(page)
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(DEMO_COUNT)
   await page.getByRole('button', { name: 'Remove demo jobs' }).click()
-  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(DEMO_COUNT)
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByRole('link', { name: /Control room split/ })).toBeVisible()
   await page.getByRole('button', { name: 'Remove demo jobs' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
   await expect(page.getByText('No jobs yet')).toBeVisible()
   await page.getByRole('button', { name: 'Bring them back' }).click()
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(DEMO_COUNT)
   await page.getByRole('link', { name: /Control room split/ }).click()
   await goTo(page, 'Arrive')
   await page.getByLabel('Access').fill('by the north ladder')
@@ -50,7 +58,7 @@ test('demo data goes after asking, by name, and comes back as it was or anew', a
   await page.getByRole('dialog').getByRole('button', { name: 'Remove' }).click()
   await expect(page.getByText('No jobs yet')).toBeVisible()
   await page.getByRole('button', { name: 'Add demo jobs' }).click()
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(4)
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(DEMO_COUNT)
 })
 
 test('the ladder is exact to half a pixel and its labels do not overlap', async ({ page }) => {

@@ -2,14 +2,18 @@ import { seededRandom } from '@/core/base/numeric/random'
 import { type JobProblem, readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { OrzoDatabase } from './database'
-import { addDemoJobs, buildDemoJobs } from '../demo/demoJobs'
+import { buildDemoJobs } from '../demo/buildDemo'
+import { addDemoJobs } from '../demo/demoJobs'
+import { DEMO_JOBS } from '../demo/observatory'
 import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StoredJob } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
-import { progressOf } from '@/core/record/job/stages'
+import { planRepair } from '@/core/repair/plan/plan'
+import { progressOf, STAGES } from '@/core/record/job/stages'
 import { readSettingRows } from '@/core/record/settings/settings'
 import { importJob, type ImportOutcome } from './importing'
+import { readSamples } from './logs'
 import { addIfAbsent, addJob, blankJob, listJobs, removeJob, removeJobs } from './jobs'
 import { newJobId } from './newId'
 import { changeJob as change, getJob } from './records'
@@ -156,9 +160,9 @@ describe('import', () => {
 
 describe('demo jobs', () => {
   const jobs = buildDemoJobs(new Date(NOW))
-  test('are four valid documents in different stages, at 1,750 m', () => {
-    expect(jobs).toHaveLength(4)
-    expect(jobs.map(progressOf)).toEqual(['diagnose', 'diagnose', 'close', 'measure'])
+  test('are a dozen valid documents in all stages, at 1,750 m', () => {
+    expect(jobs).toHaveLength(12)
+    expect(new Set(jobs.map(progressOf))).toEqual(new Set(STAGES))
     for (const job of jobs) {
       expect(readJobValue(job)).toEqual({ ok: true, job })
       expect(job.unit.site?.elevation).toEqual({ value: 1750, unit: 'm' })
@@ -170,13 +174,51 @@ describe('demo jobs', () => {
     ['demo-lodge', 0, 'reversing-valve-leaking-through'],
     ['demo-exhibit-hall', 0, 'plugged-liquid-dryer'],
     ['demo-exhibit-hall', 1, 'healthy'],
+    ['demo-cafe-freezer', 0, 'charge-lost'],
+    ['demo-sample-fridge', 0, 'capillary-plugged'],
+    ['demo-dome', 0, 'compressor-grounded'],
+    ['demo-spectrograph', 0, 'txv-underfeeding'],
+    ['demo-spectrograph', 1, 'healthy'],
+    ['demo-gatehouse', 0, 'start-gear-failed'],
+    ['demo-gatehouse', 1, 'healthy'],
   ])('%s, set %i: %s leads', (id, index, fault) => {
     const job = jobs.find((each) => each.id === id)!
     expect(diagnoseJob(knownJob(job), index).suspects[0]!.fault).toBe(fault)
   })
+  test('two have two faults, each of which stands in the first three', () => {
+    const pairs = DEMO_JOBS.filter(({ sets }) => sets.some(({ faults }) => faults?.length === 2))
+    expect(pairs).toHaveLength(2)
+    for (const { id, sets } of pairs) {
+      const { suspects } = diagnoseJob(knownJob(jobs.find((each) => each.id === id)!), 0)
+      const named = suspects.slice(0, 3).flatMap(({ fault, also }) => [fault, also])
+      for (const { fault } of sets[0]!.faults!) expect(named).toContain(fault)
+    }
+  })
+  test('one is closed with every log of its day, each passed, with its samples in the store', async () => {
+    await addDemoJobs(db, new Date(NOW))
+    const job = (await getJob(db, 'demo-spectrograph'))!
+    expect(job.logs.map(({ purpose, verdict }) => [purpose, verdict?.passed])).toEqual(
+      ['recovery', 'pressure-test', 'evacuation', 'decay', 'weigh-in'].map((purpose) => [purpose, true]),
+    )
+    for (const log of job.logs) {
+      const { time, values } = await readSamples(db, job.id, log)
+      expect(time).toHaveLength(log.samples!)
+      expect(values[0]!.every(Number.isFinite)).toBe(true)
+    }
+    expect(job.steps.every(({ doneAt }) => doneAt !== undefined)).toBe(true)
+    expect(planRepair(knownJob(job), ['txv-underfeeding']).proofs.map(({ missing }) => missing)).toEqual([[]])
+    expect(job.closing?.charged?.value).toBeGreaterThan(7)
+    expect(Date.parse(job.readingSets[1]!.at!)).toBeGreaterThan(Date.parse(job.repair!.startedAt!))
+  })
+  test('one is in the middle of its work: recovered, a step is on', () => {
+    const job = jobs.find(({ id }) => id === 'demo-dome')!
+    expect(job.logs.map(({ purpose }) => purpose)).toEqual(['recovery'])
+    expect(job.steps.at(-1)).toMatchObject({ id: 'swapCompressor', spans: [{ from: expect.any(String) }] })
+  })
   test('come all or none: a page that goes away in between leaves no half of them', async () => {
     const [first, second] = buildDemoJobs(new Date(NOW)) as [StoredJob, StoredJob]
-    await expect(addIfAbsent(db, [first, { ...second, title: 'x'.repeat(3000) }])).rejects.toThrow('title')
+    const both = [first, { ...second, title: 'x'.repeat(3000) }].map((job) => ({ job, chunks: [] }))
+    await expect(addIfAbsent(db, both)).rejects.toThrow('title')
     expect(await listJobs(db)).toEqual([])
     const adding = addDemoJobs(db, new Date(NOW))
     const seen = new Set<number>()
@@ -185,8 +227,8 @@ describe('demo jobs', () => {
       more =
         (await Promise.race([adding.then(() => 'done'), new Promise((next) => setTimeout(next))])) !== 'done'
     }
-    expect([...seen].every((count) => count === 0 || count === 4)).toBe(true)
-    expect(await listJobs(db)).toHaveLength(4)
+    expect([...seen].every((count) => count === 0 || count === 12)).toBe(true)
+    expect(await listJobs(db)).toHaveLength(12)
   })
   test('come and go without touching other jobs', async () => {
     const own = await addJob(db, blankJob(NOW))
@@ -194,7 +236,7 @@ describe('demo jobs', () => {
     await changeJob(db, 'demo-lodge', setTitle('edited'), LATER)
     await addDemoJobs(db, new Date(NOW))
     expect((await getJob(db, 'demo-lodge'))!.title).toBe('edited')
-    expect(await listJobs(db)).toHaveLength(5)
+    expect(await listJobs(db)).toHaveLength(13)
     await removeJobs(db, await db.jobIndex.where('demo').equals(1).primaryKeys())
     expect((await listJobs(db)).map(({ id }) => id)).toEqual([own.id])
   })

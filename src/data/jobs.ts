@@ -1,7 +1,7 @@
 import type { Table } from 'dexie'
 import { emptyJob, type StoredJob } from '@/core/record/job/job'
 import type { Policy } from '@/core/record/policy/policy'
-import type { JobIndexRow, OrzoDatabase } from './database'
+import type { JobIndexRow, LogChunkRow, OrzoDatabase } from './database'
 import { newJobId } from './newId'
 import { getJob, writeNewJob } from './records'
 import { deviceOf } from './settings'
@@ -19,20 +19,27 @@ export async function addJob(db: OrzoDatabase, job: StoredJob): Promise<StoredJo
   return job
 }
 
+/** A job with the stored samples of its logs. */
+export type JobWithLogs = { readonly job: StoredJob; readonly chunks: readonly LogChunkRow[] }
+
 /**
- * Stores jobs of whose id none is there, all in one transaction: a page that goes away leaves all of them or none.
+ * Stores jobs of whose id none is there, with their logs, all in one transaction: a page that goes away leaves all of them or
+ * none.
  * @returns for each the one that was there already
  */
 export async function addIfAbsent(
   db: OrzoDatabase,
-  jobs: readonly StoredJob[],
+  jobs: readonly JobWithLogs[],
 ): Promise<(StoredJob | undefined)[]> {
   const device = await deviceOf(db)
-  return db.transaction('rw', db.records, db.jobIndex, async () => {
+  return db.transaction('rw', db.records, db.jobIndex, db.logChunks, async () => {
     const found: (StoredJob | undefined)[] = []
-    for (const job of jobs) {
+    for (const { job, chunks } of jobs) {
       const present = await getJob(db, job.id)
-      if (!present) await writeNewJob(db, job, device)
+      if (!present) {
+        await writeNewJob(db, job, device)
+        await db.logChunks.bulkPut(chunks)
+      }
       found.push(present)
     }
     return found

@@ -94,11 +94,18 @@ export class LogWriter {
   #writing: Promise<void> = Promise.resolve()
   #latest = 0
 
-  private constructor(db: OrzoDatabase, jobId: string, head: LogHead) {
+  private constructor(db: OrzoDatabase, jobId: string, head: LogHead, last?: Chunk) {
     this.#db = db
     this.#jobId = jobId
     this.#head = head
-    this.#tail = new LogTail(head.channels.length)
+    this.#tail = new LogTail(head.channels.length, undefined, last)
+    this.#latest = last ? (last.time[last.count - 1] ?? 0) : 0
+  }
+
+  /** Goes on with a log that was broken off: after a reload, a crash, an empty battery. What is missing stays missing. */
+  static async resume(db: OrzoDatabase, jobId: string, head: LogHead): Promise<LogWriter> {
+    const row = await chunksOfLog(db, jobId, head.id).last()
+    return new LogWriter(db, jobId, head, row && { ...row, sealed: row.sealed === 1 })
   }
 
   /** Begins a log: its head enters the job. */

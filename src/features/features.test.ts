@@ -1,4 +1,4 @@
-import { buildDemoJobs } from '@/demo/demoJobs'
+import { buildDemoJobs } from '@/demo/buildDemo'
 import { percent } from '@/ui/percent'
 import { numberSaver } from './arrive/numberSaver'
 import { compareSets } from '@/core/answer/comparison'

@@ -2,6 +2,7 @@ import { toKelvin } from '@/core/base/units/convert'
 import { describeInstrumentSource } from './contract'
 import { LiveSession } from './session'
 import { SimulatedSource } from './simulatedSource'
+import { WorkSource } from './workSource'
 import type { InstrumentSource, ProbeInfo, SourceEvent } from './source'
 
 const f = (value: number) => toKelvin({ value, unit: 'F' })
@@ -156,4 +157,27 @@ describe('a live session', () => {
     await session.connect()
     expect(state('g1')).toMatchObject({ tap: 'suctionPressure', latest: undefined, state: 'silent' })
   })
+})
+
+describeInstrumentSource('the source of a circuit under work', {
+  make: () =>
+    new WorkSource({
+      plant: {
+        refrigerant: 'R-410A',
+        fills: 'R-410A',
+        charge: 3,
+        volume: 0.01,
+        atmosphere: 101_325,
+        air: 297,
+        trouble: { leak: 0, water: 0 },
+        hose: 'open',
+        pump: { speed: 0.0024, ultimate: 3 },
+        ways: [[{ bore: 0.008, length: 1.5 }]],
+        begins: 'open',
+      },
+      seed: 7,
+      clock: undefined,
+    }),
+  wait: () => jest.advanceTimersByTimeAsync(1000),
+  lose: (source, probe) => (source as WorkSource).drop(probe),
 })

@@ -4,6 +4,7 @@ import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { beginLive, type LiveBench, placeProbe, readLive, stepLive } from '@/core/simulate/liveBench'
 import { LIVE_PROBES } from '@/core/simulate/liveProbes'
 import type { SteadyQuestion } from '@/core/simulate/steady'
+import { PERIOD, ProbeStream } from './probeStream'
 import type { SourceEvent } from './source'
 
 export type LiveQuestion = {
@@ -13,24 +14,20 @@ export type LiveQuestion = {
   readonly speed: number
 }
 
-/** Two readings a second, as instruments with a radio send. */
-const PERIOD = 500
-/** A probe that was dropped comes back by itself after this, ms. */
-const AWAY = 6000
 const FIRST_BATTERY = 0.94
 const BATTERY_PER_SAMPLE = 2e-5
 const BATTERY_EVERY = 40
 
 /** What runs in the worker: a simulated unit with probes on it, streaming while any are connected. */
-export class SimulatedBench {
+export class SimulatedBench extends ProbeStream {
   #bench: LiveBench | undefined
   #speed = 1
   #random = seededRandom(1)
-  #streaming: readonly string[] = []
-  #lost = new Map<string, number>()
-  #timer: ReturnType<typeof setInterval> | undefined
   #ticks = 0
-  #send: (events: SourceEvent[]) => void = () => undefined
+
+  constructor() {
+    super(LIVE_PROBES)
+  }
 
   /** Switches the unit on. @throws OrzoError not-simulated */
   async begin({ question, seed, speed }: LiveQuestion): Promise<void> {
@@ -40,46 +37,13 @@ export class SimulatedBench {
     this.#bench = beginLive(question, this.#random)
   }
 
-  listen(send: (events: SourceEvent[]) => void): void {
-    this.#send = send
-  }
-
-  connect(probes: readonly string[]): void {
-    const unknown = probes.find((id) => !LIVE_PROBES.some((each) => each.id === id))
-    if (unknown !== undefined)
-      throw new Error(`No instrument "${unknown}" is in reach: look for instruments again.`)
-    this.#streaming = probes
-    clearInterval(this.#timer)
-    this.#timer = setInterval(() => this.#tick(), PERIOD)
-  }
-
   place(probe: string, key: ReadingKey | undefined): void {
     if (this.#bench) this.#bench = placeProbe(this.#bench, probe, key)
   }
 
-  /** As if a probe went out of reach; comes back after some seconds. */
-  drop(probe: string): void {
-    if (this.#lost.has(probe)) return
-    this.#lost.set(probe, Date.now() + AWAY)
-    this.#send([{ type: 'lost', probe }])
-  }
-
-  resume(probe: string): void {
-    if (this.#lost.delete(probe)) this.#send([{ type: 'resumed', probe }])
-  }
-
-  disconnect(): void {
-    clearInterval(this.#timer)
-    this.#timer = undefined
-    this.#streaming = []
-  }
-
-  #tick(): void {
-    if (!this.#bench) return
-    const now = Date.now()
-    for (const [probe, until] of this.#lost) if (now >= until) this.resume(probe)
+  protected events(here: readonly string[], now: number): SourceEvent[] {
+    if (!this.#bench) return []
     this.#bench = stepLive(this.#bench, (PERIOD / 1000) * this.#speed)
-    const here = this.#streaming.filter((id) => !this.#lost.has(id))
     const samples = readLive(this.#bench, here, this.#random).map((reading) => ({ ...reading, at: now }))
     const events: SourceEvent[] = [{ type: 'samples', samples }]
     if (this.#ticks % BATTERY_EVERY === 0) {
@@ -87,6 +51,6 @@ export class SimulatedBench {
       events.push(...here.map((probe): SourceEvent => ({ type: 'battery', probe, share })))
     }
     this.#ticks += 1
-    this.#send(events)
+    return events
   }
 }

@@ -1,4 +1,4 @@
-import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import type { ChannelKey } from '@/core/record/readings/channels'
 import type { LiveProbe } from '@/core/simulate/liveProbes'
 import type { Unit } from '@/core/base/units/units'
 
@@ -30,7 +30,7 @@ export interface InstrumentSource {
   /** Begins the stream of some probes. @throws Error naming a probe that is not there */
   connect(probes: readonly string[]): Promise<void>
   /** Tells the source where a probe was put; an instrument that does not care ignores it. */
-  place(probe: string, key: ReadingKey | undefined): Promise<void>
+  place(probe: string, key: ChannelKey | undefined): Promise<void>
   /** Tries to get a lost probe back. */
   resume(probe: string): Promise<void>
   /** @returns stops listening */

@@ -3,21 +3,9 @@ import { Chart, Legend, LinearScale, LineElement, PointElement, ScatterControlle
 import Box from '@mui/material/Box'
 import { Scatter } from 'react-chartjs-2'
 import { type Theme, useTheme } from '@mui/material/styles'
+import { chartAxis, chartLabels, DASHES, type Look, lookColour } from './chartStyle'
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, Legend)
-
-/** Lines are told apart by their dashes first. */
-const DASHES = {
-  solid: [],
-  dashed: [6, 4],
-  dotted: [2, 3],
-  long: [14, 4],
-  mixed: [10, 3, 2, 3],
-  point: [],
-} as const
-type Look = keyof typeof DASHES
-/** Looks for any number of lines of one kind. */
-export const LINE_LOOKS: readonly Look[] = ['solid', 'dashed', 'dotted', 'long', 'mixed']
 
 export type Curve = {
   readonly label: string
@@ -27,12 +15,10 @@ export type Curve = {
 
 type Props = { label: string; xTitle: string; yTitle: string; curves: readonly Curve[] }
 
-const FONT = { family: '"Atkinson Hyperlegible Next Variable", sans-serif', size: 13 }
-
 const dataset =
-  ({ palette }: Theme) =>
+  (theme: Theme) =>
   ({ label, points, look }: Curve) => {
-    const colour = look === 'solid' || look === 'point' ? palette.primary.main : palette.text.primary
+    const colour = lookColour(theme, look)
     return {
       label,
       data: points.map(({ x, y }) => ({ x, y })),
@@ -50,13 +36,6 @@ const dataset =
 /** Ends of a scale without the dust of unit conversion. */
 const tidy = (value: number) => Number(value.toFixed(3))
 
-const axis = ({ palette }: Theme, title: string) => ({
-  type: 'linear' as const,
-  title: { display: true, text: title, color: palette.text.primary, font: FONT },
-  ticks: { color: palette.text.secondary, font: FONT },
-  grid: { color: palette.divider },
-})
-
 /** Curves over one scale; the same numbers stand in the table beside it. */
 export function CurveChart({ label, xTitle, yTitle, curves }: Props) {
   const theme = useTheme()
@@ -72,13 +51,15 @@ export function CurveChart({ label, xTitle, yTitle, curves }: Props) {
           responsive: true,
           maintainAspectRatio: false,
           scales: {
-            x: { ...axis(theme, xTitle), min: tidy(Math.min(...across)), max: tidy(Math.max(...across)) },
-            y: axis(theme, yTitle),
+            x: {
+              ...chartAxis(theme, xTitle),
+              type: 'linear',
+              min: tidy(Math.min(...across)),
+              max: tidy(Math.max(...across)),
+            },
+            y: { ...chartAxis(theme, yTitle), type: 'linear' },
           },
-          plugins: {
-            legend: { labels: { color: theme.palette.text.primary, font: FONT, boxHeight: 1, boxWidth: 36 } },
-            tooltip: { titleFont: FONT, bodyFont: FONT },
-          },
+          plugins: chartLabels(theme),
         }}
       />
     </Box>

@@ -6,6 +6,7 @@
 import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 import { CHROMIUM_ARGS, CHROMIUM_PATH } from '../run/chromium.mjs'
+import { mainTasks } from './mainTasks.mjs'
 import { startServer } from './server.mjs'
 
 const PORT = 3127
@@ -15,18 +16,6 @@ const LONG = 50
 const { base: BASE, stop } = await startServer(PORT)
 
 const CATEGORIES = ['toplevel', 'disabled-by-default-devtools.timeline', '__metadata']
-
-/** Tasks of the page's main thread in a trace: wall and processor time, ms. */
-function mainTasks(events) {
-  const main = new Set(
-    events
-      .filter(({ name, args }) => name === 'thread_name' && args.name === 'CrRendererMain')
-      .map(({ pid, tid }) => `${pid}.${tid}`),
-  )
-  return events
-    .filter(({ name, ph, pid, tid }) => name === 'RunTask' && ph === 'X' && main.has(`${pid}.${tid}`))
-    .map(({ dur = 0, tdur = 0 }) => ({ wall: dur / 1000, processor: tdur / 1000 }))
-}
 
 const sum = (values) => Math.round(values.reduce((all, each) => all + each, 0))
 const most = (values) => Math.round(Math.max(0, ...values))

@@ -12,8 +12,6 @@ type View = {
   act?: (page: Page) => Promise<void>
 }
 
-const openTap = (page: Page) => page.locator('[data-tap=suctionPressure]').first().click()
-
 const tap = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 
 /** Windings read, a dead load side, and the next point to test. */
@@ -30,17 +28,6 @@ async function onBench(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Open:/ }).click()
   await page.getByRole('button', { name: /^Compressor leads/ }).click()
   await page.getByRole('button', { name: /^Compressor leads/ }).click()
-}
-
-/** A path to ground: what is not tried now stands before everything. */
-async function onGround(page: Page): Promise<void> {
-  await page.getByRole('tab', { name: 'Electrical bench' }).click()
-  await tap(page, 'Terminal run')
-  await tap(page, 'Bare copper on the shell')
-  await page.locator('#pad-display').fill('2')
-  await page.locator('#pad-display').press('Enter')
-  await expect(page.getByRole('region', { name: 'Not now' })).toBeVisible()
-  await page.evaluate(() => window.scrollTo(0, 0))
 }
 
 /** Water in the circuit, the oil tested. */
@@ -90,6 +77,29 @@ const onDay = async (page: Page) => {
   await expect(page.getByText('No order is quicker')).toBeVisible()
 }
 
+/** Goes on to the recovery and lets it run for some minutes of the job. */
+const onWork = async (page: Page) => {
+  const article = page.getByRole('article')
+  await expect(article).toBeVisible()
+  for (;;) {
+    const id = await article.getAttribute('data-step')
+    await page.getByRole('button', { name: 'Start', exact: true }).click()
+    if (id === 'recover') break
+    await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await expect(article).not.toHaveAttribute('data-step', id!)
+  }
+  await page.getByRole('button', { name: '● Start the log' }).click()
+  await page.getByRole('button', { name: 'Machine runs' }).click()
+  await page.evaluate(() => window.scrollTo(0, 0))
+  await page.waitForTimeout(1000)
+}
+const onWorkFast = async (page: Page) => {
+  await expect(page.getByRole('article')).toBeVisible()
+  await page.getByRole('button', { name: /60 ×$/ }).click()
+  await onWork(page)
+  await page.waitForTimeout(7000)
+}
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', url: '/', size: LAPTOP },
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
@@ -125,9 +135,9 @@ const VIEWS: readonly View[] = [
   { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
   { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
-  { name: 'bench-phone', url: '/job/demo-lodge/diagnose', size: PHONE, act: onGround },
+  { name: 'work', url: '/job/demo-exhibit-hall/work', size: LAPTOP, act: onWorkFast },
+  { name: 'work-phone', url: '/job/demo-exhibit-hall/work', size: PHONE, act: onWork },
   { name: 'plan-phone', url: '/job/demo-exhibit-hall/plan', size: PHONE },
-  { name: 'pad-phone', url: '/job/demo-control-room/measure', size: PHONE, act: openTap },
 ]
 
 for (const { name, url, size, act } of VIEWS) {

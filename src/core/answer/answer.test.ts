@@ -1,4 +1,4 @@
-import { buildDemoJobs } from '@/demo/demoJobs'
+import { buildDemoJobs } from '@/demo/buildDemo'
 import { decide } from '../record/edits/decisionEdits'
 import { setTitle } from '../record/edits/headEdits'
 import { setClosing, tick } from '../record/edits/listEdits'

@@ -1,23 +1,15 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { setRepair } from '@/core/record/edits/repairEdits'
 import type { Plan } from '@/core/repair/plan/plan'
 import { NumberTable } from '@/ui/NumberTable'
-import { QuantityField } from '@/ui/QuantityField'
+import { OilFields } from '../shared/OilFields'
 import { fluidOunces, millilitres } from '../shared/planText'
 import type { StageProps } from '../shared/stageProps'
 import { RepairNumber } from './LabFields'
 import { More, Sentences } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
-
-const FIELDS = [
-  ['oilOut', 'Oil out, poured', 'volume', 'floz'],
-  ['oilOutWeighed', 'Oil out, weighed', 'mass', 'oz'],
-  ['oilLost', 'Left inside parts', 'volume', 'floz'],
-  ['oilStroke', 'Oil pump, a stroke', 'volume', 'floz'],
-] as const
 
 const row = (key: string, label: string, volume: number) => ({
   key,
@@ -56,16 +48,7 @@ export function OilPart({ job, change, plan: { oil } }: Props) {
       )}
       <More label="What came out, and what is said of it" open={oil.isMeasured}>
         <Box sx={{ display: 'grid', gap: 1.5, py: 1 }}>
-          {FIELDS.map(([key, label, kind, unit]) => (
-            <QuantityField
-              key={key}
-              label={label}
-              kind={kind}
-              defaultUnit={unit}
-              value={job.repair?.[key]}
-              onChange={(value) => void change(setRepair({ [key]: value }))}
-            />
-          ))}
+          <OilFields job={job} change={change} />
           <RepairNumber job={job} change={change} field="oilCanOpen" label="Can open for, h" />
         </Box>
         <Sentences all={oil.reasons} />

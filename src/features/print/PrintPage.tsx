@@ -7,6 +7,7 @@ import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useDay } from '../shared/answer/useDay'
 import { useComparison } from '../shared/answer/useComparison'
 import { unknownOf } from '@/core/record/equipment/asked'
+import type { UnitPlate } from '@/core/record/equipment/unit'
 import { isPlaced } from '@/core/record/readings/places'
 import { placesText } from '../shared/seenText'
 import { summaryOf } from '@/core/record/job/summary'
@@ -24,6 +25,7 @@ import { LadderPair } from '../shared/comparison/LadderPair'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import { PrintBar } from './PrintBar'
 import { planFacts } from './planFacts'
+import { workFacts } from './workFacts'
 
 const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(value) : 'not entered')
 
@@ -155,6 +157,7 @@ function Sheet({ job, answer, comparison }: Reported) {
           ['Cause of death', causesText(job)],
           ['Without full proof because', overrideTexts(standings).join('; ')],
           ...(isKnown ? planFacts(plan, day) : []),
+          ...(isKnown && job.steps.length > 0 ? workFacts(job, plan, job.unit as UnitPlate) : []),
           ['Recovered', quantity(job.closing?.recovered)],
           ['Charged', quantity(job.closing?.charged)],
           ['Replaced', job.closing?.replaced],

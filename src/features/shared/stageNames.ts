@@ -5,6 +5,7 @@ export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
   measure: 'Measure',
   diagnose: 'Diagnose',
   plan: 'Plan',
+  work: 'Work',
   close: 'Close',
 }
 
@@ -14,5 +15,6 @@ export const STAGE_KEYS: Readonly<Record<Stage, string>> = {
   measure: 'm',
   diagnose: 'd',
   plan: 'p',
+  work: 'w',
   close: 'c',
 }

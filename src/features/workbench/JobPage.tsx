@@ -35,6 +35,7 @@ function peekOf(
   { diagnosis, suspect, answer: { asks } }: StageProps,
 ): { label: string; value: string } {
   if (stage === 'plan') return { label: 'Time, what is inside', value: '' }
+  if (stage === 'work') return { label: 'Clocks, gates, when it is done', value: '' }
   const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
   if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
   const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label

@@ -4,6 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined'
 import BuildOutlined from '@mui/icons-material/BuildOutlined'
 import DoneAllOutlined from '@mui/icons-material/DoneAllOutlined'
+import HandymanOutlined from '@mui/icons-material/HandymanOutlined'
 import ThermostatOutlined from '@mui/icons-material/ThermostatOutlined'
 import TroubleshootOutlined from '@mui/icons-material/TroubleshootOutlined'
 import Link from 'next/link'
@@ -17,6 +18,7 @@ const ICONS: Readonly<Record<Stage, ElementType>> = {
   measure: ThermostatOutlined,
   diagnose: TroubleshootOutlined,
   plan: BuildOutlined,
+  work: HandymanOutlined,
   close: DoneAllOutlined,
 }
 

@@ -33,6 +33,11 @@ export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
     Side: dynamic(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
     computed: true,
   },
+  work: {
+    Work: dynamic(() => import('../work/WorkStage').then(({ WorkStage }) => WorkStage)),
+    Side: dynamic(() => import('../work/WorkAnswer').then(({ WorkAnswer }) => WorkAnswer)),
+    computed: true,
+  },
   close: {
     Work: dynamic(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),
     Side: Answer,

@@ -1,5 +1,6 @@
 import psychrolib from 'psychrolib'
 import { OrzoError } from '../../base/errors/orzoError'
+import { bracketedRoot } from '../../base/numeric/root'
 
 psychrolib.SetUnitSystem(psychrolib.SI)
 
@@ -35,6 +36,17 @@ export function wetBulb(dryBulb: number, humidity: number, atmosphere: number): 
 export function waterVapourPressure(kelvin: number): number {
   return psychrolib.GetSatVapPres(kelvin - ZERO_CELSIUS)
 }
+
+/** Ends of the search for a boiling point, K. */
+const [COLDEST, HOTTEST] = [180, 400]
+
+/**
+ * Temperature at which water boils, or ice gives off vapour, at a pressure: the saturation curve turned round.
+ * @param pascals absolute, 0.01 to 200,000
+ * @returns K [std: ASHRAE Fundamentals 2017, through psychrolib]
+ */
+export const boilingTemperature = (pascals: number): number =>
+  bracketedRoot((kelvin) => Math.log(waterVapourPressure(kelvin) / pascals), COLDEST, HOTTEST, 1e-4)
 
 /** Mass of water vapour in air, kg/m3, at a temperature in K and a relative humidity (share). */
 export function absoluteHumidity(kelvin: number, humidity: number): number {

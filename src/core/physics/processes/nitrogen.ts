@@ -27,6 +27,7 @@ export type NitrogenTest = {
 
 const GAS_CONSTANT = 8.314462618
 const NITROGEN_MASS = 0.0280134
+const AIR_MASS = 0.0289652
 /** [physics] choked flow function of a diatomic gas, and the pressure ratio below which it chokes. */
 const CHOKED = 0.6847
 const CHOKING_RATIO = 0.5283
@@ -52,6 +53,14 @@ function chokedShare(ratio: number): number {
   if (ratio <= CHOKING_RATIO) return 1
   return ratio >= 1 ? 0 : Math.sqrt((1 - ratio) / (1 - CHOKING_RATIO))
 }
+
+/**
+ * Air that is drawn into a vacuum through a hole, at the speed of sound [physics].
+ * @param leakArea m2; atmosphere Pa outside; kelvin of the air
+ * @returns Pa m3/s
+ */
+export const inflowOfAir = (leakArea: number, atmosphere: number, kelvin: number): number =>
+  leakArea * atmosphere * CHOKED * Math.sqrt((GAS_CONSTANT * kelvin) / AIR_MASS)
 
 /**
  * The test after some seconds while the temperature of the gas follows a course.

@@ -1,5 +1,6 @@
 import { type Draft, Immer } from 'immer'
 import type { Job } from '../job/job'
+import { jobTime } from '../job/jobTime'
 
 /** What an edit is given from outside: the moment, and ids that do not repeat. */
 export type Stamp = { readonly now: string; readonly newId: () => string }
@@ -10,11 +11,20 @@ export type Edit = (job: Job, stamp: Stamp) => Job
 // a job is shared with the screen, which never writes into it: freezing each part again would only cost time
 const immer = new Immer({ autoFreeze: false })
 
-/** Makes an edit from a recipe that writes into a draft; parts that it does not touch stay the same objects. */
+/** The moment of an edit in the time of the job: that of the clock, but in a demo job that runs faster. */
+function inJobTime({ run }: Job, stamp: Stamp): Stamp {
+  if (!run?.clock) return stamp
+  return { ...stamp, now: new Date(jobTime(run.clock, Date.parse(stamp.now))).toISOString() }
+}
+
+/**
+ * Makes an edit from a recipe that writes into a draft; parts that it does not touch stay the same objects. The stamp that the
+ * recipe sees is in the time of the job.
+ */
 export const edit =
   (recipe: (draft: Draft<Job>, stamp: Stamp) => void): Edit =>
   (job, stamp) =>
-    immer.produce(job, (draft) => recipe(draft, stamp))
+    immer.produce(job, (draft) => recipe(draft, inJobTime(job, stamp)))
 
 /** Writes a value, or takes the place away where there is none. */
 export function put<T extends object, K extends keyof T>(target: T, key: K, value: T[K] | undefined): void {

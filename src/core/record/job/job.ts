@@ -10,7 +10,10 @@ import { dryerSchema } from '../records/dryer'
 import { HEAD, headSchema } from '../records/head'
 import { logSchema } from '../records/log'
 import { repairSchema } from '../records/repair'
+import { runSchema } from '../records/run'
 import { setSchema } from '../records/set'
+import { stepSchema } from '../records/step'
+import { takenOffSchema } from '../records/takenOff'
 import { tickSchema } from '../records/tick'
 
 export const JOB_FORMAT = 'orzo.job'
@@ -52,6 +55,12 @@ export const jobSchema = z.strictObject({
   repair: repairSchema.optional(),
   /** how the day is planned */
   day: daySchema.optional(),
+  /** what belongs to the work as a whole */
+  run: runSchema.optional(),
+  /** how each task of the plan went */
+  steps: listOf(stepSchema, MOST_SETS, 'steps').default([]),
+  /** what came off and must be back */
+  takenOff: listOf(takenOffSchema, MOST_SETS, 'parts that came off').default([]),
   logs: listOf(logSchema, MOST_SETS, 'logs').default([]),
   attachments: listOf(attachmentSchema, MOST_SETS, 'photos').default([]),
   /** own dryers that this job considers */
@@ -85,5 +94,7 @@ export function emptyJob(unit: Plate, policy?: Policy): Job {
     logs: [],
     attachments: [],
     dryers: [],
+    steps: [],
+    takenOff: [],
   }
 }

@@ -90,6 +90,9 @@ const FULL: Job = {
   ],
   attachments: [{ id: 'photo-1', name: 'plate.jpg', type: 'image/jpeg', size: 1000 }],
   closing: { recovered: { value: 6, unit: 'lb' }, proven: 'proven' },
+  run: { bubbledAt: '2026-05-04T10:40:00Z', pump: { hose: '3/8', coresOut: true } },
+  steps: [{ id: 'recover', spans: [{ from: '2026-05-04T10:00:00Z' }], note: 'cylinder cooled' }],
+  takenOff: [{ id: 'bulb', label: 'Bulb', offAt: '2026-05-04T10:05:00Z' }],
 }
 
 describe('round trip', () => {
@@ -304,6 +307,6 @@ describe('circumstances and taps', () => {
     ['a capillary has no bulb', plate({ metering: 'capillary' }), 'evaporatorOutletTemp', false],
   ] as const)('%s', (_name, which, key, shown) => expect(tapsOf(which).includes(key)).toBe(shown))
   test('the stages stand in the order of work', () => {
-    expect(STAGES).toEqual(['arrive', 'measure', 'diagnose', 'plan', 'close'])
+    expect(STAGES).toEqual(['arrive', 'measure', 'diagnose', 'plan', 'work', 'close'])
   })
 })

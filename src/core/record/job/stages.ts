@@ -1,17 +1,21 @@
 import type { Job } from './job'
 
-export const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'close'] as const
+export const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'work', 'close'] as const
 export type Stage = (typeof STAGES)[number]
 
 const hasReadings = (job: Job): boolean => job.readingSets.some((set) => Object.keys(set.readings).length > 0)
 export const isDecided = (job: Pick<Job, 'decisions'>): boolean =>
   job.decisions.some(({ state }) => state === 'decided')
 
+/** The task of every plan that comes last. */
+const LAST_TASK = 'closeUp'
+
 const DONE: Readonly<Record<Stage, (job: Job) => boolean>> = {
   arrive: (job) => Boolean(job.title && job.arrival?.complaint),
   measure: hasReadings,
   diagnose: isDecided,
   plan: (job) => job.ticks.length > 0,
+  work: (job) => job.steps.some(({ id, doneAt }) => id === LAST_TASK && doneAt !== undefined),
   close: (job) => job.closing?.proven !== undefined,
 }
 
@@ -20,6 +24,7 @@ const BLOCKED: Readonly<Record<Stage, (job: Job) => string | undefined>> = {
   measure: () => undefined,
   diagnose: (job) => (hasReadings(job) ? undefined : 'needs readings'),
   plan: (job) => (isDecided(job) || hasReadings(job) ? undefined : 'needs a suspect'),
+  work: (job) => (isDecided(job) ? undefined : 'needs a decision'),
   close: (job) => (job.readingSets.length > 1 ? undefined : 'needs an after set'),
 }
 
@@ -36,9 +41,15 @@ export const stageStates = (job: Job): StageState[] =>
     return { stage, done, blocked: done ? undefined : BLOCKED[stage](job) }
   })
 
+/** Weights are written while one works; all else of the closing is written at the end. */
+const WEIGHTS: readonly string[] = ['recovered', 'charged']
+const isClosing = ({ closing = {}, steps }: Job): boolean =>
+  Object.keys(closing).some((key) => steps.length === 0 || !WEIGHTS.includes(key))
+
 /** What shows that a job has come to a stage, the last stage first. */
 const REACHED: readonly (readonly [Stage, (job: Job) => boolean])[] = [
-  ['close', (job) => Object.keys(job.closing ?? {}).length > 0],
+  ['close', isClosing],
+  ['work', (job) => job.steps.length > 0],
   ['plan', (job) => isDecided(job) || job.ticks.length > 0],
   ['diagnose', hasReadings],
   ['measure', (job) => Boolean(job.arrival?.complaint)],

@@ -2,10 +2,10 @@ import Papa from 'papaparse'
 import { OrzoError } from '../../base/errors/orzoError'
 import { instantOf } from '../../base/units/instants'
 import type { Unit } from '../../base/units/units'
-import type { ReadingKey } from '../readings/vocabulary'
+import type { ChannelKey } from '../readings/channels'
 import type { Samples } from './samples'
 
-type Channel = { readonly key: ReadingKey; readonly unit: Unit }
+type Channel = { readonly key: ChannelKey; readonly unit: Unit }
 type Head = { readonly startedAt: string; readonly channels: readonly Channel[] }
 
 /** Columns before those of the channels: the moment for people, the seconds that are read back. */

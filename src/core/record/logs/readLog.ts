@@ -3,7 +3,8 @@ import { EITHER, THOUSANDS_COMMA } from '../../base/units/numberTyped'
 import { parseTyped } from '../../base/units/parseTyped'
 import { quantitySchema } from '../../base/units/quantitySchema'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
-import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from '../readings/vocabulary'
+import { type ChannelKey, channelRow, isChannelKey, WORK_CHANNEL_KEYS } from '../readings/channels'
+import { READING_KEYS } from '../readings/vocabulary'
 import { LOG_NUMBER, numberIn } from './logNumber'
 import { DATE_ORDERS, type DateOrder, rowTimes, type TimeColumns } from './logTime'
 import type { Samples } from './samples'
@@ -17,7 +18,7 @@ export type ColumnUse =
   | { readonly use: 'date'; readonly order?: DateOrder }
   | {
       readonly use: 'reading'
-      readonly key: ReadingKey
+      readonly key: ChannelKey
       readonly unit: Unit
       /** nothing in the file tells the unit: it was guessed from the size of the values, and a person must confirm it */
       readonly guessed?: true
@@ -25,7 +26,11 @@ export type ColumnUse =
   | { readonly use: 'ignore' }
 
 /** Words in headings that speak for a reading; the first row that fits wins. */
-const HINTS: readonly (readonly [ReadingKey, RegExp])[] = [
+const HINTS: readonly (readonly [ChannelKey, RegExp])[] = [
+  ['pumpVacuum', /(pump.*(vacuum|micron))|((vacuum|micron).*pump)/],
+  ['systemVacuum', /vacuum|micron/],
+  ['cylinderWeight', /weight|scale|cylinder/],
+  ['testPressure', /nitrogen/],
   ['returnAirWetBulb', /(return.*(wet|wb))|((wet|wb).*return)/],
   ['supplyAirWetBulb', /(supply.*(wet|wb))|((wet|wb).*supply)/],
   ['returnAirHumidity', /return.*(humid|rh|%)/],
@@ -111,19 +116,19 @@ function timeUse(heading: string, before: readonly ColumnUse[]): ColumnUse | und
 
 /** A guess of what each column is, from its heading and its values; to be looked at by a person. */
 export function guessColumns(table: LogTable): ColumnUse[] {
-  const taken = new Set<ReadingKey>()
+  const taken = new Set<ChannelKey>()
   const guessed: ColumnUse[] = []
   table.headings.forEach((heading, column) => {
     const plain = heading.toLowerCase()
     const values = numbersOf(table, column)
-    const exact = READING_KEYS.find((key) => plain.startsWith(key.toLowerCase()))
+    const exact = [...WORK_CHANNEL_KEYS, ...READING_KEYS].find((key) => plain.startsWith(key.toLowerCase()))
     const key = exact ?? HINTS.find(([hinted, words]) => !taken.has(hinted) && words.test(plain))?.[0]
     const time = timeUse(heading, guessed)
     if (time) guessed.push(time)
     else if (!key || values.length === 0) guessed.push({ use: 'ignore' })
     else {
       taken.add(key)
-      const { kind } = readingRow(key)
+      const { kind } = channelRow(key)
       const told = unitInHeading(heading, kind)
       // where a kind has one unit only there is nothing to guess
       const sure = told !== undefined || unitsOf(kind).length === 1
@@ -139,7 +144,7 @@ export function guessColumns(table: LogTable): ColumnUse[] {
 }
 
 type LogSeries = {
-  readonly key: ReadingKey
+  readonly key: ChannelKey
   readonly unit: Unit
   /** minutes since the log began */
   readonly points: readonly { readonly minute: number; readonly value: number }[]
@@ -157,7 +162,7 @@ export type Log = {
 
 const MINUTE = 60_000
 
-type Wanted = { readonly key: ReadingKey; readonly unit: Unit; readonly index: number }
+type Wanted = { readonly key: ChannelKey; readonly unit: Unit; readonly index: number }
 
 const seriesOf = ({ key, unit }: Wanted, time: Float64Array, values: Float64Array): LogSeries => ({
   key,
@@ -189,10 +194,10 @@ function wantedColumns(
   if (unsure)
     throw new OrzoError(
       'bad-log',
-      `Nothing in the file tells the unit of ${readingRow(unsure.key).label.toLowerCase()}: ${unsure.unit} is a guess from its values. Confirm it or choose another.`,
+      `Nothing in the file tells the unit of ${channelRow(unsure.key).label.toLowerCase()}: ${unsure.unit} is a guess from its values. Confirm it or choose another.`,
     )
   const twice = wanted.find(({ key }, i) => wanted.findIndex((other) => other.key === key) !== i)
-  if (twice) throw new OrzoError('bad-log', `Two columns are ${readingRow(twice.key).label}: keep one.`)
+  if (twice) throw new OrzoError('bad-log', `Two columns are ${channelRow(twice.key).label}: keep one.`)
   return {
     clock: {
       time: clock.index,
@@ -225,7 +230,7 @@ export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
   const values = wanted.map(({ index, key }) => {
     const read = numberReader(
       rows.map(({ row }) => row[index]),
-      readingRow(key).label,
+      channelRow(key).label,
     )
     return Float64Array.from(rows, ({ row }) => read(row[index]) ?? NaN)
   })
@@ -244,7 +249,7 @@ export function meansBetween(
   log: Log,
   from: number,
   to: number,
-): { key: ReadingKey; value: number; unit: Unit }[] {
+): { key: ChannelKey; value: number; unit: Unit }[] {
   return log.series.flatMap(({ key, unit, points }) => {
     const inside = points.filter(({ minute }) => minute >= from && minute <= to)
     if (inside.length === 0) return []
@@ -259,13 +264,13 @@ export function impossible({
   value,
   unit,
 }: {
-  key: ReadingKey
+  key: ChannelKey
   value: number
   unit: Unit
 }): string | undefined {
-  const result = quantitySchema(readingRow(key).kind).safeParse({ value, unit })
+  const result = quantitySchema(channelRow(key).kind).safeParse({ value, unit })
   if (result.success) return undefined
-  return `${readingRow(key).label} ${value} ${unit} is left out: ${result.error.issues[0]?.message ?? 'it cannot be stored'} Look at its unit.`
+  return `${channelRow(key).label} ${value} ${unit} is left out: ${result.error.issues[0]?.message ?? 'it cannot be stored'} Look at its unit.`
 }
 
 /** A mapping as it is remembered, checked when it is read back; undefined where it does not fit the file. */
@@ -278,8 +283,8 @@ export function checkColumns(value: unknown, count: number): ColumnUse[] | undef
       const known = DATE_ORDERS.find((each) => each === order)
       return { use, ...(known ? { order: known } : {}) }
     }
-    if (use !== 'reading' || typeof key !== 'string' || !isReadingKey(key)) return undefined
-    const fits = unitsOf(readingRow(key).kind).find((fitting) => fitting === unit)
+    if (use !== 'reading' || typeof key !== 'string' || !isChannelKey(key)) return undefined
+    const fits = unitsOf(channelRow(key).kind).find((fitting) => fitting === unit)
     return fits && { use, key, unit: fits }
   })
   return checked.every((each) => each !== undefined) ? checked : undefined

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readLogCsv, writeLogCsv } from './logCsv'
 import { type Chunk, chunksOf, countOf, joinSamples, LogTail, noSamples, type Samples } from './samples'
-import { thinChannel } from './thin'
+import { thinWhole } from './segments'
 
 const HEAD = {
   startedAt: '2026-05-04T09:00:00.000Z',
@@ -109,13 +109,15 @@ describe('thinned for drawing', () => {
     const column = new Float64Array(100_000).fill(118)
     column[70_123] = 300
     column[70_124] = -5
-    const points = thinChannel({ time, values: [column] }, 0, 300, 1 / 60)
+    const points = thinWhole({ time, values: [column] }, 0, 300, 1 / 60)
     expect(points.length).toBeLessThanOrEqual(600)
     expect(points).toContainEqual({ x: 70_123 / 60, y: 300 })
     expect(points).toContainEqual({ x: 70_124 / 60, y: -5 })
     expect(points.every(({ x }, i) => i === 0 || x >= points[i - 1]!.x)).toBe(true)
   })
-  test('a short channel stays whole, without its silent samples', () => {
-    expect(thinChannel(made(6), 1, 300)).toHaveLength(5)
+  test('a short channel stays whole, and where it was silent a gap', () => {
+    const points = thinWhole(made(6), 1, 300)
+    expect(points.filter(({ y }) => !Number.isNaN(y))).toHaveLength(5)
+    expect(points).toHaveLength(6)
   })
 })

@@ -68,11 +68,20 @@ export class LogTail {
   #values: Float64Array[]
   #full: Chunk[] = []
 
-  constructor(channels: number, most = CHUNK_SAMPLES) {
+  /** @param last the last stored chunk of a log that is gone on with */
+  constructor(channels: number, most = CHUNK_SAMPLES, last?: Chunk) {
     this.#channels = channels
     this.#most = most
     this.#time = new Float64Array(most)
     this.#values = Array.from({ length: channels }, () => new Float64Array(most))
+    if (!last) return
+    const isFull = last.sealed || last.count >= most
+    this.#index = last.index + (isFull ? 1 : 0)
+    if (isFull) return
+    this.#count = last.count
+    this.#written = last.count
+    this.#time.set(last.time)
+    last.values.forEach((channel, i) => this.#values[i]?.set(channel))
   }
 
   /** Samples taken so far, stored or not. */

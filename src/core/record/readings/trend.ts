@@ -1,3 +1,5 @@
+import { lineThrough } from '../../base/numeric/line'
+
 /** A value of one instrument at a moment. */
 export type TimedValue = { readonly at: number; readonly value: number }
 
@@ -14,16 +16,6 @@ const LEAST_VALUES = 4
 /** A window counts as filled when its values reach over this share of it. */
 const FILLED = 0.9
 
-/** Slope of the least-squares line, units a ms. */
-function slopeOf(values: readonly TimedValue[]): number {
-  const n = values.length
-  const meanAt = values.reduce((sum, { at }) => sum + at, 0) / n
-  const meanValue = values.reduce((sum, { value }) => sum + value, 0) / n
-  const across = values.reduce((sum, { at, value }) => sum + (at - meanAt) * (value - meanValue), 0)
-  const along = values.reduce((sum, { at }) => sum + (at - meanAt) ** 2, 0)
-  return along === 0 ? 0 : across / along
-}
-
 /**
  * Slope of the last stretch of a stream, and whether it has settled: over the window its line moves by no more than the
  * error. [physics]
@@ -38,7 +30,11 @@ export function trendOf(values: readonly TimedValue[], window: number, error: nu
   const recent = values.filter(({ at }) => at >= last.at - window)
   const [first] = recent
   if (!first || recent.length < LEAST_VALUES) return undefined
-  const slope = slopeOf(recent)
+  const slope =
+    lineThrough(
+      recent.map(({ at }) => at),
+      recent.map(({ value }) => value),
+    )?.slope ?? 0
   const filled = last.at - first.at >= FILLED * window
   return { perMinute: slope * MINUTE, settled: filled && Math.abs(slope) * window <= error }
 }

@@ -7,7 +7,10 @@ import { HEAD, type HeadData } from './head'
 import type { RecordKind } from './kind'
 import { LOG, type LogHead } from './log'
 import { REPAIR, type Repair } from './repair'
+import { RUN, type Run } from './run'
 import { SET, type JobSet } from './set'
+import { STEP, type StepRecord } from './step'
+import { TAKEN_OFF, type TakenOff } from './takenOff'
 import { TICK, type Tick } from './tick'
 
 /** What each kind of record holds. */
@@ -19,6 +22,9 @@ export type RecordData = {
   closing: Closing
   repair: Repair
   day: Day
+  run: Run
+  step: StepRecord
+  takenOff: TakenOff
   dryer: Dryer
   log: LogHead
   attachment: Attachment
@@ -34,6 +40,9 @@ export const RECORD_KINDS: { readonly [K in KindName]: RecordKind<K, RecordData[
   closing: CLOSING,
   repair: REPAIR,
   day: DAY,
+  run: RUN,
+  step: STEP,
+  takenOff: TAKEN_OFF,
   dryer: DRYER,
   log: LOG,
   attachment: ATTACHMENT,
@@ -49,12 +58,14 @@ export const LISTS = {
   log: { list: 'logs', idOf: ({ id }: LogHead) => id },
   attachment: { list: 'attachments', idOf: ({ id }: Attachment) => id },
   dryer: { list: 'dryers', idOf: ({ id }: Dryer) => id },
+  step: { list: 'steps', idOf: ({ id }: StepRecord) => id },
+  takenOff: { list: 'takenOff', idOf: ({ id }: TakenOff) => id },
 } as const
 export type ListKind = keyof typeof LISTS
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
 
 /** Kinds of which a job has one at most, under their own name in the document. */
-export const SINGLES = ['closing', 'repair', 'day'] as const
+export const SINGLES = ['closing', 'repair', 'day', 'run'] as const
 export type SingleKind = (typeof SINGLES)[number]
 
 /** Id of the record of which a job has one. */

@@ -11,6 +11,9 @@ const KIND_WORDS: Readonly<Record<KindName, string>> = {
   repair: 'figures of the repair',
   day: 'plan of the day',
   dryer: 'dryer of the store',
+  run: 'record of the work',
+  step: 'step of the work',
+  takenOff: 'part that came off',
   log: 'log',
   attachment: 'photo',
 }

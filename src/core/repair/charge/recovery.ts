@@ -21,6 +21,8 @@ export type WeightOut = {
 }
 
 export type Recovery = {
+  /** what should be in it by plate and lines, kg */
+  readonly expected: number
   readonly cylinder: CylinderFill
   readonly depth: RecoveryDepth
   readonly isDedicated: boolean
@@ -70,6 +72,7 @@ export function recoveryOf(input: RecoveryInput): Recovery {
   const recovered = closing?.recovered && toSI(closing.recovered)
   const isDedicated = isBurnout(contamination)
   return {
+    expected,
     cylinder: cylinderFill(unit.refrigerant, isEmpty ? 0 : expected, repair.cylinder),
     depth: recoveryDepth(unit.refrigerant, expected, siteAtmosphere(unit), unit.kind === 'reach-in'),
     isDedicated,

@@ -1,5 +1,5 @@
-import { fromPascals, toPascals, toSI } from '../../base/units/convert'
-import type { PressureUnit } from '../../base/units/units'
+import { toSI } from '../../base/units/convert'
+import { convertValue } from '../../base/units/convertValue'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import type { Dryer, DRYER_CORES, DRYER_FORMS, DRYER_PLACES } from '../../record/records/dryer'
 import type { DRYER_FLOWS, DRYER_JOINTS } from '../../record/equipment/unit'
@@ -68,7 +68,7 @@ export function modelOf(dryer: Dryer): DryerModel {
     core: dryer.core,
     flow: dryer.flow,
     ...(dryer.joint ? { joint: dryer.joint } : {}),
-    pressure: fromPascals(toPascals(dryer.pressure as { value: number; unit: PressureUnit }), 'psig'),
+    pressure: convertValue(dryer.pressure, 'psig'),
     block: dryer.block,
     connections: dryer.connections.map((size) => toSI(size) / INCH),
     tons: dryer.tons,

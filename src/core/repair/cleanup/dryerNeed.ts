@@ -1,5 +1,6 @@
-import { toPascals, toKelvin, fromPascals, toSI } from '../../base/units/convert'
-import { type PressureUnit, UNITS } from '../../base/units/units'
+import { toKelvin, toSI } from '../../base/units/convert'
+import { convertValue } from '../../base/units/convertValue'
+import { UNITS } from '../../base/units/units'
 import { type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { saturatedState } from '../../physics/refrigerants/saturation'
 import { hasReversingValve, isBoxKind } from '../../record/equipment/kinds'
@@ -97,7 +98,7 @@ export function pressureNeeded({ unit, refrigerant }: Pick<DryerNeed, 'unit' | '
   const design = unit.designPressures?.high
   const usual = refrigerantRow(refrigerant).highPressureClass ? NEEDED_HIGH : NEEDED_STANDARD
   if (!design) return usual
-  const plate = fromPascals(toPascals(design as { value: number; unit: PressureUnit }), 'psig')
+  const plate = convertValue(design, 'psig')
   return Math.max(plate, refrigerantRow(refrigerant).highPressureClass ? NEEDED_HIGH : 0)
 }
 

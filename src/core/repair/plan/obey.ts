@@ -23,7 +23,7 @@ const isLate = (id: TaskId) => stageAt(taskRow(id).stage) >= START
 const earlierOf = (a: Stage, b: Stage): Stage => (stageAt(a) <= stageAt(b) ? a : b)
 
 /** States that hold after a task. */
-function afterwards(holding: readonly VetoId[], id: TaskId): VetoId[] {
+export function afterwards(holding: readonly VetoId[], id: TaskId): VetoId[] {
   const { lifts = [], brings = [] } = taskRow(id)
   return [...new Set([...holding.filter((each) => !lifts.includes(each)), ...brings])]
 }

@@ -91,6 +91,8 @@ export type Plan = {
   /** later visits that open the circuit again */
   readonly returns: readonly ReturnVisit[]
   readonly day: Day
+  /** states of the table of vetoes that hold when the work begins */
+  readonly holding: readonly VetoId[]
 }
 
 /** [practice] a pressure at rest below this, Pa above the atmosphere, has fallen to nothing. */
@@ -387,6 +389,7 @@ export function planRepair(
     proofs: whole.proofs,
     approval,
     day,
+    holding,
     ...workOf(whole, dryers),
   }
 }

@@ -13,7 +13,7 @@ import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { type LiveSession, type ProbeState, SETTLE_CHOICES, type SessionState } from '@/instruments/session'
 import { SimulatedSource } from '@/instruments/simulatedSource'
 import { INK } from '@/ui/theme/tokens'
-import { LogImportButton } from '../log/LogImportButton'
+import { LogImport } from '../LogImport'
 import { LogList } from '../../shared/logs/LogList'
 import type { StageProps } from '../../shared/stageProps'
 import { RecordButton } from './RecordButton'
@@ -227,7 +227,7 @@ export function LivePanel({
           </Box>
         </>
       )}
-      <LogImportButton stage={stage} />
+      <LogImport stage={stage} />
       <LogList jobId={stage.job.id} logs={stage.job.logs} recording={recording} />
     </Box>
   )

@@ -1,6 +1,6 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { isoNow } from '@/core/base/units/instants'
-import type { ReadingKey } from '@/core/record/readings/vocabulary'
+import { isReadingKey, type ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
 import { LogWriter } from '@/data/logs'
@@ -96,7 +96,7 @@ export class Recorder {
     const seconds = (systemClock.now() - Date.parse(log.startedAt)) / 1000
     this.#writer.append(
       Math.max(seconds, this.#writer.latest),
-      log.channels.map(({ key, unit }) => shown(taps.get(key), unit)),
+      log.channels.map(({ key, unit }) => shown(isReadingKey(key) ? taps.get(key) : undefined, unit)),
     )
     this.#set({ ...this.#state, samples: this.#writer.samples })
     this.#writer.flush().then(

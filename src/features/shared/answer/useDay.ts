@@ -82,6 +82,14 @@ type KnownDay = {
  */
 export function useDay(jobId: string, plan: Plan): KnownDay {
   const text = useMemo(() => JSON.stringify(questionOf(plan)), [plan])
+  return useQuestion(jobId, text)
+}
+
+/**
+ * The time plan that answers a question.
+ * @param jobId what it is of; text the question as JSON
+ */
+export function useQuestion(jobId: string, text: string): KnownDay {
   const { job, of, day, isWhole, problem } = useSyncExternalStore(
     subscribe,
     () => known,

@@ -22,8 +22,12 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
               {heading}
             </TableCell>
           ))}
-          {headings.length > 1 && <TableCell align="right">Change</TableCell>}
-          <TableCell align="right" sx={{ pr: 0 }}>
+          {headings.length > 1 && (
+            <TableCell align="right" sx={{ whiteSpace: 'nowrap' }}>
+              Change
+            </TableCell>
+          )}
+          <TableCell align="right" sx={{ pr: 0, whiteSpace: 'nowrap' }}>
             Target
           </TableCell>
         </TableRow>

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import { readingRow } from '@/core/record/readings/vocabulary'
+import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
 import { extentOf, readSamples, removeStoredLog } from '@/data/logs'
@@ -55,7 +55,7 @@ function LogLine({ jobId, log, recording, onProblem }: LineProps) {
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
         {extent && extentText(log, extent, recording)}
         <br />
-        {log.channels.map(({ key }) => readingRow(key).short).join(', ')}
+        {log.channels.map(({ key }) => channelRow(key).short).join(', ')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 0.5 }}>
         <Button variant="outlined" disabled={!isThere} onClick={() => setOpen('view')}>

@@ -1,10 +1,11 @@
 'use client'
 import type { QuantityKind } from '@/core/base/units/units'
 import type { Samples } from '@/core/record/logs/samples'
-import { thinChannel } from '@/core/record/logs/thin'
-import { readingRow } from '@/core/record/readings/vocabulary'
+import { thinWhole } from '@/core/record/logs/segments'
+import { channelRow } from '@/core/record/readings/channels'
 import type { LogChannel } from '@/core/record/records/log'
-import { type Curve, CurveChart, LINE_LOOKS } from '@/ui/CurveChart'
+import { LINE_LOOKS } from '@/ui/chartStyle'
+import { type Curve, CurveChart } from '@/ui/CurveChart'
 
 const KIND_TITLES: { readonly [K in QuantityKind]?: string } = {
   pressure: 'Pressure',
@@ -26,7 +27,7 @@ type Props = {
 
 /** Least and most of curves; a flat line still needs edges that are seen. */
 function endsOf(curves: readonly Curve[]): readonly [number, number] {
-  const values = curves.flatMap(({ points }) => points.map(({ y }) => y))
+  const values = curves.flatMap(({ points }) => points.map(({ y }) => y)).filter((y) => !Number.isNaN(y))
   const least = values.reduce((a, b) => Math.min(a, b), Infinity)
   const most = values.reduce((a, b) => Math.max(a, b), -Infinity)
   return least === most ? [least - 1, most + 1] : [least, most]
@@ -36,10 +37,10 @@ type Shown = Pick<LogChannel, 'key' | 'unit'> & { readonly i: number }
 
 /** Channels by what they measure, no more together than lines can be told apart. */
 function groupsOf(channels: Props['channels']): { kind: QuantityKind; own: readonly Shown[] }[] {
-  const kinds = [...new Set(channels.map(({ key }) => readingRow(key).kind))]
+  const kinds = [...new Set(channels.map(({ key }) => channelRow(key).kind))]
   return kinds.flatMap((kind) => {
     const own = channels.flatMap(({ key, unit }, i) =>
-      readingRow(key).kind === kind ? [{ key, unit, i }] : [],
+      channelRow(key).kind === kind ? [{ key, unit, i }] : [],
     )
     const charts = Math.ceil(own.length / LINE_LOOKS.length)
     const each = Math.ceil(own.length / charts)
@@ -55,15 +56,15 @@ export function LogPlots({ channels, samples, marks = [] }: Props) {
   return groupsOf(channels).map(({ kind, own }, group) => {
     const title = KIND_TITLES[kind] ?? kind
     const curves = own.map(({ key, i }, at): Curve => ({
-      label: readingRow(key).short,
+      label: channelRow(key).short,
       look: LINE_LOOKS[at % LINE_LOOKS.length] ?? 'solid',
-      points: thinChannel(samples, i, SLICES, PER_MINUTE),
+      points: thinWhole(samples, i, SLICES, PER_MINUTE),
     }))
     const ends = endsOf(curves)
     return (
       <CurveChart
         key={group}
-        label={`${title} of the log over time: ${own.map(({ key }) => readingRow(key).short).join(', ')}`}
+        label={`${title} of the log over time: ${own.map(({ key }) => channelRow(key).short).join(', ')}`}
         xTitle="minutes"
         yTitle={`${title}, ${[...new Set(own.map(({ unit }) => unit))].join(' and ')}`}
         curves={[

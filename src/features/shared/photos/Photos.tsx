@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { setCaption } from '@/core/record/edits/listEdits'
 import type { Attachment } from '@/core/record/records/attachment'
 import { systemClock } from '@/data/clock'
@@ -13,6 +13,7 @@ import { AutosaveField } from '@/ui/AutosaveField'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import type { ChangeJob } from '../record/changes'
 import { storeSentence } from '../storage/storeSentence'
+import { PhotoButton } from './PhotoButton'
 import { usePhoto } from './usePhoto'
 
 type PhotoProps = {
@@ -79,19 +80,7 @@ type Props = { jobId: string; photos: readonly Attachment[]; change: ChangeJob }
 
 /** The photos of a job. */
 export function Photos({ jobId, photos, change }: Props) {
-  const input = useRef<HTMLInputElement>(null)
-  const [busy, setBusy] = useState(false)
   const [problems, setProblems] = useState<readonly string[]>([])
-  const add = async (files: readonly File[]) => {
-    setBusy(true)
-    try {
-      const { addPhotos } = await import('./addPhotos')
-      setProblems(await addPhotos(jobId, files))
-    } catch (error) {
-      setProblems([`No photo was added: ${(error as Error).message}. Reload the page.`])
-    }
-    setBusy(false)
-  }
   return (
     <Box component="section" aria-labelledby="photos-title" sx={{ display: 'grid', gap: 1 }}>
       <Typography id="photos-title" variant="h2">
@@ -120,27 +109,7 @@ export function Photos({ jobId, photos, change }: Props) {
           ))}
         </Box>
       )}
-      <Button
-        variant="outlined"
-        disabled={busy}
-        sx={{ justifySelf: 'start' }}
-        onClick={() => input.current?.click()}
-      >
-        {busy ? 'Making them smaller' : 'Add photos'}
-      </Button>
-      <input
-        ref={input}
-        hidden
-        multiple
-        type="file"
-        accept="image/*"
-        data-testid="photo-file"
-        onChange={({ target }) => {
-          const chosen = [...(target.files ?? [])]
-          target.value = ''
-          if (chosen.length > 0) void add(chosen)
-        }}
-      />
+      <PhotoButton jobId={jobId} label="Add photos" testId="photo-file" onProblems={setProblems} />
     </Box>
   )
 }

@@ -10,7 +10,7 @@ import { storeSentence } from '../storage/storeSentence'
 
 const LONGEST_NAME = 200
 
-async function addPhoto(jobId: string, file: File): Promise<void> {
+async function addPhoto(jobId: string, file: File): Promise<string> {
   const { bytes, ...shrunk } = await filesDoor().ask<ShrunkPhoto>('photo', file)
   const photo: Attachment = {
     id: randomWord(),
@@ -20,17 +20,21 @@ async function addPhoto(jobId: string, file: File): Promise<void> {
     at: isoNow(systemClock),
   }
   await storePhoto(database(), jobId, photo, bytes, systemClock)
+  return photo.id
 }
 
-/** Makes photos small and stores them with a job, one after another. @returns a sentence for each that could not be */
-export async function addPhotos(jobId: string, files: readonly File[]): Promise<string[]> {
-  const problems: string[] = []
+/** Makes photos small and stores them with a job, one after another. @returns their ids, and a sentence for each that could not be */
+export async function addPhotos(
+  jobId: string,
+  files: readonly File[],
+): Promise<{ readonly ids: readonly string[]; readonly problems: readonly string[] }> {
+  const [ids, problems]: [string[], string[]] = [[], []]
   for (const file of files) {
     try {
-      await addPhoto(jobId, file)
+      ids.push(await addPhoto(jobId, file))
     } catch (error) {
       problems.push(`${file.name}: ${storeSentence(error as Error)}`)
     }
   }
-  return problems
+  return { ids, problems }
 }

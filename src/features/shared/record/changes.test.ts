@@ -48,6 +48,25 @@ test('what the store does not take is held in order, shown, and stored once ther
   expect((await stored()).arrival).toBeUndefined()
 })
 
+test('the problem is told until the last change is stored', async () => {
+  const { changes, refuse } = await opened()
+  const refusing = refuse()
+  await changes.change(setTitle('dome'))
+  await changes.change(setArrival({ access: 'ladder' }))
+  refusing.mockRestore()
+  const seen: { held: number; told: boolean }[] = []
+  const stop = changes.watch(() => {
+    const { held, problem } = changes.get()
+    seen.push({ held: held.length, told: problem !== undefined })
+  })
+  await changes.retry()
+  stop()
+  expect(seen).toEqual([
+    { held: 1, told: true },
+    { held: 0, told: false },
+  ])
+})
+
 test('the next change stores what waits before it', async () => {
   const { changes, refuse, stored } = await opened()
   const refusing = refuse()

@@ -77,7 +77,8 @@ class JobChanges {
       }
       this.#queue = this.#queue.slice(1)
       const held = this.#state.held.filter((each) => each !== entry.held)
-      this.#set({ held, problem: error && `Not saved: ${error.message}` })
+      const waiting = held.length > 0 ? this.#state.problem : undefined
+      this.#set({ held, problem: error ? `Not saved: ${error.message}` : waiting })
       entry.done(error === undefined)
     }
     this.#running = undefined

@@ -1,0 +1,223 @@
+import { anneal } from '../../base/numeric/annealing'
+import { seededRandom } from '../../base/numeric/random'
+import {
+  courseAt,
+  type Pull,
+  pullCourse,
+  type PullCurves,
+  pullCurves,
+  pullPressure,
+  type PullState,
+} from './pullDown'
+
+/** One look at the vacuum gauge while the pump runs. s from the start of the pull, Pa. */
+export type PullPoint = { readonly seconds: number; readonly pascals: number }
+
+/** What is reckoned before anything is seen. */
+export type PullGuess = Pick<Pull, 'volume' | 'temperature' | 'pump' | 'ways' | 'water'> & {
+  /** factor by which the water may be more or less, one standard deviation, above 1 */
+  readonly waterFactor: number
+}
+
+export type Forecast = {
+  /** s from the start of the pull until the target; undefined where it does not get there */
+  readonly seconds: number | undefined
+  /** eight in ten lie between, s; the end is open where it may never get there */
+  readonly range: readonly [number, number | undefined]
+  /** chance that it levels off above the target, of one */
+  readonly never: number
+  /** where it levels off, Pa */
+  readonly floor: number
+  /** what hoses and pump carry against what was reckoned */
+  readonly speedFactor: number
+  /** water that is still inside, kg */
+  readonly waterLeft: number
+}
+
+/** What is not known of a pull, each a normal deviate of its own. */
+const UNKNOWNS = ['speed', 'hose', 'water', 'plateau', 'drying', 'floor', 'outgassing', 'inner'] as const
+type Unknown = (typeof UNKNOWNS)[number]
+type Deviates = Readonly<Record<Unknown, number>>
+
+/** [practice] pump and volume together, and hoses, are what is written on them within these factors, one standard deviation. */
+const SPEED_SPREAD = Math.log(1.3)
+const HOSE_SPREAD = Math.log(1.3)
+/** [memory] water that leaves at its vapour pressure against what is reckoned: where it lies and what carries it. */
+const DRYING = 1.1
+/** [memory] of two hoses the water leaves mostly by the one on its side. */
+const DRYING_BY_TWO = 0.8
+const DRYING_SPREAD = Math.log(1.15)
+/** [memory] vapour over water in a circuit against free boiling, and its spread. */
+const PLATEAU = 0.95
+const PLATEAU_SPREAD = Math.log(1.25)
+/** What comes out of oil and walls at first, as the pressure that it would hold up, Pa. [memory] */
+const OUTGASSING = 15
+const OUTGASSING_SPREAD = Math.log(3)
+/** [physics] a 3/8 in line of some metres; its spread by what else lies in the way. */
+const INNER = 2.5e-6
+const INNER_SPREAD = Math.log(2.2)
+/** Most pulls level off at a few microns; the others where a leak or residue holds them up. Pa [practice] */
+const TIGHT = { chance: 0.85, from: 1.5, to: 15 } as const
+const HELD = { from: 15, to: 700 } as const
+
+/** Scatter of gauge and model together, as a logarithm; looks that are counted as independent of each other. */
+const SCATTER = 0.1
+/** The first look tells less of what is to come than the last: its scatter is this much wider. */
+const AGE = 1
+const INDEPENDENT = 16
+/** Looks that count: over the whole time, and over this share of it at its end. */
+const FAR_POINTS = 24
+const CLOSE_POINTS = 16
+const CLOSE_SHARE = 0.15
+const LIMIT = 24 * 3600
+const ATMOSPHERE = 101_325
+const TENTH = 0.1
+/** It is told that it will not get there from this chance on. */
+const NEVER = 0.5
+
+/** Share of a normal deviate's distribution below it (logistic approximation, within 1 %). */
+const shareBelow = (deviate: number) => 1 / (1 + Math.exp(-1.702 * deviate))
+
+function floorOf(deviate: number): number {
+  const share = shareBelow(deviate)
+  return share < TIGHT.chance
+    ? TIGHT.from * (TIGHT.to / TIGHT.from) ** (share / TIGHT.chance)
+    : HELD.from * (HELD.to / HELD.from) ** ((share - TIGHT.chance) / (1 - TIGHT.chance))
+}
+
+/** One way that a pull may go. */
+type Course = {
+  readonly states: readonly PullState[]
+  /** s until the target; undefined where it levels off above it */
+  readonly arrival: number | undefined
+  readonly speedFactor: number
+  readonly floor: number
+  /** log of how well it fits what was seen */
+  readonly fit: number
+}
+
+type Problem = {
+  readonly guess: PullGuess
+  readonly curves: PullCurves
+  readonly seen: readonly PullPoint[]
+  readonly target: number
+  readonly atmosphere: number
+}
+
+function courseOf({ guess, curves, seen, target, atmosphere }: Problem, deviates: Deviates): Course {
+  const speedFactor = Math.exp(deviates.speed * SPEED_SPREAD)
+  const floor = floorOf(deviates.floor)
+  const hoseFactor = Math.exp(deviates.hose * HOSE_SPREAD)
+  const inflow = (pascals: number) => pascals * curves.speed(pascals, speedFactor, hoseFactor)
+  const pull: Pull = {
+    ...guess,
+    speedFactor,
+    hoseFactor,
+    drying: (guess.ways.length > 1 ? DRYING_BY_TWO : 1) * DRYING * Math.exp(deviates.drying * DRYING_SPREAD),
+    water: guess.water * Math.exp(deviates.water * Math.log(guess.waterFactor)),
+    plateau: PLATEAU * Math.exp(deviates.plateau * PLATEAU_SPREAD),
+    inflow: inflow(floor),
+    outgassing: inflow(OUTGASSING * Math.exp(deviates.outgassing * OUTGASSING_SPREAD)),
+    inner: guess.ways.length > 1 ? undefined : INNER * Math.exp(deviates.inner * INNER_SPREAD),
+  }
+  const states = pullCourse(pull, atmosphere, target, LIMIT, curves)
+  const end = states.at(-1) as PullState
+  const arrival = pullPressure(end) <= target ? end.seconds : undefined
+  return { states, arrival, speedFactor, floor, fit: fitOf(states, arrival, seen, target) }
+}
+
+/** Some looks evenly over a stretch, its last one among them. */
+const evenly = (points: readonly PullPoint[], count: number): readonly PullPoint[] =>
+  points.length <= count
+    ? points
+    : Array.from(
+        { length: count },
+        (_point, i) => points[Math.round((i * (points.length - 1)) / (count - 1))] as PullPoint,
+      )
+
+/** Looks over the whole time and closer ones over its end, where water gives out; silent ones left out. */
+function thinned(points: readonly PullPoint[]): readonly PullPoint[] {
+  const known = points.filter(({ pascals }) => pascals > 0)
+  const end = (known.at(-1)?.seconds ?? 0) * (1 - CLOSE_SHARE)
+  return [
+    ...evenly(
+      known.filter(({ seconds }) => seconds < end),
+      FAR_POINTS,
+    ),
+    ...evenly(
+      known.filter(({ seconds }) => seconds >= end),
+      CLOSE_POINTS,
+    ),
+  ]
+}
+
+/** Log of the likelihood of what was seen on one course. */
+function fitOf(
+  states: readonly PullState[],
+  arrival: number | undefined,
+  seen: readonly PullPoint[],
+  target: number,
+): number {
+  const now = seen.at(-1)?.seconds ?? 0
+  const sum = seen.reduce((total, { seconds, pascals }) => {
+    // past its arrival a course has been at the target: what still stands above it speaks against it
+    const scatter = SCATTER * (1 + AGE * (1 - seconds / Math.max(now, 1)))
+    const reckoned = arrival !== undefined && seconds > arrival ? target : courseAt(states, seconds)
+    return total + (Math.log(pascals / reckoned) / scatter) ** 2
+  }, 0)
+  return (-sum / 2) * Math.min(1, INDEPENDENT / Math.max(seen.length, 1))
+}
+
+const MEMBERS = 200
+const MOVES = 1
+const SEED = 1508
+
+/** Ways that a pull may go, each as likely as any other. */
+function drawn(problem: Problem): Course[] {
+  const evaluate = (deviates: readonly number[]) => {
+    const course = courseOf(
+      problem,
+      Object.fromEntries(UNKNOWNS.map((each, i) => [each, deviates[i]])) as Deviates,
+    )
+    return { of: course, log: course.fit }
+  }
+  // before anything is seen the draws are as good as they get
+  const moves = problem.seen.length > 0 ? MOVES : 0
+  const annealing = { dimensions: UNKNOWNS.length, members: MEMBERS, moves, evaluate }
+  return anneal(annealing, seededRandom(SEED)).map(({ of }) => of)
+}
+
+/** A value below which a share of some sorted ones lies. */
+const quantile = (sorted: readonly number[], share: number): number =>
+  sorted[Math.min(Math.floor(share * sorted.length), sorted.length - 1)] ?? Infinity
+
+/**
+ * When a pull reaches its target: reckoned from volume, hoses, pump and water, corrected by what the gauge showed so far
+ * (handbook 08) [physics]. Before anything is seen it is the reckoning alone.
+ * @param points so far, from the start of the pull at the atmosphere, Pa
+ * @param target Pa
+ */
+export function forecastPull(
+  guess: PullGuess,
+  points: readonly PullPoint[],
+  target: number,
+  atmosphere = ATMOSPHERE,
+): Forecast {
+  const seen = thinned(points)
+  const courses = drawn({ guess, curves: pullCurves(guess), seen, target, atmosphere })
+  const mean = (of: (course: Course) => number) =>
+    courses.reduce((sum, course) => sum + of(course), 0) / courses.length
+  const arrivals = courses.map(({ arrival }) => arrival ?? Infinity).sort((a, b) => a - b)
+  const reached = arrivals.filter((each) => each < Infinity)
+  const now = seen.at(-1)?.seconds ?? 0
+  const never = 1 - reached.length / arrivals.length
+  const latest = quantile(arrivals, 1 - TENTH)
+  return {
+    seconds: never >= NEVER ? undefined : quantile(reached, 0.5),
+    range: [quantile(arrivals, TENTH), latest === Infinity ? undefined : latest],
+    never,
+    floor: mean(({ floor }) => floor),
+    speedFactor: Math.exp(mean(({ speedFactor }) => Math.log(speedFactor))),
+    waterLeft: mean(({ states }) => (states.findLast(({ seconds }) => seconds <= now) ?? states[0]!).water),
+  }
+}

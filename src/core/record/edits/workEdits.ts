@@ -1,0 +1,260 @@
+import type { Draft } from 'immer'
+import type { Job } from '../job/job'
+import type { LogMark, LogVerdict } from '../records/log'
+import type { PumpSetup, Retest, Run, Trim } from '../records/run'
+import type { StepRecord } from '../records/step'
+import { taskKey } from '../records/tick'
+import { type Edit, edit, put, putAll, type Stamp } from './edit'
+
+type Values<T> = { readonly [K in keyof T]?: T[K] | undefined }
+
+/** Several changes as one, one step of undo. */
+export const together =
+  (...edits: readonly Edit[]): Edit =>
+  (job, stamp) =>
+    edits.reduce((now, each) => each(now, stamp), job)
+
+const MINUTE = 60_000
+
+/** Changes what is on record of a task; one that says nothing any more is taken away. */
+const editStep = (
+  id: string,
+  change: (step: Draft<StepRecord>, now: string, job: Draft<Job>) => void,
+): Edit =>
+  edit((job, { now }) => {
+    const known = job.steps.find((each) => each.id === id)
+    const step: Draft<StepRecord> = known ?? { id, spans: [] }
+    change(step, now, job)
+    if (!known) job.steps.push(step)
+    job.steps = job.steps.filter(
+      ({ id: _id, spans, planned: _planned, ...rest }) =>
+        spans.length > 0 || Object.values(rest).some((value) => value !== undefined),
+    )
+  })
+
+const openSpan = (step: Draft<StepRecord>) => {
+  const last = step.spans.at(-1)
+  return last && last.to === undefined ? last : undefined
+}
+
+/** An end never lies before its beginning, however the clocks of two devices differ. */
+const endOf = (from: string, at: string) => (Date.parse(at) < Date.parse(from) ? from : at)
+
+function closeSpan(step: Draft<StepRecord>, at: string): void {
+  const open = openSpan(step)
+  if (open) open.to = endOf(open.from, at)
+}
+
+/**
+ * Hands begin, or begin again, at a task. Hands that were at another one leave it.
+ * @param planned likely minutes of hands
+ */
+export const beginStep = (id: string, planned: number): Edit =>
+  edit((job, { now }) => {
+    for (const step of job.steps) if (step.id !== id) closeSpan(step, now)
+    const known = job.steps.find((each) => each.id === id)
+    const step: Draft<StepRecord> = known ?? { id, spans: [] }
+    step.planned ??= planned
+    delete step.doneAt
+    delete step.skipped
+    if (!openSpan(step)) step.spans.push({ from: now })
+    if (!known) job.steps.push(step)
+    if (id === START) {
+      job.repair ??= {}
+      job.repair.startedAt ??= now
+    }
+  })
+/** The task with which the unit runs again. */
+const START = 'settle'
+
+/** Hands leave a task; it is not done. */
+export const pauseStep = (id: string): Edit => editStep(id, closeSpan)
+
+/** Hands leave a task that runs on by itself. */
+export const leaveStep = (id: string): Edit =>
+  editStep(id, (step, now) => {
+    closeSpan(step, now)
+    step.leftAt = now
+  })
+
+/** Minutes during which hands were at a task. */
+export const handMinutes = (step: Pick<StepRecord, 'spans'>, now: number): number =>
+  step.spans.reduce(
+    (sum, { from, to }) => sum + Math.max((to ? Date.parse(to) : now) - Date.parse(from), 0),
+    0,
+  ) / MINUTE
+
+/** A task is done: its tick, and what it took, which the next estimate learns from. */
+export const finishStep = (id: string): Edit =>
+  editStep(id, (step, now, job) => {
+    closeSpan(step, now)
+    step.doneAt = now
+    delete step.skipped
+    const key = taskKey(id)
+    if (!job.ticks.some((each) => each.key === key)) job.ticks.push({ key, at: now })
+    const actual = Math.round(handMinutes(step, Date.parse(now)))
+    if (step.planned === undefined || actual < 1) return
+    job.day ??= {}
+    job.day.took = { ...job.day.took, [id]: { planned: step.planned, actual } }
+  })
+
+/** Takes back that a task is done or skipped. */
+export const reopenStep = (id: string): Edit =>
+  editStep(id, (step, _now, job) => {
+    delete step.doneAt
+    delete step.skipped
+    job.ticks = job.ticks.filter(({ key }) => key !== taskKey(id))
+  })
+
+/** A task is left out, with the reason. */
+export const skipStep = (id: string, reason: string): Edit =>
+  editStep(id, (step, now) => {
+    closeSpan(step, now)
+    delete step.doneAt
+    step.skipped = { at: now, reason }
+  })
+
+/** What is to be remembered of a task. */
+export const noteStep = (id: string, note: string): Edit =>
+  editStep(id, (step) => put(step, 'note', note || undefined))
+
+/** Puts a photo of the job to a task, or takes it off; the photo itself stays with the job. */
+export const pinPhoto = (id: string, photo: string, on: boolean): Edit =>
+  editStep(id, (step) => {
+    const left = (step.photos ?? []).filter((each) => each !== photo)
+    put(step, 'photos', on ? [...left, photo] : left.length > 0 ? left : undefined)
+  })
+
+/** Passes a gate with a written reason; an empty one takes that back. */
+export const overrideGate = (id: string, gate: string, reason: string): Edit =>
+  editStep(id, (step, now) => {
+    const left = (step.overrides ?? []).filter((each) => each.gate !== gate)
+    const all = reason ? [...left, { gate, reason, at: now }] : left
+    put(step, 'overrides', all.length > 0 ? all : undefined)
+  })
+
+/** Changes what belongs to the work as a whole. */
+const editRun = (change: (run: Draft<Run>, stamp: Stamp) => void): Edit =>
+  edit((job, stamp) => {
+    const run = { ...job.run }
+    change(run, stamp)
+    if (Object.keys(run).length > 0) job.run = run
+    else delete job.run
+  })
+
+export const setRun = (values: Values<Run>): Edit => editRun((run) => putAll(run, values))
+
+/** What the vacuum is pulled with. */
+export const setPump = (values: Values<PumpSetup>): Edit =>
+  editRun((run) => {
+    const pump = { ...run.pump }
+    putAll(pump, values)
+    put(run, 'pump', Object.keys(pump).length > 0 ? pump : undefined)
+  })
+
+/** A point of the first start was gone through, or not. */
+export const checkStart = (point: string, on: boolean): Edit =>
+  editRun((run, { now }) => {
+    const list: Record<string, string> = { ...run.startList }
+    put(list, point, on ? now : undefined)
+    put(run, 'startList', Object.keys(list).length > 0 ? list : undefined)
+  })
+
+/** Every joint was bubbled while it held, or not. */
+export const setBubbled = (on: boolean): Edit =>
+  editRun((run, { now }) => put(run, 'bubbledAt', on ? now : undefined))
+
+/** A turn of the valve's stem; in is plus. */
+export const addTurn = (turns: number): Edit =>
+  editRun((run, { now, newId }) => {
+    run.turns = [...(run.turns ?? []), { id: newId(), at: now, turns }]
+  })
+
+/** Takes a turn that was typed wrongly out of the list. */
+export const removeTurn = (id: string): Edit =>
+  editRun((run) => {
+    const left = (run.turns ?? []).filter((each) => each.id !== id)
+    put(run, 'turns', left.length > 0 ? left : undefined)
+  })
+
+/** One step of the trim, with what the circuit showed then. */
+export const addTrim = (trim: Omit<Trim, 'id' | 'at'>): Edit =>
+  editRun((run, { now, newId }) => {
+    run.trims = [...(run.trims ?? []), { ...trim, at: now, id: newId() }]
+  })
+export const removeTrim = (id: string): Edit =>
+  editRun((run) => {
+    const left = (run.trims ?? []).filter((each) => each.id !== id)
+    put(run, 'trims', left.length > 0 ? left : undefined)
+  })
+
+type RetestMoment = 'startedAt' | 'doneAt'
+const editRetest = (row: RetestRow, change: (retest: Draft<Retest>, now: string) => void): Edit =>
+  editRun((run, { now }) => {
+    const known = (run.retests ?? []).find(({ id }) => id === row.id)
+    const next: Draft<Retest> = { id: row.id, of: row.of, dueAt: row.dueAt, ...known }
+    change(next, now)
+    run.retests = [...(run.retests ?? []).filter(({ id }) => id !== row.id), next]
+  })
+type RetestRow = Pick<Retest, 'id' | 'of' | 'dueAt'>
+
+/** A test after the first start begins, or is read; the first word of it writes the row. */
+export const markRetest = (row: RetestRow, moment: RetestMoment): Edit =>
+  editRetest(row, (retest, now) => {
+    retest[moment] = now
+  })
+
+/** What a test after the first start said. */
+export const setRetestResult = (row: RetestRow, result: string): Edit =>
+  editRetest(row, (retest) => put(retest, 'result', result || undefined))
+
+/** The pull-down is timed from now, or has come to its end. */
+export const timePullDown = (moment: 'startedAt' | 'endedAt'): Edit =>
+  editRun((run, { now }) => {
+    const pull = { ...run.pullDown, [moment]: now }
+    if (moment === 'startedAt') delete pull.endedAt
+    run.pullDown = pull
+  })
+
+type Off = { readonly id: string; readonly label: string }
+/** Where something is that the work takes off. */
+export type TakenState = 'off' | 'back' | 'stays'
+
+/** Something came off, went back on, or stays where it is. */
+export const markTaken = ({ id, label }: Off, state: TakenState): Edit =>
+  edit((job, { now }) => {
+    const known = job.takenOff.find((each) => each.id === id)
+    const row = known ?? { id, label }
+    put(row, 'stays', state === 'stays' ? true : undefined)
+    put(row, 'backAt', state === 'back' ? now : undefined)
+    if (state === 'off') row.offAt = now
+    if (!known) job.takenOff.push(row)
+  })
+
+/** Something that the plan does not name came off. */
+export const addTaken = (label: string): Edit =>
+  edit((job, { now, newId }) => void job.takenOff.push({ id: `own-${newId()}`, label, offAt: now }))
+
+export const removeTaken = (id: string): Edit =>
+  edit((job) => {
+    job.takenOff = job.takenOff.filter((each) => each.id !== id)
+  })
+
+const editLog = (id: string, change: (log: Draft<Job['logs'][number]>, now: string) => void): Edit =>
+  edit((job, { now }) => {
+    const log = job.logs.find((each) => each.id === id)
+    if (log) change(log, now)
+  })
+
+/** Something happens in a log now. */
+export const markLog = (id: string, mark: Omit<LogMark, 'seconds'>): Edit =>
+  editLog(id, (log, now) => {
+    const seconds = Math.max(0, (Date.parse(now) - Date.parse(log.startedAt)) / 1000)
+    log.marks = [...(log.marks ?? []), { ...mark, seconds }]
+  })
+
+/** What is said of a log is kept with it. */
+export const judgeLog = (id: string, said: Omit<LogVerdict, 'at'>): Edit =>
+  editLog(id, (log, now) => {
+    log.verdict = { ...said, at: now }
+  })

@@ -1,0 +1,151 @@
+import { isAtOrBefore } from '../../base/units/instants'
+import type { Job } from '../../record/job/job'
+import type { LogHead, LogPurpose } from '../../record/records/log'
+import type { StepRecord } from '../../record/records/step'
+import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
+import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
+import { afterwards } from '../plan/obey'
+import type { PlanTask } from '../plan/planTasks'
+import { actsOf, isTask, type TaskId, usesFlame, VACUUMS } from '../plan/tasks/tasks'
+import { FIRST_START } from './firstStart'
+import { stillOff, takenOffList } from './takenOff'
+
+/** What the gates are judged from: what is on record of the job, and the tasks of its plan. */
+export type WorkScene = {
+  readonly job: Pick<Job, 'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair'> & {
+    readonly unit: Parameters<typeof takenOffList>[0]['unit']
+  }
+  readonly tasks: readonly Pick<PlanTask, 'id' | 'opens'>[]
+  /** states that held when the work began */
+  readonly holding: readonly VetoId[]
+}
+
+const stepOf = ({ job }: WorkScene, id: TaskId): StepRecord | undefined =>
+  job.steps.find((each) => each.id === id)
+const isDone = (scene: WorkScene, id: TaskId): boolean => stepOf(scene, id)?.doneAt !== undefined
+const anyDone = (scene: WorkScene, ids: readonly TaskId[]) => ids.some((id) => isDone(scene, id))
+
+/** The latest log of a purpose decides: an earlier one that passed says nothing of what was done since. */
+const lastLog = ({ job }: WorkScene, purpose: LogPurpose): LogHead | undefined =>
+  job.logs
+    .filter((log) => log.purpose === purpose)
+    .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
+    .at(-1)
+const hasPassed = (scene: WorkScene, purpose: LogPurpose) => lastLog(scene, purpose)?.verdict?.passed === true
+
+const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
+const CHARGES: readonly TaskId[] = ['weighIn', 'letIn']
+const EMPTIES: readonly TaskId[] = ['recover', 'recoverRest']
+
+/** When the unit first ran again. */
+const startedAt = ({ job }: WorkScene) => job.repair?.startedAt
+
+function hasReadingsAfter(scene: WorkScene): boolean {
+  const start = startedAt(scene)
+  if (start === undefined) return false
+  return scene.job.readingSets.some(
+    ({ at, mode, readings }) =>
+      at !== undefined &&
+      mode !== 'off' &&
+      Object.keys(readings).length > 0 &&
+      !isAtOrBefore(at, Date.parse(start) - 1),
+  )
+}
+
+const has = ({ tasks }: WorkScene, ids: readonly TaskId[]) => tasks.some(({ id }) => ids.includes(id))
+
+/** What is still missing for each gate; nothing where it is open. */
+const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string[]>> = {
+  'not-recovered': (scene) => {
+    if (isDone(scene, 'proveEmpty') || !has(scene, EMPTIES)) return []
+    return [
+      ...(hasPassed(scene, 'recovery') ? [] : ['a recovery log at its depth, without a rise after the stop']),
+      ...(anyDone(scene, EMPTIES) ? [] : ['the recovery ticked as done']),
+    ]
+  },
+  'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
+  'not-tested': (scene) => [
+    ...(hasPassed(scene, 'pressure-test') ? [] : ['a hold within its error']),
+    ...(scene.job.run?.bubbledAt ? [] : ['every joint bubbled']),
+  ],
+  'not-dry': (scene) => (hasPassed(scene, 'decay') ? [] : ['a decay test that passed']),
+  'not-charged': (scene) =>
+    !has(scene, CHARGES) || anyDone(scene, CHARGES) ? [] : ['the charge, weighed or let in'],
+  'not-listed': ({ job }) =>
+    FIRST_START.filter(({ on }) => on(job.unit))
+      .filter(({ id }) => job.run?.startList?.[id] === undefined)
+      .map(({ label }) => label),
+  'not-proven': (scene) =>
+    hasReadingsAfter(scene) || scene.job.closing?.proven === 'not-proven-today'
+      ? []
+      : ['a set measured after the start, or “not proven today” under Close'],
+  'not-put-back': (scene) =>
+    stillOff(
+      takenOffList(
+        scene.job,
+        scene.tasks.map(({ id }) => id),
+      ),
+    ).map(({ label }) => label),
+}
+
+/** A gate before a task. */
+export type WorkGate = {
+  readonly id: WorkGateId
+  readonly isOpen: boolean
+  readonly missing: readonly string[]
+  readonly state: string
+  readonly reason: string
+  readonly until: string
+  readonly canOverride: boolean
+  /** passed with this reason */
+  readonly override: string | undefined
+}
+
+/** What a task does that the gates of the work know. */
+function workActs(task: Pick<PlanTask, 'id' | 'opens'>): WorkAct[] {
+  const acts: (readonly [boolean, WorkAct])[] = [
+    [task.opens, 'open'],
+    [usesFlame(task.id), 'flame'],
+    [VACUUMS.includes(task.id), 'evacuate'],
+    [CHARGES.includes(task.id), 'charge'],
+    [task.id === 'settle', 'first-start'],
+    [task.id === 'closeUp', 'close'],
+  ]
+  return acts.filter(([does]) => does).map(([, act]) => act)
+}
+
+/** A plan that never opens the circuit has nothing to recover, test or fill. */
+const opensAnything = ({ tasks }: WorkScene) => tasks.some(({ opens }) => opens)
+const OF_CIRCUIT: readonly WorkGateId[] = [
+  'not-recovered',
+  'not-swept',
+  'not-tested',
+  'not-dry',
+  'not-charged',
+]
+
+/** The gates before a task, each with what is missing. */
+export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>): WorkGate[] {
+  const ids = gatesOver(workActs(task)).filter((id) => opensAnything(scene) || !OF_CIRCUIT.includes(id))
+  const step = stepOf(scene, task.id)
+  return ids.map((id): WorkGate => {
+    const { state, reason, until, canOverride } = workGateRow(id)
+    const missing = MISSING[id](scene)
+    const override = canOverride ? step?.overrides?.find(({ gate }) => gate === id)?.reason : undefined
+    return { id, isOpen: missing.length === 0, missing, state, reason, until, canOverride, override }
+  })
+}
+
+/** States of the table of vetoes that hold now: those at the beginning, changed by every task that was done, in turn. */
+export function holdingNow({ job, holding }: Pick<WorkScene, 'job' | 'holding'>): VetoId[] {
+  const done = job.steps
+    .filter(({ id, doneAt }) => doneAt !== undefined && isTask(id))
+    .sort((a, b) => Date.parse(a.doneAt!) - Date.parse(b.doneAt!))
+  return done.reduce<VetoId[]>((now, { id }) => afterwards(now, id as TaskId), [...holding])
+}
+
+/** Why a task is refused while some states hold, whatever reason is written; undefined where nothing refuses it. */
+export function vetoOn(id: TaskId, holding: readonly VetoId[]): string | undefined {
+  const [row] = refusals(actsOf(id), holding)
+  return row && vetoSentence(row)
+}

@@ -1,0 +1,94 @@
+import { UNITS } from '../../base/units/units'
+import type { Recovery, WeightOut } from '../charge/recovery'
+import { weightOut } from '../charge/recovery'
+import { lastMark, type Look, lookAt, looksOf, since, type WorkLog } from './series'
+import { type Weighed, weighed } from './weighing'
+
+/** What a recovery says while it runs and after the machine stopped. SI */
+export type RecoveryJudged = {
+  readonly weight: Weighed | undefined
+  /** Pa absolute, now */
+  readonly pressure: number | undefined
+  readonly isDeep: boolean
+  /** after the stop: how long, how far it rose, Pa */
+  readonly rise: { readonly seconds: number; readonly pascals: number } | undefined
+  readonly endTest: 'running' | 'watching' | 'rises' | 'holds'
+  /** of the limit of the cylinder, of one */
+  readonly fill: number | undefined
+  readonly fillState: 'room' | 'nearly-full' | 'full' | undefined
+  /** what came out against plate and lines; only once it is over */
+  readonly out: WeightOut | undefined
+  readonly passed: boolean
+  readonly sentence: string
+}
+
+/** [practice] after the machine stopped it is watched for five minutes; a rise of this size is liquid or oil that boils. */
+const WATCH = 300
+const RISE = 2 * UNITS.psia.si
+/** A gauge reads the depth within this, Pa. [practice] */
+const GAUGE = 1 * UNITS.psia.si
+/** [practice] handbook 07: told at seven tenths of the cylinder's limit over eight. */
+const WARN_SHARE = 0.875
+
+const SENTENCES: Readonly<Record<RecoveryJudged['endTest'], string>> = {
+  running: 'It runs. When the pressure is at its depth, stop the machine and watch.',
+  watching: 'The machine stands: five minutes are watched for a rise.',
+  rises: 'It rises: liquid or oil still boils. Warm the cold spot, wait, recover again, watch again.',
+  holds: 'No rise after the stop: nothing boils any more.',
+}
+
+type Setup = {
+  readonly atmosphere: number
+  readonly depth: Recovery['depth']
+  readonly cylinder: Recovery['cylinder']
+  /** plate and lines, kg */
+  readonly expected: number
+}
+
+function riseAfter(pressures: readonly Look[], stop: number | undefined) {
+  if (stop === undefined) return undefined
+  const [first, last] = [lookAt(pressures, stop), since(pressures, stop).at(-1)]
+  return first && last ? { seconds: last.seconds - stop, pascals: last.value - first.value } : undefined
+}
+
+function endTestOf(rise: ReturnType<typeof riseAfter>, stop: number | undefined): RecoveryJudged['endTest'] {
+  if (stop === undefined) return 'running'
+  if (rise && rise.pascals > RISE) return 'rises'
+  return rise && rise.seconds >= WATCH ? 'holds' : 'watching'
+}
+
+/** Judges a recovery log: depth, rise after the stop, the cylinder, what the weight says (handbook 07). */
+export function judgeRecovery(
+  log: WorkLog,
+  { atmosphere, depth, cylinder, expected }: Setup,
+): RecoveryJudged {
+  const pressures = looksOf(log, 'circuitPressure', atmosphere)
+  const weight = weighed(looksOf(log, 'cylinderWeight', atmosphere), log.head.marks ?? [], 'into-cylinder')
+  const starts = (log.head.marks ?? []).filter(({ what }) => what === 'valve-open')
+  const stopMark = lastMark(log, 'stop')
+  // started again after the stop: it runs
+  const stop =
+    stopMark && !starts.some(({ seconds }) => seconds > stopMark.seconds) ? stopMark.seconds : undefined
+  const pressure = pressures.at(-1)?.value
+  const rise = riseAfter(pressures, stop)
+  const endTest = endTestOf(rise, stop)
+  const isDeep = pressure !== undefined && pressure <= depth.pascals + GAUGE
+  const inside = (cylinder.net ?? 0) + (weight?.cylinders === 1 ? weight.moved : 0)
+  const fill = weight ? inside / cylinder.limit : undefined
+  const passed = endTest === 'holds' && isDeep
+  const out = weight && passed && expected > 0 ? weightOut(weight.moved, expected) : undefined
+  const shallow = endTest === 'holds' && !isDeep ? ` It is not at its depth yet: ${depth.shown}.` : ''
+  return {
+    weight,
+    pressure,
+    isDeep,
+    rise,
+    endTest,
+    fill,
+    fillState:
+      fill === undefined ? undefined : fill >= 1 ? 'full' : fill >= WARN_SHARE ? 'nearly-full' : 'room',
+    out,
+    passed,
+    sentence: `${SENTENCES[endTest]}${shallow}${out ? ` ${out.sentence}` : ''}`,
+  }
+}

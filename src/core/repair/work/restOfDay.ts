@@ -1,0 +1,64 @@
+import { wallMinutes, wallText } from '../../base/units/wall'
+import type { DayTask } from '../day/activities'
+import type { DayQuestion } from '../day/planDay'
+import type { Plan } from '../plan/plan'
+import type { RunSheet, SheetStep } from './runSheet'
+
+/** Minutes of hands that a task still takes: never less than one. */
+const left = (likely: number, hands: number) => Math.max(1, Math.round(likely - hands))
+
+const LATER: readonly SheetStep['state'][] = ['waits', 'held', 'ready', 'paused', 'hands', 'running']
+
+/** A task with what is left of it. */
+function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<string>): DayTask {
+  const { id, label, handsOn, unattended, machine, after, alongside, opens, flame, from } = task
+  const isRunning = state === 'running'
+  const own = isRunning ? 1 : left(handsOn[1], hands)
+  const alone = isRunning ? Math.max(0, Math.ceil(minutesLeft ?? 0)) : undefined
+  return {
+    id,
+    label,
+    handsOn: isRunning
+      ? [1, 1, 1]
+      : [Math.min(own, left(handsOn[0], hands)), own, Math.max(own, left(handsOn[2], hands))],
+    ...(alone !== undefined
+      ? { unattended: [alone, alone, alone] as const }
+      : unattended
+        ? { unattended }
+        : {}),
+    ...(machine ? { machine } : {}),
+    after: after.filter((each) => !over.has(each)),
+    alongside: alongside.filter((each) => !over.has(each)),
+    opens,
+    flame,
+    from,
+  }
+}
+
+/**
+ * What is left of the day as a question of its own: tasks that are over are gone, what runs or was begun keeps its rest, and
+ * it begins now.
+ * @param nowWall the clock on the wall of the site, "2026-11-27T10:40"
+ */
+export function restOfDay(
+  { parts, day }: Pick<Plan, 'parts' | 'day'>,
+  sheet: RunSheet,
+  nowWall: string,
+): DayQuestion {
+  const open = sheet.steps.filter(({ state }) => LATER.includes(state))
+  const over = new Set<string>(
+    sheet.steps.filter(({ state }) => !LATER.includes(state)).map(({ task }) => task.id),
+  )
+  const minutes = wallMinutes(nowWall)
+  return {
+    tasks: open.map((step) => rest(step, over)),
+    parts: parts.map(({ id, label, needs, arrives, struck }) => ({
+      id,
+      label,
+      needs: needs.filter((each) => !over.has(each)),
+      ...(arrives ? { arrives } : {}),
+      struck,
+    })),
+    day: { ...day, start: minutes === undefined ? nowWall : wallText(minutes) },
+  }
+}

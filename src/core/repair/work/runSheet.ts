@@ -1,0 +1,131 @@
+import { handMinutes } from '../../record/edits/workEdits'
+import type { StepRecord } from '../../record/records/step'
+import type { PlanTask } from '../plan/planTasks'
+import type { TaskId } from '../plan/tasks/tasks'
+import { gatesOf, holdingNow, type WorkGate, vetoOn, type WorkScene } from './gates'
+
+/** How a task stands. */
+export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'held' | 'waits'
+
+export type SheetStep = {
+  readonly task: PlanTask
+  readonly state: StepState
+  readonly record: StepRecord | undefined
+  readonly gates: readonly WorkGate[]
+  /** refused by a state, whatever reason is written */
+  readonly veto: string | undefined
+  /** tasks that must be over before */
+  readonly waitsFor: readonly TaskId[]
+  /** minutes of hands so far */
+  readonly hands: number
+  /** moment, ms, at which what runs by itself is likely over, and how far that is, minutes; negative is over */
+  readonly endsAt: number | undefined
+  readonly minutesLeft: number | undefined
+}
+
+export type RunSheet = {
+  readonly steps: readonly SheetStep[]
+  /** at which hands are, or the first that can be begun */
+  readonly current: SheetStep | undefined
+  readonly next: SheetStep | undefined
+  /** what runs by itself */
+  readonly running: readonly SheetStep[]
+  /** what can be done while it runs */
+  readonly meanwhile: readonly SheetStep[]
+  readonly done: number
+  readonly isOver: boolean
+}
+
+/** What a run sheet is made from. */
+export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly PlanTask[] }
+
+const MINUTE = 60_000
+const isOver = ({ state }: Pick<SheetStep, 'state'>) => state === 'done' || state === 'skipped'
+
+const hasHands = (record: StepRecord | undefined) => {
+  const last = record?.spans.at(-1)
+  return last !== undefined && last.to === undefined
+}
+
+/** What keeps a task from being begun; its gates that no reason passes, too. */
+function stateOf(
+  task: PlanTask,
+  record: StepRecord | undefined,
+  blocked: { readonly waits: boolean; readonly held: boolean },
+): StepState {
+  if (record?.doneAt) return 'done'
+  if (record?.skipped) return 'skipped'
+  if (hasHands(record)) return 'hands'
+  if (record?.leftAt && task.unattended) return 'running'
+  if (blocked.waits) return 'waits'
+  if (blocked.held) return 'held'
+  return record && record.spans.length > 0 ? 'paused' : 'ready'
+}
+
+/** Tasks that a task waits for and that are not over; beside a task that runs only its start counts. */
+function waiting(
+  task: PlanTask,
+  records: ReadonlyMap<string, StepRecord>,
+  refused: ReadonlySet<string>,
+): TaskId[] {
+  const isPast = (id: TaskId) => {
+    const record = records.get(id)
+    return refused.has(id) || record?.doneAt !== undefined || record?.skipped !== undefined
+  }
+  const isBegun = (id: TaskId) => isPast(id) || (records.get(id)?.spans.length ?? 0) > 0
+  return [...task.after.filter((id) => !isPast(id)), ...task.alongside.filter((id) => !isBegun(id))]
+}
+
+/**
+ * The plan as it is worked on: how each task stands, the one that is on, what runs by itself and until when, what can be done
+ * meanwhile. Everything follows from moments on record; nothing is counted.
+ * @param now ms of the time of the job
+ */
+export function runSheet(scene: SheetScene, now: number): RunSheet {
+  const holding = holdingNow(scene)
+  const records = new Map(scene.job.steps.map((step) => [step.id, step]))
+  const refused = new Set<string>(scene.tasks.filter((task) => task.refused).map(({ id }) => id))
+  const steps = scene.tasks
+    .filter(({ id }) => !refused.has(id))
+    .map((task): SheetStep => {
+      const record = records.get(task.id)
+      const waitsFor = waiting(task, records, refused)
+      const gates = gatesOf(scene, task)
+      const veto = record?.doneAt ? undefined : vetoOn(task.id, holding)
+      const held = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+      const state = stateOf(task, record, { waits: waitsFor.length > 0, held })
+      const endsAt =
+        state === 'running' && record?.leftAt && task.unattended
+          ? Date.parse(record.leftAt) + task.unattended[1] * MINUTE
+          : undefined
+      return {
+        task,
+        state,
+        record,
+        gates,
+        veto,
+        waitsFor,
+        hands: record ? handMinutes(record, now) : 0,
+        endsAt,
+        minutesLeft: endsAt === undefined ? undefined : (endsAt - now) / MINUTE,
+      }
+    })
+  const withHands = steps.find(({ state }) => state === 'hands')
+  const canBegin = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'held')
+  const current = withHands ?? canBegin[0] ?? steps.find(({ state }) => state === 'running')
+  const running = steps.filter(({ state }) => state === 'running')
+  const busy = new Set(running.map(({ task }) => task.machine))
+  return {
+    steps,
+    current,
+    // what can be begun, else what comes after: it is known before it can
+    next:
+      canBegin.find((step) => step !== current) ??
+      steps.slice(current ? steps.indexOf(current) + 1 : 0).find((step) => !isOver(step)),
+    running,
+    meanwhile:
+      running.length > 0 ? canBegin.filter(({ task }) => !task.machine || !busy.has(task.machine)) : [],
+    done: steps.filter(isOver).length,
+    isOver: steps.every(isOver),
+  }
+}

@@ -1,0 +1,56 @@
+import { type Unit, unitRow } from '../../base/units/units'
+import type { Samples } from '../../record/logs/samples'
+import { type ChannelKey, channelRow } from '../../record/readings/channels'
+import type { LogHead, LogMark, MarkKind } from '../../record/records/log'
+
+/** One look at an instrument, SI; s from the start of the log. */
+export type Look = { readonly seconds: number; readonly value: number }
+
+/** A log with its samples. */
+export type WorkLog = {
+  readonly head: Pick<LogHead, 'channels' | 'marks' | 'startedAt'>
+  readonly samples: Samples
+}
+
+/** SI value as shown x scale + shift: one for each unit, so that long logs are read quickly. Pressures absolute. */
+function toSi(
+  unit: Unit,
+  key: ChannelKey,
+  atmosphere: number,
+): { readonly scale: number; readonly shift: number } {
+  const { si, zero = 0, reference } = unitRow(unit)
+  const { kind } = channelRow(key)
+  if (kind === 'temperature') return { scale: si, shift: zero }
+  if (reference === 'gauge') return { scale: si, shift: atmosphere }
+  return reference === 'vacuum' ? { scale: -si, shift: atmosphere } : { scale: si, shift: 0 }
+}
+
+/**
+ * The looks of one channel, silent ones left out; none where the log has no such channel. A gauge that errs below a perfect
+ * vacuum shows nothing that could be reckoned with.
+ */
+export function looksOf({ head, samples }: WorkLog, key: ChannelKey, atmosphere: number): Look[] {
+  const at = head.channels.findIndex((channel) => channel.key === key)
+  const channel = head.channels[at]
+  const column = samples.values[at]
+  if (!channel || !column) return []
+  const { scale, shift } = toSi(channel.unit, key, atmosphere)
+  const looks: Look[] = []
+  for (let i = 0; i < column.length; i += 1) {
+    const value = (column[i] as number) * scale + shift
+    if (value > 0) looks.push({ seconds: samples.time[i] as number, value })
+  }
+  return looks
+}
+
+/** The last mark of a kind; undefined where there is none. */
+export const lastMark = ({ head }: Pick<WorkLog, 'head'>, what: MarkKind): LogMark | undefined =>
+  (head.marks ?? []).findLast((mark) => mark.what === what)
+
+/** Looks from a moment on. */
+export const since = (looks: readonly Look[], seconds: number): Look[] =>
+  looks.filter((look) => look.seconds >= seconds)
+
+/** The look at a moment, or the last one before it. */
+export const lookAt = (looks: readonly Look[], seconds: number): Look | undefined =>
+  looks.findLast((look) => look.seconds <= seconds) ?? looks[0]

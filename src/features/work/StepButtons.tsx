@@ -1,0 +1,129 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { useState } from 'react'
+import { isReason } from '@/core/record/edits/decisionEdits'
+import {
+  beginStep,
+  finishStep,
+  leaveStep,
+  pauseStep,
+  reopenStep,
+  skipStep,
+} from '@/core/record/edits/workEdits'
+import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
+import type { Edit } from '@/core/record/edits/edit'
+import type { StageProps } from '../shared/stageProps'
+import { unlockBell } from './bell'
+
+type Act = 'start' | 'pause' | 'leave' | 'done' | 'back'
+
+/** What can be done with a step in each state, the first one large. */
+const ACTS: Readonly<Record<StepState, readonly Act[]>> = {
+  ready: ['start'],
+  paused: ['start', 'done'],
+  held: ['start'],
+  waits: ['start'],
+  hands: ['done', 'leave', 'pause'],
+  running: ['done', 'start'],
+  done: ['back'],
+  skipped: ['back'],
+}
+const LABELS: Readonly<Record<Act, string>> = {
+  start: 'Start',
+  pause: 'Pause',
+  leave: 'Leave it running',
+  done: 'Done',
+  back: 'Take back',
+}
+const STATE_LABELS: { readonly [S in StepState]?: { readonly [A in Act]?: string } } = {
+  paused: { start: 'Go on' },
+  running: { start: 'Hands on it again' },
+}
+
+type Props = Pick<StageProps, 'change'> & { step: SheetStep; onOver: () => void }
+
+function Skip({ change, step, onOver, onKeep }: Props & { onKeep: () => void }) {
+  const [reason, setReason] = useState('')
+  const skip = () => {
+    void change(skipStep(step.task.id, reason.trim()))
+    onOver()
+  }
+  return (
+    <Box
+      component="form"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, width: '100%' }}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (isReason(reason)) skip()
+      }}
+    >
+      <TextField
+        autoFocus
+        label="Why it is left out; printed in the report"
+        value={reason}
+        onChange={({ target }) => setReason(target.value)}
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+        sx={{ flex: 1, minWidth: 220 }}
+      />
+      <Button type="submit" variant="contained" disabled={!isReason(reason)}>
+        Leave out
+      </Button>
+      <Button color="inherit" onClick={onKeep}>
+        Keep it
+      </Button>
+    </Box>
+  )
+}
+
+/** Start, pause, leave running, done; leaving out with a reason. Large enough for gloves. */
+export function StepButtons({ change, step, onOver }: Props) {
+  const [skipping, setSkipping] = useState(false)
+  const { task, state } = step
+  const edits: Readonly<Record<Act, Edit>> = {
+    start: beginStep(task.id, task.handsOn[1]),
+    pause: pauseStep(task.id),
+    leave: leaveStep(task.id),
+    done: finishStep(task.id),
+    back: reopenStep(task.id),
+  }
+  const acts = ACTS[state].filter((act) => act !== 'leave' || task.unattended !== undefined)
+  const isShut = state === 'held' || state === 'waits'
+  if (skipping)
+    return (
+      <Skip
+        change={change}
+        step={step}
+        onKeep={() => setSkipping(false)}
+        onOver={() => {
+          setSkipping(false)
+          onOver()
+        }}
+      />
+    )
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      {acts.map((act, i) => (
+        <Button
+          key={act}
+          variant={i === 0 ? 'contained' : 'outlined'}
+          disabled={isShut && act === 'start'}
+          onClick={() => {
+            unlockBell()
+            void change(edits[act])
+            if (act === 'done') onOver()
+          }}
+          sx={{ minHeight: 56, fontSize: '1.1rem', flex: i === 0 ? 2 : 1, minWidth: 120 }}
+        >
+          {STATE_LABELS[state]?.[act] ?? LABELS[act]}
+        </Button>
+      ))}
+      {state !== 'done' && state !== 'skipped' && (
+        <Button color="inherit" onClick={() => setSkipping(true)} sx={{ minHeight: 56 }}>
+          Leave out
+        </Button>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,71 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { isReason } from '@/core/record/edits/decisionEdits'
+import { overrideGate } from '@/core/record/edits/workEdits'
+import type { SheetStep } from '@/core/repair/work/runSheet'
+import type { WorkGate } from '@/core/repair/work/gates'
+import { AutosaveField } from '@/ui/AutosaveField'
+import type { StageProps } from '../shared/stageProps'
+
+type Props = Pick<StageProps, 'change'> & { step: SheetStep }
+
+function Gate({ gate, change, step }: Props & { gate: WorkGate }) {
+  const written = step.record?.overrides?.find(({ gate: id }) => id === gate.id)?.reason ?? ''
+  if (gate.isOpen && !written) return null
+  const mark = gate.isOpen ? '●' : gate.override !== undefined ? '△' : '⬣'
+  return (
+    <Box component="li" data-gate={gate.id} data-open={gate.isOpen} sx={{ py: 0.75 }}>
+      <Typography sx={{ fontWeight: 650 }}>
+        {mark} {gate.state}.
+      </Typography>
+      {!gate.isOpen && (
+        <Typography sx={{ fontSize: '0.95rem' }}>
+          {gate.reason} Missing: {gate.missing.join('; ')}.
+        </Typography>
+      )}
+      {gate.canOverride ? (
+        <AutosaveField
+          label="Or why it goes on without; printed in the report"
+          value={written}
+          onSave={(text) => {
+            const reason = text.trim()
+            if (reason !== '' && !isReason(reason)) return 'Write why, in a few words: a letter is no reason.'
+            return change(overrideGate(step.task.id, gate.id, reason))
+          }}
+          sx={{ mt: 0.75 }}
+        />
+      ) : (
+        !gate.isOpen && (
+          <Typography sx={{ fontSize: '0.95rem' }}>No reason opens this one: until {gate.until}.</Typography>
+        )
+      )}
+    </Box>
+  )
+}
+
+/** The gates before a step: what is missing, and the reason with which one goes on where that is allowed. */
+export function StepGates({ change, step }: Props) {
+  const shown = step.gates.filter(
+    (gate) => !gate.isOpen || step.record?.overrides?.some(({ gate: id }) => id === gate.id),
+  )
+  if (shown.length === 0 && !step.veto) return null
+  return (
+    <Box
+      component="section"
+      aria-label="Gates before this step"
+      sx={{ border: 2, borderColor: 'error.main', borderRadius: 1, px: 1.5, py: 0.5 }}
+    >
+      {step.veto && (
+        <Typography data-veto sx={{ py: 0.75, fontWeight: 650, color: 'error.main' }}>
+          ⬣ {step.veto}
+        </Typography>
+      )}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {shown.map((gate) => (
+          <Gate key={gate.id} gate={gate} change={change} step={step} />
+        ))}
+      </Box>
+    </Box>
+  )
+}

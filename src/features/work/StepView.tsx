@@ -1,0 +1,92 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { durationText } from '@/core/base/units/wall'
+import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
+import type { StageProps } from '../shared/stageProps'
+import { StepInstruments } from './instruments/StepInstruments'
+import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
+import { StepButtons } from './StepButtons'
+import { StepGates } from './StepGates'
+import { StepNotes } from './StepNotes'
+
+type Props = StageProps & {
+  step: SheetStep
+  sheet: RunSheet
+  now: number
+  /** it was ended: the sheet leads to the next one */
+  onOver: () => void
+}
+
+/** How long it takes, or how it stands. */
+function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep): string {
+  if (state === 'running' && endsAt !== undefined && minutesLeft !== undefined)
+    return `runs by itself until about ${clockText(endsAt)}, ${leftText(minutesLeft)}`
+  if (state === 'done' && record?.doneAt)
+    return `${clockText(record.doneAt)}, ${durationText(hands)} of hands`
+  if (state === 'skipped') return record?.skipped?.reason ?? ''
+  const alone = task.unattended ? `, then ${durationText(task.unattended[1])} by itself` : ''
+  const so = hands >= 1 ? `, ${durationText(hands)} so far` : ''
+  return `${durationText(task.handsOn[1])} of hands${alone}${so}`
+}
+
+/** The step that is on, large: caution before it, instruments in it, gate after it. */
+export function StepView({ step, sheet, now, onOver, ...props }: Props) {
+  const { task, state, waitsFor } = step
+  const labelOf = (id: string) => sheet.steps.find((each) => each.task.id === id)?.task.label ?? id
+  return (
+    <Box
+      component="article"
+      aria-labelledby="step-title"
+      data-step={task.id}
+      data-state={state}
+      sx={{ display: 'grid', gap: 1.25, maxWidth: 900 }}
+    >
+      <header>
+        <Typography sx={{ color: 'text.secondary' }}>
+          {STATE_MARKS[state]} {STATE_WORDS[state]} · {timeLine(step)}
+        </Typography>
+        <Typography
+          id="step-title"
+          variant="h2"
+          sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.25 }}
+        >
+          {task.label}
+        </Typography>
+      </header>
+      {task.cautions.length > 0 && state !== 'done' && (
+        <Box
+          component="ul"
+          aria-label="Cautions"
+          sx={{ m: 0, p: 0, listStyle: 'none', color: 'error.main', fontSize: '0.98rem' }}
+        >
+          {task.cautions.map((caution) => (
+            <li key={caution}>⬣ {caution}</li>
+          ))}
+        </Box>
+      )}
+      {waitsFor.length > 0 && (
+        <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
+      )}
+      <StepGates change={props.change} step={step} />
+      {task.notes.map((note) => (
+        <Typography key={note} sx={{ fontSize: '0.98rem' }}>
+          {note}
+        </Typography>
+      ))}
+      <StepInstruments {...props} step={step} now={now} />
+      {task.gate && (
+        <Typography sx={{ fontSize: '1.05rem' }}>
+          <strong>Over when</strong> {task.gate}.
+        </Typography>
+      )}
+      {task.fails && state !== 'done' && (
+        <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
+          If not: {task.fails.sentence}
+        </Typography>
+      )}
+      <StepButtons change={props.change} step={step} onOver={onOver} />
+      <StepNotes job={props.job} change={props.change} step={step} />
+    </Box>
+  )
+}

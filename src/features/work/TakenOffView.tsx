@@ -1,0 +1,129 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { addTaken, markTaken, removeTaken, type TakenState } from '@/core/record/edits/workEdits'
+import { type OffLine, stillOff, takenOffList } from '@/core/repair/work/takenOff'
+import type { StageProps } from '../shared/stageProps'
+import { clockText } from './stateWords'
+
+const WORDS: Readonly<Record<OffLine['state'], string>> = {
+  on: '○ still on',
+  off: '△ off',
+  back: '● back on',
+  stays: '– did not come off',
+}
+
+type LineProps = Pick<StageProps, 'change'> & { line: OffLine }
+
+/** What can be said of a line in each state. */
+const SAYS: Readonly<Record<OffLine['state'], readonly (readonly [label: string, state: TakenState])[]>> = {
+  on: [
+    ['Off', 'off'],
+    ['Stays', 'stays'],
+  ],
+  off: [
+    ['Back on', 'back'],
+    ['Stays', 'stays'],
+  ],
+  back: [['Off again', 'off']],
+  stays: [['It came off', 'off']],
+}
+
+function Line({ change, line }: LineProps) {
+  const { state, offAt, backAt, isOwn } = line
+  // what was written by hand did come off
+  const says = SAYS[state].filter(([, to]) => !(isOwn && to === 'stays'))
+  return (
+    <Box
+      component="li"
+      data-off={line.id}
+      data-state={state}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        gap: 1,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Box sx={{ flex: 1, minWidth: 150 }}>
+        <Typography sx={{ fontWeight: state === 'off' ? 700 : 400 }}>{line.label}</Typography>
+        <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+          {WORDS[state]}
+          {state === 'off' && offAt ? ` since ${clockText(offAt)}` : ''}
+          {state === 'back' && backAt ? `, ${clockText(backAt)}` : ''}
+        </Typography>
+      </Box>
+      {says.map(([label, to]) => (
+        <Button
+          key={to}
+          variant="outlined"
+          aria-label={`${label}: ${line.label}`}
+          onClick={() => void change(markTaken(line, to))}
+        >
+          {label}
+        </Button>
+      ))}
+      {isOwn && (
+        <Button
+          color="error"
+          aria-label={`Remove: ${line.label}`}
+          onClick={() => void change(removeTaken(line.id))}
+        >
+          Remove
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** What came off by the plan and by hand: ticked back before the job is closed. */
+export function TakenOffView({ job, unit, change, answer: { plan } }: StageProps) {
+  const [label, setLabel] = useState('')
+  const lines = takenOffList(
+    { ...job, unit },
+    plan.tasks.map(({ id }) => id),
+  )
+  const left = stillOff(lines).length
+  const add = () => {
+    if (label.trim() === '') return
+    void change(addTaken(label.trim()))
+    setLabel('')
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Typography sx={{ fontSize: '1.4rem', fontWeight: 700 }} aria-live="polite">
+        {left === 0 ? '● Nothing is off' : `△ ${left} off`}
+      </Typography>
+      <Box component="ul" aria-label="Taken off" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {lines.map((line) => (
+          <Line key={line.id} change={change} line={line} />
+        ))}
+      </Box>
+      <Box
+        component="form"
+        sx={{ display: 'flex', gap: 1, mt: 1 }}
+        onSubmit={(event) => {
+          event.preventDefault()
+          add()
+        }}
+      >
+        <TextField
+          label="Something else came off"
+          value={label}
+          onChange={({ target }) => setLabel(target.value)}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+          fullWidth
+        />
+        <Button type="submit" variant="contained" disabled={label.trim() === ''}>
+          Write down
+        </Button>
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,89 @@
+'use client'
+import Box from '@mui/material/Box'
+import Tab from '@mui/material/Tab'
+import Tabs from '@mui/material/Tabs'
+import Typography from '@mui/material/Typography'
+import { unknownOf } from '@/core/record/equipment/asked'
+import { isDecided } from '@/core/record/job/stages'
+import { useKept } from '../shared/display/useKept'
+import type { StageProps } from '../shared/stageProps'
+import { AskFirst } from '../shared/unit/AskUnit'
+import { StepList } from './StepList'
+import { StepView } from './StepView'
+import { TakenOffView } from './TakenOffView'
+import { useSheet } from './useSheet'
+import { WorkOver } from './WorkOver'
+
+const VIEWS = ['step', 'all', 'off'] as const
+type View = (typeof VIEWS)[number]
+
+/** The run sheet: the step that is on, large; all steps; what came off. */
+export function WorkStage(props: StageProps) {
+  const [view, setView] = useKept<View>('work view', 'step')
+  const [chosen, setChosen] = useKept<string>(`work step ${props.job.id}`, '')
+  const { sheet, now } = useSheet(props)
+  const unknown = unknownOf(props.job.unit)
+  if (unknown.length > 0)
+    return (
+      <Box sx={{ p: 2, maxWidth: 520 }}>
+        <AskFirst plate={props.job.unit} asks={unknown} change={props.change} />
+      </Box>
+    )
+  if (!isDecided(props.job))
+    return (
+      <Box sx={{ p: 2 }}>
+        <Typography variant="h2">Nothing is decided yet</Typography>
+        <Typography>
+          The run sheet follows the plan, and the plan a decision: decide on Diagnose what is repaired.
+        </Typography>
+      </Box>
+    )
+  // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
+  const step = sheet.steps.find(({ task }) => task.id === chosen) ?? sheet.current
+  const open = (id: string) => {
+    setChosen(id)
+    setView('step')
+  }
+  const off = sheet.steps.length
+  const labels: Readonly<Record<View, string>> = {
+    step: 'Step',
+    all: `All steps, ${sheet.done} of ${off}`,
+    off: 'Taken off',
+  }
+  return (
+    <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>
+      <Tabs
+        value={view}
+        onChange={(_event, next: View) => setView(next)}
+        aria-label="Parts of the work"
+        variant="fullWidth"
+        sx={{ mb: 1.5, borderBottom: 1, borderColor: 'divider' }}
+      >
+        {VIEWS.map((id) => (
+          <Tab
+            key={id}
+            value={id}
+            label={labels[id]}
+            id={`work-tab-${id}`}
+            sx={{ minHeight: 48, fontSize: '1rem', minWidth: 0, px: 0.5 }}
+          />
+        ))}
+      </Tabs>
+      <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
+        {view === 'step' && step && (
+          <StepView
+            key={step.task.id}
+            {...props}
+            step={step}
+            sheet={sheet}
+            now={now}
+            onOver={() => setChosen('')}
+          />
+        )}
+        {view === 'step' && !step && <WorkOver logs={props.job.logs} onOpen={open} />}
+        {view === 'all' && <StepList sheet={sheet} current={step?.task.id} onOpen={open} />}
+        {view === 'off' && <TakenOffView {...props} />}
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,24 @@
+'use client'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import { setBubbled } from '@/core/record/edits/workEdits'
+import { clockText } from '../stateWords'
+import type { InstrumentProps } from './instrumentProps'
+
+/** A hold alone never proves tight: every joint is bubbled too. */
+export function BubblesPane({ job, change }: InstrumentProps) {
+  const at = job.run?.bubbledAt
+  return (
+    <FormControlLabel
+      sx={{ minHeight: 48 }}
+      control={
+        <Checkbox
+          checked={at !== undefined}
+          sx={{ width: 48, height: 48 }}
+          onChange={(_event, on) => void change(setBubbled(on))}
+        />
+      }
+      label={`Every joint, stem, core and cap bubbled, no bubble${at ? `, ${clockText(at)}` : ''}`}
+    />
+  )
+}

@@ -1,0 +1,28 @@
+'use client'
+import Box from '@mui/material/Box'
+import { Figure, Figures } from '@/ui/Figure'
+import { OilFields } from '../../shared/OilFields'
+import { fluidOunces } from '../../shared/planText'
+import type { InstrumentProps } from './instrumentProps'
+
+/** Oil out, oil in: what came out is what goes back, counted against the plate. */
+export function OilPane({ job, change, answer }: InstrumentProps) {
+  const { oil } = answer.plan
+  return (
+    <Box component="section" aria-label="Oil" sx={{ display: 'grid', gap: 1 }}>
+      <Figures>
+        <Figure label="On the plate" value={fluidOunces(oil.plate)} note={oil.goesIn} />
+        <Figure
+          label="Goes back"
+          value={fluidOunces(oil.refill)}
+          note={oil.isMeasured ? 'as it came out' : 'likely, not measured yet'}
+        />
+        <Figure label="Stays in the circuit" value={fluidOunces(oil.left)} />
+        {oil.strokes !== undefined && <Figure label="Strokes of the pump" value={String(oil.strokes)} />}
+      </Figures>
+      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>
+        <OilFields job={job} change={change} />
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,237 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
+import { showDifference } from '@/core/base/units/show'
+import { siteAtmosphere } from '@/core/record/equipment/circumstances'
+import { derive } from '@/core/record/readings/derive'
+import { takeSnapshot } from '@/core/record/readings/snapshot'
+import { addSet } from '@/core/record/edits/setEdits'
+import { addTrim, addTurn, removeTrim, removeTurn, setRun, timePullDown } from '@/core/record/edits/workEdits'
+import { isSettled, totalTurns, trimLines, turnsText, WAIT_MINUTES } from '@/core/repair/work/startUp'
+import { randomWord } from '@/data/newId'
+import { Figure, Figures } from '@/ui/Figure'
+import { QuantityField } from '@/ui/QuantityField'
+import { durationText } from '@/core/base/units/wall'
+import { clockText } from '../stateWords'
+import { FirstStartList } from './FirstStartList'
+import type { InstrumentProps } from './instrumentProps'
+
+const TURNS = [-0.5, -0.25, 0.25, 0.5] as const
+
+/** Superheat and subcooling of the set that is looked at, where it was taken after the start. */
+function after({ job, set, diagnosis }: InstrumentProps) {
+  const started = job.repair?.startedAt
+  const isAfter = started !== undefined && set.at !== undefined && Date.parse(set.at) >= Date.parse(started)
+  return {
+    isAfter,
+    superheat: isAfter ? diagnosis.derived.superheat?.value : undefined,
+    subcooling: isAfter ? diagnosis.derived.subcooling?.value : undefined,
+  }
+}
+
+/** Whether the last two sets after the start say that it is settled. */
+function settledText({ job, unit }: InstrumentProps): string | undefined {
+  const started = Date.parse(job.repair?.startedAt ?? '')
+  const sets = job.readingSets.filter(({ at }) => at !== undefined && Date.parse(at) >= started).slice(-2)
+  const [before, last] = sets.map((each) => ({
+    at: Date.parse(each.at!),
+    superheat: derive(takeSnapshot(each, unit.refrigerant, siteAtmosphere(unit))).superheat?.value,
+  }))
+  if (!before || !last) return undefined
+  const settled = isSettled(before.superheat, last.superheat, (last.at - before.at) / 60_000)
+  if (settled === undefined) return undefined
+  return settled ? '● Settled: the last two sets agree' : '△ Not settled yet: the last two sets differ'
+}
+
+function Readings(props: InstrumentProps) {
+  const { job, change, chooseSet, display } = props
+  const settled = settledText(props)
+  const router = useRouter()
+  const { isAfter, superheat, subcooling } = after(props)
+  const measure = async () => {
+    const id = randomWord()
+    if (!(await change(addSet(id)))) return
+    chooseSet(id)
+    router.push(`/job/${encodeURIComponent(job.id)}/measure`)
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 0.5 }}>
+      {isAfter && (
+        <Figures>
+          {superheat !== undefined && (
+            <Figure label="Superheat" value={showDifference(superheat, display, 1)} />
+          )}
+          {subcooling !== undefined && (
+            <Figure label="Subcooling" value={showDifference(subcooling, display, 1)} />
+          )}
+        </Figures>
+      )}
+      <Button
+        variant="outlined"
+        sx={{ justifySelf: 'start' }}
+        disabled={job.repair?.startedAt === undefined}
+        onClick={() => void measure()}
+      >
+        {isAfter ? 'Another set of readings' : 'Take readings after the start'}
+      </Button>
+      {settled && <Typography>{settled}</Typography>}
+      {job.repair?.startedAt === undefined && <Typography>Readings count from the start on.</Typography>}
+    </Box>
+  )
+}
+
+function Turns({ job, change }: InstrumentProps) {
+  const turns = job.run?.turns ?? []
+  return (
+    <Box component="section" aria-label="Valve turns">
+      <Typography sx={{ fontWeight: 650 }}>Valve stem: {turnsText(totalTurns(turns))}</Typography>
+      <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
+        In is more superheat. A quarter to half a turn, then {WAIT_MINUTES} min.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, py: 0.5 }}>
+        {TURNS.map((each) => (
+          <Button key={each} variant="outlined" onClick={() => void change(addTurn(each))}>
+            {turnsText(each)}
+          </Button>
+        ))}
+      </Box>
+      <Box component="ul" aria-label="Turns so far" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {turns.map(({ id, at, turns: each }) => (
+          <Box component="li" key={id} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            {clockText(at)} {turnsText(each)}
+            <Button
+              color="inherit"
+              aria-label={`Remove: ${turnsText(each)} at ${clockText(at)}`}
+              onClick={() => void change(removeTurn(id))}
+            >
+              Remove
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+const TRIMS = ['2 oz more', '2 oz less', 'half a turn in', 'half a turn out', 'airflow changed'] as const
+
+function TrimLog(props: InstrumentProps) {
+  const { job, change, display, now } = props
+  const { superheat, subcooling } = after(props)
+  const lines = trimLines(job.run?.trims ?? [], { at: now, superheat, subcooling })
+  const did = (kelvin: number | undefined, word: string) =>
+    kelvin === undefined
+      ? ''
+      : `, ${word} ${kelvin >= 0 ? '+' : '−'}${showDifference(Math.abs(kelvin), display, 1)}`
+  return (
+    <Box component="section" aria-label="Trim">
+      <Typography sx={{ fontWeight: 650 }}>Trim, one step at a time</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, py: 0.5 }}>
+        {TRIMS.map((what) => (
+          <Button
+            key={what}
+            variant="outlined"
+            onClick={() =>
+              void change(
+                addTrim({
+                  what,
+                  ...(superheat === undefined ? {} : { superheat }),
+                  ...(subcooling === undefined ? {} : { subcooling }),
+                }),
+              )
+            }
+          >
+            {what}
+          </Button>
+        ))}
+      </Box>
+      <Box component="ol" aria-label="Steps of the trim" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {lines.map(({ id, at, what, superheatBy, subcoolingBy, waited }) => (
+          <Box
+            component="li"
+            key={id}
+            sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}
+          >
+            <span>
+              {clockText(at)} {what}
+              {did(superheatBy, 'superheat')}
+              {did(subcoolingBy, 'subcooling')}
+              {waited !== undefined && `, ${durationText(waited)} later`}
+            </span>
+            <Button
+              color="inherit"
+              aria-label={`Remove: ${what} at ${clockText(at)}`}
+              onClick={() => void change(removeTrim(id))}
+            >
+              Remove
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+function PullDown({ job, change, unit, now }: InstrumentProps) {
+  const pull = job.run?.pullDown ?? {}
+  const set = (values: Partial<typeof pull>) => void change(setRun({ pullDown: { ...pull, ...values } }))
+  const minutes = pull.startedAt
+    ? ((pull.endedAt ? Date.parse(pull.endedAt) : now) - Date.parse(pull.startedAt)) / 60_000
+    : undefined
+  const target = pull.target ?? unit.control?.setpoint
+  return (
+    <Box
+      component="section"
+      aria-label="Pull-down"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
+    >
+      <Typography sx={{ fontWeight: 650, minWidth: 170 }} data-pull-down>
+        Pull-down{' '}
+        {minutes === undefined ? 'not timed' : `${pull.endedAt ? 'took' : 'runs'} ${durationText(minutes)}`}
+      </Typography>
+      <Box sx={{ width: 220 }}>
+        <QuantityField
+          label="From"
+          kind="temperature"
+          defaultUnit="F"
+          value={pull.from}
+          onChange={(from) => set({ from })}
+        />
+      </Box>
+      <Box sx={{ width: 220 }}>
+        <QuantityField
+          label="To"
+          kind="temperature"
+          defaultUnit="F"
+          value={target}
+          onChange={(value) => set({ target: value })}
+        />
+      </Box>
+      {!pull.startedAt || pull.endedAt ? (
+        <Button variant="outlined" onClick={() => void change(timePullDown('startedAt'))}>
+          Time it from now
+        </Button>
+      ) : (
+        <Button variant="contained" onClick={() => void change(timePullDown('endedAt'))}>
+          It is there
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** The first start: its list, readings after it, valve turns with their total, the trim step by step, the pull-down timed. */
+export function StartPane(props: InstrumentProps) {
+  const hasStem = props.unit.metering === 'txv'
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {props.job.repair?.startedAt === undefined && <FirstStartList {...props} />}
+      <Readings {...props} />
+      {hasStem && <Turns {...props} />}
+      <TrimLog {...props} />
+      <PullDown {...props} />
+    </Box>
+  )
+}

@@ -1,0 +1,22 @@
+import type { InstrumentProps } from '../instruments/instrumentProps'
+import type { PurposeProps } from './PurposePane'
+import { hasSamples, usePurposeLog, useWork } from './useWork'
+import { siteAtmosphere } from '@/core/record/equipment/circumstances'
+import type { LogPurpose } from '@/core/record/records/log'
+import type { WorkLog } from '@/core/repair/work/series'
+
+/** The log of a step: what its pane is given, and the log as the judges want it; undefined before there is a look. */
+export function usePurpose(
+  { job, unit, change, step, answer }: InstrumentProps,
+  purpose: LogPurpose,
+): { readonly pane: Omit<PurposeProps, 'view'>; readonly own: WorkLog | undefined } {
+  const work = useWork({ job, unit, plan: answer.plan })
+  const task = step.task.id
+  const log = usePurposeLog(job, work, purpose, task)
+  const held = step.state === 'held' || step.state === 'waits'
+  const { head, samples } = log
+  return {
+    pane: { job, change, task, purpose, work, log, held, atmosphere: siteAtmosphere(unit) },
+    own: head && hasSamples(samples) ? { head, samples } : undefined,
+  }
+}

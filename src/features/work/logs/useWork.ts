@@ -1,0 +1,89 @@
+'use client'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { countOf, type Samples } from '@/core/record/logs/samples'
+import type { LogHead, LogPurpose } from '@/core/record/records/log'
+import type { Plan } from '@/core/repair/plan/plan'
+import { readSamples } from '@/data/logs'
+import { database } from '@/data/shared'
+import { demoPlant } from '@/demo/demoPlant'
+import { WorkSource } from '@/instruments/workSource'
+import type { StageProps } from '../../shared/stageProps'
+import { useLive } from '../../shared/storage/useLive'
+import { type Watching, WATCHING_NOTHING, WorkRecorder } from './workRecorder'
+
+const recorders = new Map<string, WorkRecorder>()
+/** The same job has the same noise. */
+const SEED = 71
+
+type Facts = Pick<StageProps, 'job' | 'unit'> & { readonly plan: Plan }
+
+/**
+ * The instruments and the log of a job at work, kept while the tab lives. Only demo jobs have simulated ones: in a job of a
+ * customer no value may be made up.
+ */
+function recorderOf(facts: Facts): WorkRecorder {
+  const { job } = facts
+  const known = recorders.get(job.id)
+  if (known) return known
+  const source = job.demo
+    ? new WorkSource({ plant: demoPlant(facts), seed: SEED, clock: job.run?.clock })
+    : undefined
+  const recorder = new WorkRecorder(job.id, source)
+  recorders.set(job.id, recorder)
+  return recorder
+}
+
+export type Work = {
+  readonly recorder: WorkRecorder
+  readonly source: WorkSource | undefined
+  readonly watching: Watching
+}
+
+export function useWork(facts: Facts): Work {
+  const recorder = recorderOf(facts)
+  const watching = useSyncExternalStore(recorder.watch, recorder.get, () => WATCHING_NOTHING)
+  const { source } = recorder
+  return { recorder, source: source instanceof WorkSource ? source : undefined, watching }
+}
+
+/** The newest log of a purpose that belongs to a task. */
+const newest = (logs: readonly LogHead[], purpose: LogPurpose, task: string): LogHead | undefined =>
+  logs
+    .filter((log) => log.purpose === purpose && (log.task === undefined || log.task === task))
+    .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
+    .at(-1)
+
+export type PurposeLog = {
+  readonly head: LogHead | undefined
+  readonly samples: Samples | undefined
+  /** it is being written by this window */
+  readonly isOwn: boolean
+  /** it was not ended */
+  readonly isOpen: boolean
+}
+
+/** A log of a task with its samples; one that was broken off is gone on with by the first window that can. */
+export function usePurposeLog(
+  job: Facts['job'],
+  { recorder, watching }: Work,
+  purpose: LogPurpose,
+  task: string,
+): PurposeLog {
+  const head = newest(job.logs, purpose, task)
+  const isOpen = head !== undefined && head.samples === undefined
+  const isOwn = watching.log !== undefined && watching.log.id === head?.id
+  const stored = useLive(
+    () => (head && !isOwn ? readSamples(database(), job.id, head) : undefined),
+    [job.id, head?.id, isOwn],
+  )
+  useEffect(() => {
+    if (!head || !isOpen || isOwn || watching.log) return
+    void recorder.resume(head)
+  }, [head, isOpen, isOwn, recorder, watching.log])
+  const samples = isOwn ? watching.samples : stored
+  return useMemo(() => ({ head, samples, isOwn, isOpen }), [head, samples, isOwn, isOpen])
+}
+
+/** Whether there is anything to judge. */
+export const hasSamples = (samples: Samples | undefined): samples is Samples =>
+  samples !== undefined && countOf(samples) > 0

@@ -1,0 +1,46 @@
+import { format } from 'date-fns'
+import { durationText } from '@/core/base/units/wall'
+import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
+
+/** Shape and word of a state: never colour alone. */
+export const STATE_MARKS: Readonly<Record<StepState, string>> = {
+  done: '●',
+  skipped: '–',
+  hands: '▶',
+  running: '◔',
+  paused: '‖',
+  ready: '○',
+  held: '⬣',
+  waits: '·',
+}
+
+export const STATE_WORDS: Readonly<Record<StepState, string>> = {
+  done: 'done',
+  skipped: 'left out',
+  hands: 'at work',
+  running: 'runs by itself',
+  paused: 'begun',
+  ready: 'can begin',
+  held: 'held by a gate',
+  waits: 'waits',
+}
+
+/** "18 min left", "over for 4 min". */
+export function leftText(minutes: number): string {
+  if (minutes >= 1) return `${durationText(Math.ceil(minutes))} left`
+  return minutes > -1 ? 'over now' : `over for ${durationText(Math.floor(-minutes))}`
+}
+
+/** A moment of the work by the clock of this machine. */
+export const clockText = (moment: number | string): string => format(new Date(moment), 'HH:mm')
+
+/** What stands behind a step in a list. */
+export function stepNote({ state, record, hands, minutesLeft, task }: SheetStep): string {
+  if (state === 'done' && record?.doneAt)
+    return `${clockText(record.doneAt)}${hands >= 1 ? `, ${durationText(hands)} of hands` : ''}`
+  if (state === 'skipped') return record?.skipped?.reason ?? ''
+  if (state === 'running' && minutesLeft !== undefined) return leftText(minutesLeft)
+  if (state === 'hands') return durationText(hands)
+  const alone = task.unattended ? ` + ${durationText(task.unattended[1])} by itself` : ''
+  return `${durationText(task.handsOn[1])}${alone}`
+}

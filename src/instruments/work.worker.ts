@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { WorkBench } from './workBench'
+
+expose(new WorkBench())
