@@ -35,7 +35,11 @@ const add = ({ passed, failed }, code) => {
 const STEPS = [
   { title: 'types', args: ['npm', 'run', '-s', 'typecheck'] },
   { title: 'lint, format and import rules', args: ['npm', 'run', '-s', 'lint'] },
-  { title: 'unit tests', args: ['npx', 'jest', '--maxWorkers=100%', '--json', `--outputFile=${jestReport}`], count: countJest },
+  {
+    title: 'unit tests',
+    args: ['npx', 'jest', '--maxWorkers=100%', '--json', `--outputFile=${jestReport}`],
+    count: countJest,
+  },
   { title: 'build', args: ['npx', 'next', 'build'] },
   {
     title: 'browser tests',
