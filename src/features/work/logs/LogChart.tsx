@@ -15,7 +15,7 @@ import zoomPlugin from 'chartjs-plugin-zoom'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type Theme, useTheme } from '@mui/material/styles'
-import { useDeferredValue, useMemo, useState } from 'react'
+import { startTransition, useDeferredValue, useMemo, useState } from 'react'
 import { Scatter } from 'react-chartjs-2'
 import { countOf, type Samples } from '@/core/record/logs/samples'
 import { gapOf, segmentsOf, type ThinPoint, thinWindow, type Window } from '@/core/record/logs/segments'
@@ -35,7 +35,7 @@ Chart.register(
   zoomPlugin,
 )
 
-const SLICES = 400
+const SLICES = 250
 const MINUTE = 60
 const LEAST_WINDOW = 20
 /** So few looks are drawn as points too. */
@@ -70,15 +70,24 @@ const MARK_WORDS = {
 
 /** What is looked at: all of it while it grows, else what was zoomed to. */
 function useWindow(end: number) {
+  const whole: Window = { from: 0, to: Math.max(end, MINUTE) }
   const [own, setOwn] = useState<Window>()
-  const shown = own ?? { from: 0, to: Math.max(end, MINUTE) }
-  const set = ({ from, to }: Window) => {
+  const within = ({ from, to }: Window): Window | undefined => {
     const length = Math.max(to - from, LEAST_WINDOW)
     const start = Math.max(0, from)
-    setOwn(length >= end && start === 0 ? undefined : { from: start, to: start + length })
+    return length >= end && start === 0 ? undefined : { from: start, to: start + length }
   }
-  return { shown, isWhole: own === undefined, set, reset: () => setOwn(undefined) }
+  // the finger is answered first, the curve is drawn in a task of its own; a second turn goes on from the first
+  const move = (change: (shown: Window) => Window) =>
+    startTransition(() => setOwn((now) => within(change(now ?? whole))))
+  return {
+    shown: own ?? whole,
+    isWhole: own === undefined,
+    move,
+    reset: () => startTransition(() => setOwn(undefined)),
+  }
 }
+type Move = ReturnType<typeof useWindow>['move']
 
 /** Marks as upright lines, levels across, bands behind. */
 function annotations({ palette }: Theme, { head, levels = [], zones = [] }: Props): AnnotationOptions[] {
@@ -130,7 +139,35 @@ function annotations({ palette }: Theme, { head, levels = [], zones = [] }: Prop
 
 const tidy = (value: number | string) => Number(Number(value).toFixed(1))
 
-function optionsFor(theme: Theme, props: Props, shown: Window, follow: (seen: { chart: Chart }) => void) {
+const WHEEL_STEP = 1.25
+
+/** What fingers did to the chart, and what the wheel asks for: it is not drawn twice. */
+function gestures(move: Move) {
+  const follow = ({ chart }: { chart: Chart }) => {
+    const { min, max } = chart.scales.x!
+    move(() => ({ from: min * MINUTE, to: max * MINUTE }))
+  }
+  const onZoomStart = ({ chart, event, point }: { chart: Chart; event: Event; point: { x: number } }) => {
+    if (!(event instanceof WheelEvent)) return true
+    event.preventDefault()
+    const at = chart.scales.x!.getValueForPixel(point.x)! * MINUTE
+    const factor = WHEEL_STEP ** Math.sign(event.deltaY)
+    move(({ from, to }) => ({ from: at - (at - from) * factor, to: at + (to - at) * factor }))
+    return false
+  }
+  return {
+    zoom: {
+      wheel: { enabled: true },
+      pinch: { enabled: true },
+      mode: 'x',
+      onZoomStart: onZoomStart as (context: { chart: Chart }) => boolean,
+      onZoom: follow,
+    },
+    pan: { enabled: true, mode: 'x', onPan: follow },
+  } as const
+}
+
+function optionsFor(theme: Theme, props: Props, shown: Window, move: Move) {
   const unit = props.head.channels[props.channels[0] ?? 0]?.unit
   const minutes = chartAxis(theme, 'minutes')
   const labels = chartLabels(theme)
@@ -157,10 +194,7 @@ function optionsFor(theme: Theme, props: Props, shown: Window, follow: (seen: { 
       ...labels,
       legend: { ...labels.legend, display: props.channels.length > 1 },
       annotation: { annotations: annotations(theme, props) },
-      zoom: {
-        zoom: { wheel: { enabled: true }, pinch: { enabled: true }, mode: 'x', onZoom: follow },
-        pan: { enabled: true, mode: 'x', onPan: follow },
-      },
+      zoom: gestures(move),
     },
   } satisfies ChartOptions<'scatter'>
 }
@@ -208,21 +242,20 @@ const datasetsOf = (theme: Theme, { head, channels }: Props, curves: readonly (r
 
 type ButtonsProps = {
   label: string
-  shown: Window
   isWhole: boolean
-  set: (window: Window) => void
+  move: Move
   reset: () => void
 }
 
 /** What wheel and fingers do, for the keyboard and for gloves. */
-function LookButtons({ label, shown, isWhole, set, reset }: ButtonsProps) {
-  const length = shown.to - shown.from
-  const move = (share: number) => set({ from: shown.from + share * length, to: shown.to + share * length })
+function LookButtons({ label, isWhole, move, reset }: ButtonsProps) {
+  const slide = (share: number) =>
+    move(({ from, to }) => ({ from: from + share * (to - from), to: to + share * (to - from) }))
   // the newest end stays in sight
-  const zoom = (factor: number) => set({ from: shown.to - length * factor, to: shown.to })
+  const zoom = (factor: number) => move(({ from, to }) => ({ from: to - (to - from) * factor, to }))
   const acts: readonly (readonly [string, string, () => void])[] = [
-    ['Earlier', '◂', () => move(-0.5)],
-    ['Later', '▸', () => move(0.5)],
+    ['Earlier', '◂', () => slide(-0.5)],
+    ['Later', '▸', () => slide(0.5)],
     ['Closer', '+', () => zoom(0.5)],
     ['Wider', '−', () => zoom(2)],
   ]
@@ -247,11 +280,7 @@ function LookButtons({ label, shown, isWhole, set, reset }: ButtonsProps) {
 /** Curves of a log against minutes; wheel, fingers and buttons look closer. */
 export function LogChart(props: Props) {
   const theme = useTheme()
-  const { shown, isWhole, set, reset, curves } = useCurves(props)
-  const follow = ({ chart }: { chart: Chart }) => {
-    const { min, max } = chart.scales.x!
-    set({ from: min * MINUTE, to: max * MINUTE })
-  }
+  const { shown, isWhole, move, reset, curves } = useCurves(props)
   return (
     <Box>
       <Box sx={{ height: { xs: 230, md: 250 }, position: 'relative' }}>
@@ -259,10 +288,10 @@ export function LogChart(props: Props) {
           aria-label={props.label}
           role="img"
           data={{ datasets: datasetsOf(theme, props, curves) }}
-          options={optionsFor(theme, props, shown, follow)}
+          options={optionsFor(theme, props, shown, move)}
         />
       </Box>
-      <LookButtons label={props.label} shown={shown} isWhole={isWhole} set={set} reset={reset} />
+      <LookButtons label={props.label} isWhole={isWhole} move={move} reset={reset} />
     </Box>
   )
 }
