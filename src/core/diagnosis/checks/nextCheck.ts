@@ -68,8 +68,9 @@ function information(
   for (const { shares } of outcomes) {
     joint.fill(0)
     let chance = 0
-    for (const [i, group] of groups.entries()) {
+    for (let i = 0; i < weights.length; i++) {
       const share = (weights[i] as number) * (shares[i] as number)
+      const group = groups[i] as number
       joint[group] = (joint[group] as number) + share
       chance += share
     }

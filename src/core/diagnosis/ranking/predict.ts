@@ -1,8 +1,9 @@
 import { studentT } from '../../base/numeric/densities'
-import { caseWords, FEATURE_COUNT, featureIndex } from './components'
+import { caseWords, type Components, FEATURE_COUNT, featureIndex } from './components'
 import type { WordKey } from '../evidence/wordKey'
 import type { FeatureKey } from '../evidence/features'
-import { type Ranked, suspectsIn, wordSeverity } from './weigh'
+import { hasDegree } from '../faults/faults'
+import { type Ranked, suspectsIn } from './weigh'
 import { wordsOf } from '../evidence/commonWords'
 import { severityIndex, SEVERITIES, wordChances } from './wordChances'
 
@@ -10,7 +11,12 @@ import { severityIndex, SEVERITIES, wordChances } from './wordChances'
 export type Outcome = { readonly name: string; readonly shares: readonly number[] }
 
 /** A hypothesis with its belief by severity, ready to foretell words. */
-export type Predictor = { readonly ranked: Ranked; readonly severityShares: readonly number[] }
+export type Predictor = {
+  readonly ranked: Ranked
+  readonly severityShares: readonly number[]
+  /** its components that are still believed, by index: after many readings a few of them */
+  readonly alive: Int32Array
+}
 
 /** Deviations at which a feature's answer is tried, half widths. */
 const TRIALS: readonly number[] = Array.from({ length: 31 }, (_v, i) => i - 15)
@@ -23,11 +29,21 @@ const TYPICAL_ERROR = 0.4
 const TYPICAL_SPREAD = 0.4
 const SHIFT_SPREAD = 0.15
 const OUTCOME_EDGE = 1
-/** Belief in a centre that cannot change a chance that is shown. */
+/** Belief in a component that cannot change a chance that is shown. */
 const NEGLIGIBLE = 1e-8
 
 const centreIndex = (centre: number): number =>
   Math.round((Math.max(-MOST_CENTRE, Math.min(MOST_CENTRE, centre)) + MOST_CENTRE) / CENTRE_STEP)
+
+/** Of each component and feature the place of its centre; kept, since components are prepared once for a kind of unit. */
+const placesOf = new WeakMap<Components, Uint8Array>()
+function centrePlaces(components: Components): Uint8Array {
+  const known = placesOf.get(components)
+  if (known) return known
+  const places = Uint8Array.from(components.centres, centreIndex)
+  placesOf.set(components, places)
+  return places
+}
 
 /** Chance of each trial from each centre: rows sum to one. */
 const TRIAL_CHANCES: readonly (readonly number[])[] = Array.from({ length: CENTRES }, (_v, i) => {
@@ -44,24 +60,29 @@ const nameOf = (deviation: number) =>
 export function predictorOf(ranked: Ranked): Predictor {
   const severityShares = SEVERITIES.map(() => 0)
   const { components, weights, hypothesis } = ranked
+  const fixed = hasDegree(hypothesis.suspect) ? undefined : severityIndex(1)
+  const alive: number[] = []
   for (let i = 0; i < components.count; i++) {
-    const at = severityIndex(wordSeverity(hypothesis.suspect, components.severities[i] as number))
+    if ((weights[i] as number) < NEGLIGIBLE) continue
+    alive.push(i)
+    const at = fixed ?? (components.severityAt[i] as number)
     severityShares[at] = (severityShares[at] as number) + (weights[i] as number)
   }
-  return { ranked, severityShares }
+  return { ranked, severityShares, alive: Int32Array.from(alive) }
 }
 
 /** Chance of each trial deviation under one hypothesis. */
-function trialShares({ components, weights }: Ranked, column: number): Float64Array {
+function trialShares({ ranked: { components, weights }, alive }: Predictor, column: number): Float64Array {
   const byCentre = new Float64Array(CENTRES)
-  for (let i = 0, at = column; i < components.count; i++, at += FEATURE_COUNT) {
-    const index = centreIndex(components.centres[at] as number)
+  const places = centrePlaces(components)
+  for (const i of alive) {
+    const index = places[i * FEATURE_COUNT + column] as number
     byCentre[index] = (byCentre[index] as number) + (weights[i] as number)
   }
   const shares = new Float64Array(TRIALS.length)
   for (let c = 0; c < CENTRES; c++) {
     const weight = byCentre[c] as number
-    if (weight < NEGLIGIBLE) continue
+    if (weight === 0) continue
     const row = TRIAL_CHANCES[c] as readonly number[]
     for (let t = 0; t < shares.length; t++) shares[t] = (shares[t] as number) + weight * (row[t] as number)
   }
@@ -71,7 +92,7 @@ function trialShares({ components, weights }: Ranked, column: number): Float64Ar
 /** What a feature would show, and how likely under each hypothesis. */
 export function featureOutcomes(key: FeatureKey, predictors: readonly Predictor[]): Outcome[] {
   const column = featureIndex.get(key) as number
-  const rows = predictors.map(({ ranked }) => trialShares(ranked, column))
+  const rows = predictors.map((predictor) => trialShares(predictor, column))
   return TRIALS.map((deviation, t) => ({
     name: nameOf(deviation),
     shares: rows.map((row) => row[t] as number),
@@ -79,7 +100,11 @@ export function featureOutcomes(key: FeatureKey, predictors: readonly Predictor[
 }
 
 /** Chance of each word under one hypothesis: the fault table's, mixed with what its cases saw themselves. */
-function wordShares({ ranked, severityShares }: Predictor, key: WordKey, words: readonly string[]): number[] {
+function wordShares(
+  { ranked, severityShares, alive }: Predictor,
+  key: WordKey,
+  words: readonly string[],
+): number[] {
   const { hypothesis, components, weights } = ranked
   const chances = wordChances(suspectsIn(hypothesis), key)
   const table = words.map((word) =>
@@ -89,7 +114,7 @@ function wordShares({ ranked, severityShares }: Predictor, key: WordKey, words: 
   if (!own) return table
   const seen = words.map(() => 0)
   let known = 0
-  for (let i = 0; i < components.count; i++) {
+  for (const i of alive) {
     const index = own[i] as number
     if (index === -1) continue
     seen[index] = (seen[index] as number) + (weights[i] as number)
