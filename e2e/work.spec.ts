@@ -65,11 +65,16 @@ async function endLog(page: Page) {
   await expect(button(page, '● New log')).toBeEnabled()
 }
 
-async function recover(page: Page) {
-  await onStep(page, 'recover')
+/** A step begins in accelerated time, its log runs. */
+async function openLog(page: Page, id: string, times: 10 | 300 = 300) {
+  await onStep(page, id)
   await button(page, 'Start').click()
-  await speed(page, 300)
+  await speed(page, times)
   await button(page, '● Start the log').click()
+}
+
+async function recover(page: Page) {
+  await openLog(page, 'recover')
   await button(page, 'Machine runs').click()
   await expect(page.locator('[data-figure="In the circuit"]')).toContainText(/-\d\.\d psig/, {
     timeout: 60_000,
@@ -81,10 +86,7 @@ async function recover(page: Page) {
 }
 
 async function testPressure(page: Page) {
-  await onStep(page, 'pressureTest')
-  await button(page, 'Start').click()
-  await speed(page, 300)
-  await button(page, '● Start the log').click()
+  await openLog(page, 'pressureTest')
   await expect(button(page, 'To 5 psig')).toBeEnabled({ timeout: 30_000 })
   for (const next of [/^To 5 psig/, /^To 25 psig/, /^To 50 psig/, /^To \d{3} psig/])
     await button(page, next).click()
@@ -96,10 +98,7 @@ async function testPressure(page: Page) {
 }
 
 async function pull(page: Page, id: string) {
-  await onStep(page, id)
-  await button(page, 'Start').click()
-  await speed(page, 300)
-  await button(page, '● Start the log').click()
+  await openLog(page, id)
   await button(page, 'Pump on').click()
   await expect(verdict(page)).toHaveAttribute('data-verdict', 'passed', { timeout: 120_000 })
   await endLog(page)
@@ -107,10 +106,7 @@ async function pull(page: Page, id: string) {
 }
 
 async function decay(page: Page) {
-  await onStep(page, 'decayTest')
-  await button(page, 'Start').click()
-  await speed(page, 300)
-  await button(page, '● Start the log').click()
+  await openLog(page, 'decayTest')
   await button(page, 'Valve shut, watch').click()
   await expect(verdict(page)).toHaveAttribute('data-verdict', 'passed', { timeout: 90_000 })
   await endLog(page)
@@ -118,10 +114,7 @@ async function decay(page: Page) {
 }
 
 async function weighIn(page: Page) {
-  await onStep(page, 'weighIn')
-  await button(page, 'Start').click()
-  await speed(page, 10)
-  await button(page, '● Start the log').click()
+  await openLog(page, 'weighIn', 10)
   await expect(page.locator('[data-figure="To go"]')).toBeVisible()
   await button(page, 'Cylinder open').click()
   await expect(page.locator('[data-figure="Went in"]')).toContainText(/[3-9] lb/, { timeout: 60_000 })

@@ -1,3 +1,4 @@
+import { GAS_CONSTANT } from '../base/numeric/gasConstant'
 import type { CircuitFaultId } from '../diagnosis/faults/faults'
 import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 import { differenceToKelvin } from '../base/units/convert'
@@ -103,7 +104,6 @@ const warmer = (entering: Entering, severity: number): Entering =>
 
 /** [memory] partial pressure of air in a running condenser at full severity, share of the rated high side. */
 const MOST_AIR = 0.22
-const GAS_CONSTANT = 8.314462618
 
 /** What each fault does, as its severity goes from 0 to 1. `wrong-or-mixed-refrigerant` is handled by refrigerantInside. */
 export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {

@@ -1,3 +1,4 @@
+import { GAS_CONSTANT } from '../base/numeric/gasConstant'
 import { saturationTemperature, temperatureRange } from '../physics/refrigerants/saturation'
 import { gasOfEnthalpy, isobarAt } from '../physics/refrigerants/vapour'
 import { compressorDuty, type CompressorDuty, type Discharge, leakFlow } from './compressor'
@@ -49,8 +50,6 @@ export type CircuitState = {
   readonly streams: { readonly condenser: Stream; readonly evaporator: Stream }
 }
 
-/** [physics] molar gas constant, J/(mol K). */
-const GAS_CONSTANT = 8.314462618
 /** [memory] share of a condenser in which gas that does not condense can gather. */
 const GAS_SHARE_OF_CONDENSER = 0.6
 /** Quality range over which an accumulator fills. */

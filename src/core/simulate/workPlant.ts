@@ -1,3 +1,4 @@
+import { GAS_CONSTANT } from '../base/numeric/gasConstant'
 import { gaussian, type RandomSource } from '../base/numeric/random'
 import { fromKelvin, fromPascals } from '../base/units/convert'
 import { type Unit, UNITS } from '../base/units/units'
@@ -77,7 +78,6 @@ export type WorkPlant = {
   readonly seconds: number
 }
 
-const GAS_CONSTANT = 8.314462618
 /** [memory] heat capacity of a circuit's metal, J/K, and how it grows with the charge, J/(K kg). */
 const METAL = 4000
 const METAL_A_KILOGRAM = 3000

@@ -30,7 +30,7 @@ export function unitLine({ refrigerant, metering, tons, elevation }: JobSummary)
   return [
     refrigerant ?? 'refrigerant not known',
     metering && METERING_LABELS[metering].toLowerCase(),
-    tons === undefined ? undefined : `${tons} tons`,
+    tons === undefined ? undefined : `${tons} ${tons === 1 ? 'ton' : 'tons'}`,
     elevation ? `${elevation.value} ${elevation.unit}` : 'sea level',
   ]
     .filter(Boolean)

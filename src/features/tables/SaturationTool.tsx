@@ -6,6 +6,7 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { attempt } from '@/core/base/errors/orzoError'
+import { SEA_LEVEL_PASCALS } from '@/core/base/units/atmosphere'
 import { type RefrigerantName, refrigerantRow } from '@/core/physics/refrigerants/catalogue'
 import { tableOf } from '@/core/physics/refrigerants/tables'
 import {
@@ -185,7 +186,7 @@ export function SaturationTool() {
   const units: Units = {
     temperature: (input.temperature?.unit ?? 'F') as TemperatureUnit,
     pressure: (input.pressure?.unit ?? 'psig') as PressureUnit,
-    atmosphere: atmosphere.ok ? atmosphere.value : 101_325,
+    atmosphere: atmosphere.ok ? atmosphere.value : SEA_LEVEL_PASCALS,
   }
   return (
     <>

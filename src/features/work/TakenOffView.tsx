@@ -120,7 +120,12 @@ export function TakenOffView({ job, unit, change, answer: { plan } }: StageProps
           slotProps={{ htmlInput: { maxLength: 200 } }}
           fullWidth
         />
-        <Button type="submit" variant="contained" disabled={label.trim() === ''}>
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={label.trim() === ''}
+          sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}
+        >
           Write down
         </Button>
       </Box>

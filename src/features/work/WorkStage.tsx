@@ -47,7 +47,7 @@ export function WorkStage(props: StageProps) {
   const off = sheet.steps.length
   const labels: Readonly<Record<View, string>> = {
     step: 'Step',
-    all: `All steps, ${sheet.done} of ${off}`,
+    all: `All steps, ${sheet.done}\u00a0of\u00a0${off}`,
     off: 'Taken off',
   }
   return (

@@ -1,5 +1,6 @@
 import { anneal } from '../../base/numeric/annealing'
 import { seededRandom } from '../../base/numeric/random'
+import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import {
   courseAt,
   type Pull,
@@ -70,7 +71,6 @@ const FAR_POINTS = 24
 const CLOSE_POINTS = 16
 const CLOSE_SHARE = 0.15
 const LIMIT = 24 * 3600
-const ATMOSPHERE = 101_325
 const TENTH = 0.1
 /** It is told that it will not get there from this chance on. */
 const NEVER = 0.5
@@ -201,7 +201,7 @@ export function forecastPull(
   guess: PullGuess,
   points: readonly PullPoint[],
   target: number,
-  atmosphere = ATMOSPHERE,
+  atmosphere = SEA_LEVEL_PASCALS,
 ): Forecast {
   const seen = thinned(points)
   const courses = drawn({ guess, curves: pullCurves(guess), seen, target, atmosphere })

@@ -1,10 +1,9 @@
+import { GAS_CONSTANT } from '../../base/numeric/gasConstant'
 import { OrzoError } from '../../base/errors/orzoError'
 import type { RefrigerantName } from '../refrigerants/catalogue'
 import { saturationTemperature } from '../refrigerants/saturation'
 import { tableOf } from '../refrigerants/tables'
 
-/** [physics] molar gas constant, J/(mol K). */
-const GAS_CONSTANT = 8.314462618
 /** [physics] viscosity of nitrogen and of air near 75 F, Pa s; air's is 2 % more, which is far inside the other errors. */
 const NITROGEN_VISCOSITY = 1.78e-5
 /** [memory] viscosity of a saturated refrigerant vapour at 40 F and how it grows with temperature; by fluid +-15 %. */

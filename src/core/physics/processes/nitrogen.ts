@@ -1,3 +1,4 @@
+import { GAS_CONSTANT } from '../../base/numeric/gasConstant'
 import { OrzoError } from '../../base/errors/orzoError'
 
 /**
@@ -25,7 +26,6 @@ export type NitrogenTest = {
   readonly leakArea: number
 }
 
-const GAS_CONSTANT = 8.314462618
 const NITROGEN_MASS = 0.0280134
 const AIR_MASS = 0.0289652
 /** [physics] choked flow function of a diatomic gas, and the pressure ratio below which it chokes. */

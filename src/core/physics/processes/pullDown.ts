@@ -1,5 +1,5 @@
 import { waterVapourPressure } from '../air/psychrometrics'
-import { pumping, type VacuumSetup } from './vacuum'
+import { EVAPORATION_HEAT, METAL_TO_WATER, pumping, type VacuumSetup, WATER_GAS } from './vacuum'
 
 /** What a pull is reckoned from. SI. */
 export type Pull = Pick<VacuumSetup, 'volume' | 'temperature' | 'pump' | 'ways'> & {
@@ -31,11 +31,6 @@ export type PullState = {
   readonly vapour: number
 }
 
-/** [physics] gas constant and heat of evaporation of water. */
-const WATER_GAS = 461.5
-const EVAPORATION_HEAT = 2.5e6
-/** [memory] heat that reaches boiling water from the metal, W/K. */
-const METAL_TO_WATER = 0.6
 /** [memory] time after which oil and walls give half as much gas, s. */
 const FADING = 120
 const COLDEST = 200

@@ -1,3 +1,4 @@
+import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { waterVapourPressure } from '../air/psychrometrics'
 import { type Hose, inParallel } from './hose'
 
@@ -28,19 +29,23 @@ export type VacuumState = {
 
 export type ValvePosition = 'open' | 'shut'
 
-/** [physics] gas constant and heat of evaporation of water, heat capacity of water. */
-const WATER_GAS = 461.5
-const EVAPORATION_HEAT = 2.5e6
+/** [physics] gas constant of water vapour, J/(kg K); heat of evaporation, J/kg; heat capacity of water, J/(kg K). */
+export const WATER_GAS = 461.5
+export const EVAPORATION_HEAT = 2.5e6
 const WATER_HEAT = 4186
 /** [memory] kg a second and pascal that leaves a wet film, and heat that reaches it from the metal, W/K. */
 const EVAPORATION_RATE = 2.5e-8
-const METAL_TO_WATER = 0.6
+export const METAL_TO_WATER = 0.6
 const STEP = 1
 const LEAST_WATER = 1e-9
 const TRIPLE_POINT = 273.16
 
 /** A circuit that has been opened: full of air, with water inside. */
-export const openedCircuit = (setup: VacuumSetup, water: number, atmosphere = 101_325): VacuumState => ({
+export const openedCircuit = (
+  setup: VacuumSetup,
+  water: number,
+  atmosphere = SEA_LEVEL_PASCALS,
+): VacuumState => ({
   seconds: 0,
   air: atmosphere,
   vapour: 0,

@@ -13,7 +13,7 @@ const MARK: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△'
 export function ComparisonTable({ comparison }: { comparison: Comparison }) {
   const { headings, leaders, rows } = comparison
   return (
-    <Table size="small" aria-label="Before and after" sx={{ '& th, & td': { px: { xs: 0.5, md: 2 } } }}>
+    <Table size="small" aria-label="Before and after" sx={{ '& th, & td': { px: { xs: 0.5, md: 1 } } }}>
       <TableHead>
         <TableRow>
           <TableCell sx={{ px: 0 }}>Reading</TableCell>
@@ -68,7 +68,11 @@ export function ComparisonTable({ comparison }: { comparison: Comparison }) {
             Leading suspect
           </TableCell>
           {leaders.map(({ label, probability }, i) => (
-            <TableCell key={i} align="right" sx={{ fontWeight: 650 }}>
+            <TableCell
+              key={i}
+              align="right"
+              sx={{ fontWeight: 650, fontSize: { xs: '0.8rem', md: '0.875rem' } }}
+            >
               {label} <span style={{ whiteSpace: 'nowrap' }}>{chance(probability)}</span>
             </TableCell>
           ))}
