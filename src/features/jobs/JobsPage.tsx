@@ -43,8 +43,11 @@ const FindBar = dynamic(() => import('./FindBar').then((file) => file.FindBar), 
   loading: () => <Box sx={{ minHeight: { xs: 184, md: 56 } }} />,
 })
 
-/** Fetched when several are chosen. */
-const ChosenBar = dynamic(() => import('./ChosenBar').then((file) => file.ChosenBar), { ssr: false })
+/** Fetched when several are chosen; its place is kept, so that no row moves under a finger. */
+const ChosenBar = dynamic(() => import('./ChosenBar').then((file) => file.ChosenBar), {
+  ssr: false,
+  loading: () => <Box sx={{ minHeight: { xs: 104, md: 48 } }} />,
+})
 
 /** The stage at which each beginning opens. */
 const FIRST_STAGE: Readonly<Record<Beginning, Stage>> = {
