@@ -13,7 +13,6 @@ import { type ElectricalFaultId, faultRow, type SuspectId } from '@/core/diagnos
 import { loadBooks } from '@/core/diagnosis/ranking/cases/caseBook'
 import { UNIT_CLASSES } from '@/core/diagnosis/ranking/cases/unitClass'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
-import { saturatedDensity } from '@/core/physics/refrigerants/saturation'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { isUsual } from '@/core/record/equipment/observable'
 import { electricalTapsOf } from '@/core/record/equipment/taps'
@@ -26,7 +25,6 @@ import { electricalTruth } from '@/core/simulate/electricalTruth'
 import { observe } from '@/core/simulate/observe'
 import { anotherSpecimen } from '@/core/simulate/scatter'
 import { readSteady } from '@/core/simulate/simulateSet'
-import { innerVolume } from '@/core/simulate/standing'
 import {
   type Inside,
   lostChargeWords,
@@ -37,6 +35,7 @@ import {
 import { simulateSteady, type Steady } from '@/core/simulate/steady'
 import type { Truth } from '@/core/simulate/trueReadings'
 import { randomConditions } from '../simulate/conditions'
+import { lostInside } from '../simulate/lost'
 import { CLASS_UNITS, fleet } from '../simulate/fleet'
 
 const CASES = Number(process.argv[2] ?? 3000)
@@ -77,27 +76,12 @@ type Case = {
 
 const pick = <T>(random: RandomSource, from: readonly T[]): T => from[Math.floor(random() * from.length)] as T
 const psi = (value: number) => value * 6894.757
-const inHg = (value: number) => value * 3386.389
 
 await loadRefrigerants(REFRIGERANT_NAMES)
 await loadBooks(UNIT_CLASSES)
 const members = UNIT_CLASSES.flatMap((unitClass) =>
   fleet(CLASS_UNITS[unitClass].units).map((member) => ({ ...member, mode: CLASS_UNITS[unitClass].mode })),
 )
-
-/** Share of the charge at which the last liquid is gone at the coldest place. */
-function vanishes(steady: Steady): number {
-  const { circuit, conditions, sized } = steady
-  const coldest = Math.min(conditions.outdoorAirTemp, sized.plate.kind.startsWith('walk') ? 255 : 295)
-  return (innerVolume(circuit) * saturatedDensity(circuit.refrigerant, 'dew', coldest)) / circuit.charge
-}
-
-function lostInside(steady: Steady, random: RandomSource): [string, Inside] {
-  const draw = random()
-  if (draw < 0.4) return ['vapour only', { charge: (0.1 + 0.8 * random()) * vanishes(steady) }]
-  if (draw < 0.75) return ['empty', { charge: 0, gas: psi(random() < 0.5 ? 0 : -1.1 * random()) }]
-  return ['vacuum', { charge: 0, vacuum: inHg(4 + 22 * random()) }]
-}
 
 /** A charge with liquid left: from half to a little over the plate, sometimes pumped down, seldom with air. */
 function fullInside(steady: Steady, random: RandomSource): Inside {

@@ -1,6 +1,7 @@
-// npm run learn [-- CASES]: writes the case books of the diagnosis from the simulated circuit. Seeded; minutes.
+// npm run learn [-- --cases=N --class=NAME --physics=usual|family --folder=PATH]: writes the case books of the diagnosis from
+// the simulated circuit, every case of a physics of its own. Seeded; minutes.
 import { isSimulated } from '@/core/simulate/circuitFaults'
-import { writeFileSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
 import { assess } from '@/core/diagnosis/evidence/assess'
@@ -15,20 +16,27 @@ import { observationRow } from '@/core/record/readings/observations'
 import { READING_KEYS } from '@/core/record/readings/vocabulary'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
-import { attempt } from '@/core/base/errors/orzoError'
 import { seenInState } from '@/core/simulate/observe'
-import { anotherSpecimen, DESIGNS } from '@/core/simulate/scatter'
+import { DESIGNS } from '@/core/simulate/scatter'
 import { exactReadings } from '@/core/simulate/simulateSet'
-import { type FaultNow, simulateSteady } from '@/core/simulate/steady'
-import { randomConditions } from '../simulate/conditions'
-import { CLASS_UNITS, fleet, type Member } from '../simulate/fleet'
+import type { FaultNow } from '@/core/simulate/steady'
+import type { UnitPlate } from '@/core/record/equipment/unit'
+import { findUnit } from '../simulate/found'
+import { CLASS_UNITS, withPlate } from '../simulate/fleet'
+import { PHYSICS_NAMES, type PhysicsName } from '../simulate/physics'
 
-const CASES = Number(process.argv[2] ?? 100)
-const ONLY = process.argv[3]
-const LEAST_SEVERITY = 0.06
+const option = (name: string): string | undefined =>
+  process.argv.find((word) => word.startsWith(`--${name}=`))?.slice(name.length + 3)
+const CASES = Number(option('cases') ?? 180)
+/** Sound units are shared by every electrical suspect: they are worth more cases. */
+const SOUND_TIMES = 4
+const ONLY = option('class')?.split(',')
+const PHYSICS: PhysicsName = PHYSICS_NAMES.find((name) => name === option('physics')) ?? 'family'
+/** Below this nobody would call it a fault. */
+const LEAST_SEVERITY = 0.15
 const LEAST_PAIR_SEVERITY = 0.3
 const SEVERITY_STEPS = 250
-const FOLDER = path.resolve('src/core/diagnosis/ranking/cases/books')
+const FOLDER = path.resolve(option('folder') ?? 'src/core/diagnosis/ranking/cases/books')
 
 type Question = {
   readonly faults: (random: RandomSource, share: number) => FaultNow[]
@@ -40,7 +48,7 @@ const unsigned = (bytes: readonly number[]) => Buffer.from(Uint8Array.from(bytes
 
 /** One solved state with the features it shows. */
 function solve(
-  member: Member,
+  unit: UnitPlate,
   unitClass: UnitClass,
   question: Question,
   share: number,
@@ -48,27 +56,18 @@ function solve(
 ) {
   const mode = CLASS_UNITS[unitClass].mode
   const runs = question.otherMode ? (mode === 'cooling' ? 'heating' : 'cooling') : mode
-  const conditions = randomConditions(member.unit, mode, random)
   const faults = question.faults(random, share)
-  const solved = attempt(() =>
-    simulateSteady(anotherSpecimen(member.simulator, random, DESIGNS), {
-      unit: member.unit,
-      mode: runs,
-      conditions,
-      faults,
-    }),
-  )
-  if (!solved.ok) return undefined
-  const readings = exactReadings(solved.value, READING_KEYS)
-  const { targets, derived, snapshot, judged } = assess(member.unit, { mode, readings })
+  const steady = findUnit({ unit, mode, runs, faults, physics: PHYSICS, spreads: DESIGNS }, random)
+  if (!steady) return undefined
+  const readings = exactReadings(steady, READING_KEYS)
+  const { targets, derived, snapshot, judged } = assess(unit, { mode, readings })
   const row = FEATURE_KEYS.map((key) => {
     const target = targets[key]
-    const measured =
-      judged[key]?.measured ?? (target && featureRow(key).measure(member.unit, snapshot, derived))
+    const measured = judged[key]?.measured ?? (target && featureRow(key).measure(unit, snapshot, derived))
     if (!target || !measured) return undefined
     return { deviation: (measured.value - target.value) / target.tolerance, tolerance: target.tolerance }
   })
-  return { steady: solved.value, row, severity: faults[0]?.severity ?? 0 }
+  return { steady, row, severity: faults[0]?.severity ?? 0 }
 }
 
 const wordIndex = (key: 'frostPattern' | 'sightGlass', word: string): number =>
@@ -76,18 +75,19 @@ const wordIndex = (key: 'frostPattern' | 'sightGlass', word: string): number =>
 
 function learn(
   unitClass: UnitClass,
-  members: readonly Member[],
+  members: readonly UnitPlate[],
   id: string,
   question: Question,
   tolerances: number[][],
 ) {
+  const cases = id === 'healthy' ? SOUND_TIMES * CASES : CASES
   const random = seededRandom(
     [...`${unitClass}/${id}`].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) >>> 0, 7),
   )
   const [severities, deviations, frost, glass]: number[][] = [[], [], [], []] as never
-  for (let i = 0, tries = 0; i < CASES && tries < 4 * CASES; tries++) {
-    const member = members[Math.floor(random() * members.length)] as Member
-    const found = solve(member, unitClass, question, (i + random()) / CASES, random)
+  for (let i = 0, tries = 0; i < cases && tries < 3 * cases; tries++) {
+    const member = members[Math.floor(random() * members.length)] as UnitPlate
+    const found = solve(member, unitClass, question, (i + random()) / cases, random)
     if (!found) continue
     i += 1
     severities!.push(Math.round(found.severity * SEVERITY_STEPS))
@@ -99,26 +99,26 @@ function learn(
     frost!.push(wordIndex('frostPattern', frostPattern))
     glass!.push(wordIndex('sightGlass', sightGlass))
   }
-  const cases: StoredCases = {
+  const stored: StoredCases = {
     severities: unsigned(severities!),
     deviations: base64(deviations!),
     frostPattern: unsigned(frost!),
     sightGlass: unsigned(glass!),
   }
-  return { count: severities!.length, cases }
+  return { count: severities!.length, cases: stored }
 }
 
 function questionsOf(
   unitClass: UnitClass,
-  members: readonly Member[],
-): Map<string, { question: Question; members: Member[] }> {
+  members: readonly UnitPlate[],
+): Map<string, { question: Question; members: UnitPlate[] }> {
   const { mode } = CLASS_UNITS[unitClass]
-  const out = new Map<string, { question: Question; members: Member[] }>()
+  const out = new Map<string, { question: Question; members: UnitPlate[] }>()
   out.set('healthy', { question: { faults: () => [] }, members: [...members] })
-  const has = (member: Member, fault: string) =>
-    (circuitFaultsOf(member.unit, mode) as readonly string[]).includes(fault)
+  const has = (member: UnitPlate, fault: string) =>
+    (circuitFaultsOf(member, mode) as readonly string[]).includes(fault)
   const graded = (share: number) => LEAST_SEVERITY + (1 - LEAST_SEVERITY) * share
-  const faults = new Set(members.flatMap((member) => circuitFaultsOf(member.unit, mode).filter(isSimulated)))
+  const faults = new Set(members.flatMap((member) => circuitFaultsOf(member, mode).filter(isSimulated)))
   for (const fault of faults) {
     // Its cases are those of the fault it shows as, where a unit of the class can have that one.
     const twin = faultRow(fault).showsAs
@@ -141,7 +141,7 @@ function questionsOf(
     out.set(pairId(first, second), { question, members: both })
   }
   const reversible = members.filter(
-    (member) => member.unit.kind.includes('heat-pump') && unitClass !== 'heating-pool',
+    (member) => member.kind.includes('heat-pump') && unitClass !== 'heating-pool',
   )
   if (reversible.length > 0)
     out.set('wrong-mode', { question: { faults: () => [], otherMode: true }, members: reversible })
@@ -149,9 +149,10 @@ function questionsOf(
 }
 
 await loadRefrigerants(REFRIGERANT_NAMES)
+mkdirSync(FOLDER, { recursive: true })
 for (const unitClass of UNIT_CLASSES) {
-  if (ONLY && unitClass !== ONLY) continue
-  const members = fleet(CLASS_UNITS[unitClass].units)
+  if (ONLY && !ONLY.includes(unitClass)) continue
+  const members = CLASS_UNITS[unitClass].units.map((unit) => withPlate(unit))
   const tolerances: number[][] = FEATURE_KEYS.map(() => [])
   const suspects: Record<string, StoredCases> = {}
   for (const [id, { question, members: able }] of questionsOf(unitClass, members)) {

@@ -9,6 +9,7 @@ import { diagnose } from './diagnose'
 import { diagnoseJob, faultsToRepair } from './diagnoseJob'
 import { judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
+import { workOf } from '../diagnosis/checks/work'
 import { CARRY_MINUTES } from '../diagnosis/checks/nextCheck'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
@@ -184,14 +185,38 @@ describe('the ranking as a probability', () => {
   })
 })
 
+describe('a dryer without a drop in temperature', () => {
+  const starved = (liquid: number, drop?: number): Readings => ({
+    suctionPressure: psig(85),
+    liquidPressure: psig(340),
+    suctionLineTemp: f(68),
+    liquidLineTemp: f(liquid),
+    outdoorAirTemp: f(85),
+    returnAirTemp: f(75),
+    ...(drop === undefined ? {} : { dryerInTemp: f(liquid - 1), dryerOutTemp: f(liquid - 1 - drop) }),
+  })
+  const plugged = (readings: Readings) =>
+    run(R410A, readings)
+      .suspects.filter(({ fault }) => fault === 'plugged-liquid-dryer')
+      .reduce((sum, { probability }) => sum + probability, 0)
+  test('is hardly plugged where little subcooling could hide it', () => {
+    expect(plugged(starved(100, 0.3))).toBeLessThan(0.3 * plugged(starved(100)))
+  })
+  test('handbook 13: behind 29 F of subcooling it may be plugged all the same; a drop that shows decides', () => {
+    expect(plugged(starved(76, 0.3))).toBeGreaterThan(0.01)
+    expect(plugged(starved(76, 0.3))).toBeLessThan(plugged(starved(76)))
+    expect(plugged(starved(76, 8))).toBeGreaterThan(0.8)
+  })
+})
+
 describe('evidence', () => {
   const d = run(
     R22,
     { suctionPressure: psig(43), liquidPressure: psig(300), suctionLineTemp: f(76), liquidLineTemp: f(94) },
     { frostPattern: 'metering-device' },
   )
-  test('is told in a technician sentence, strongest first', () => {
-    const evidence = d.suspects[0]!.evidence
+  test('is told in a technician sentence, what speaks for it first, the strongest first', () => {
+    const { evidence } = d.suspects[0]!
     const subcooling = evidence.find(({ key }) => key === 'subcooling')!
     expect(subcooling.sentence).toBe(
       'Subcooling 37 F is 27 F above the 10 F target: liquid is piling up ahead of something.',
@@ -199,8 +224,14 @@ describe('evidence', () => {
     expect(evidence.find(({ key }) => key === 'frostPattern')!.sentence).toBe(
       'Frost or sweat begins at: metering device.',
     )
-    const weights = evidence.map(({ weight }) => Math.abs(weight))
-    expect(weights).toEqual([...weights].sort((a, b) => b - a))
+    for (const direction of ['for', 'against'] as const) {
+      const weights = evidence
+        .filter((each) => each.direction === direction)
+        .map(({ weight }) => Math.abs(weight))
+      expect(weights).toEqual([...weights].sort((a, b) => b - a))
+    }
+    const directions = evidence.map(({ direction }) => direction)
+    expect(directions).toEqual([...directions].sort((a, b) => b.localeCompare(a)))
   })
   test('for and against follow the sign of the weight', () => {
     for (const { evidence } of d.suspects) {
@@ -234,9 +265,12 @@ describe('next checks', () => {
     expect(bare.label).toBe('Clamp the liquid line at the condenser, and read liquid pressure')
     expect(d.nextChecks.find(({ check }) => check === 'subcooling')!.minutes).toBe(2)
   })
-  test('are ordered by information a minute, with chances that sum to one', () => {
+  test('are ordered by information a minute, three kinds of work first, with chances that sum to one', () => {
     const rates = d.nextChecks.map(({ gain, minutes }) => gain / (minutes + CARRY_MINUTES))
-    expect(rates).toEqual([...rates].sort((a, b) => b - a))
+    const first = rates.slice(0, 3)
+    expect(first).toEqual([...first].sort((a, b) => b - a))
+    expect(new Set(d.nextChecks.slice(0, 3).map(({ check }) => workOf(check))).size).toBe(3)
+    expect(rates[0]).toBe(Math.max(...rates))
     for (const { splits, gain } of d.nextChecks) {
       expect(gain).toBeGreaterThan(0)
       expect(splits.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 6)

@@ -5,7 +5,7 @@ import { FAULT_IDS, type FaultId, faultRow, isSuspect, suspectLabel } from '../d
 import { expectation, expectedShift, signatureOf } from '../diagnosis/ranking/handbookSigns'
 import { studentT } from '../base/numeric/densities'
 import { WORD_KEYS, wordsOf } from '../diagnosis/evidence/commonWords'
-import { SEVERITIES, wordChances } from '../diagnosis/ranking/wordChances'
+import { fullChances, isNamed, SEVERITIES, waysOf, wordChances } from '../diagnosis/ranking/wordChances'
 import { TABLE_FAULTS } from '../diagnosis/faults/tableFaults'
 
 const COLUMNS: readonly FeatureKey[] = [
@@ -112,11 +112,13 @@ describe('the table is sound', () => {
     expect(row.prior).toBeGreaterThan(0)
     expect(row.tell.length).toBeGreaterThan(5)
     expect(fault).toMatch(/^[a-z]+(-[a-z]+)+$|^undercharge$|^overcharge$/)
-    for (const [key, words] of Object.entries(row.observations ?? {})) {
+    const tables = [row.observations ?? {}, ...(row.ways ?? []).map(({ observations }) => observations)]
+    for (const [key, words] of tables.flatMap((table) => Object.entries(table))) {
       expect(WORD_KEYS).toContain(key)
       const known = wordsOf(key as (typeof WORD_KEYS)[number])
       for (const word of Object.keys(words)) expect(known).toContain(word)
     }
+    expect(waysOf(fault).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9)
   })
   test('labels are unique, and only known ids are suspects', () => {
     const labels = [...FAULT_IDS, 'healthy' as const, 'unlisted' as const].map((id) => suspectLabel(id))
@@ -168,6 +170,24 @@ describe('likelihoods are probabilities', () => {
         }
       }
     }
+  })
+  test('what no table of a fault names reads as on a sound unit; what the circuit shows does not', () => {
+    expect(isNamed(['compressor-grounded'], 'oilStain')).toBe(false)
+    expect(wordChances(['compressor-grounded'], 'oilStain')).toEqual(wordChances(['healthy'], 'oilStain'))
+    expect(wordChances(['txv-overfeeding'], 'reliefPlug')).toEqual(wordChances(['healthy'], 'reliefPlug'))
+    const glass = (suspect: 'healthy' | 'txv-overfeeding') => wordChances([suspect], 'sightGlass')[5]!.clear!
+    expect(glass('txv-overfeeding')).toBeLessThan(glass('healthy'))
+  })
+  test('ways of failing show different words', () => {
+    const [coil, burnt, worn] = [0, 1, 2].map((way) =>
+      fullChances('contactor-failed', 'contactorPoints', way),
+    )
+    expect(coil!['not-pulled-in']!).toBeGreaterThan(0.7)
+    expect(burnt!.pitted!).toBeGreaterThan(0.7)
+    expect(fullChances('contactor-failed', 'compressorState', 2).running!).toBeGreaterThan(0.6)
+    expect(worn!.pitted!).toBeGreaterThan(0.4)
+    for (const way of [0, 1, 2, 3])
+      expect(isNamed(['supply-fault'], 'supply') && waysOf('supply-fault')[way]! > 0).toBe(true)
   })
   test('two faults at once show the words of both', () => {
     const bubbles = (ids: Parameters<typeof wordChances>[0]) =>

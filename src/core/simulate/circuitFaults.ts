@@ -33,6 +33,8 @@ const onCircuit =
   })
 
 const lessFlow = (coil: Coil, share: number): Coil => ({ ...coil, flow: coil.flow * share })
+/** [memory] share of the outer film that dirt takes at full severity, where all of a lack of air is dirt. */
+const MOST_FOULING = 0.5
 const fouled = (coil: Coil, share: number): Coil => ({ ...coil, outside: coil.outside * share })
 
 /** [memory] share of the charge that is missing, or too much, at full severity. */
@@ -64,13 +66,12 @@ const screenRestriction = onCircuit(({ screen }, s, scale) => ({
 }))
 
 /** A valve that opens no further than a share of its rated opening. */
-const RATED_OPENING = 0.62
 const heldBack = (share: (severity: number) => number) =>
   onCircuit(({ metering }, s) => ({
     metering: {
       ...metering,
-      leastOpening: Math.min(metering.leastOpening, RATED_OPENING * share(s)),
-      mostOpening: RATED_OPENING * share(s),
+      leastOpening: Math.min(metering.leastOpening, metering.ratedOpening * share(s)),
+      mostOpening: metering.ratedOpening * share(s),
     },
   }))
 const starved = heldBack((s) => 1 - 0.65 * s)
@@ -89,6 +90,21 @@ const compressorLeak = (share: (severity: number) => number) =>
   }))
 const valveLeak = (share: (severity: number) => number) =>
   onCircuit((_circuit, s, scale) => ({ valveLeakArea: gasArea(share(s), scale) }))
+
+/** [practice] a scroll that turns backwards makes next to no pressure difference; there are no degrees of it. */
+type Reversed = { readonly stroke: number; readonly leak: number }
+const REVERSED: Reversed = { stroke: 0.3, leak: 1.2 }
+const reversed = ({ stroke, leak }: Reversed): Change =>
+  onCircuit(({ compressor }, _s, scale) => ({
+    compressor: {
+      ...compressor,
+      displacement: compressor.displacement * stroke,
+      leakArea: compressor.leakArea + gasArea(leak, scale),
+    },
+  }))
+
+/** [memory] of a compressor whose valves are broken at full severity: what is left sweeps little. */
+const MOST_LOST_STROKE = 0.85
 
 const WARM_SPACE = differenceToKelvin(14, 'F')
 
@@ -114,9 +130,9 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   'liquid-solenoid-leaking': (faulty) => faulty,
   'relief-plug-melted': onCircuit(({ charge }, s) => ({ charge: charge * (1 - 0.85 * s) })),
   overcharge: onCircuit(({ charge }, s) => ({ charge: charge * (1 + MOST_EXTRA * s) })),
-  'non-condensables': onCircuit(({ condenser }, s, { highPressure, gasVolume, gasTemperature }) => ({
+  'non-condensables': onCircuit(({ condenser, physics }, s, { highPressure, gasVolume, gasTemperature }) => ({
     nonCondensables: (MOST_AIR * s * highPressure * gasVolume) / (GAS_CONSTANT * gasTemperature),
-    condenser: { ...condenser, inside: condenser.inside * (1 - 0.25 * s) },
+    condenser: { ...condenser, inside: condenser.inside * (1 - physics.airFilmLoss * s) },
   })),
   'liquid-line-restriction': liquidRestriction,
   'service-valve-damaged': liquidRestriction,
@@ -136,23 +152,23 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   'txv-overfeeding': onCircuit(({ metering }, s) => ({
     metering: {
       ...metering,
-      leastOpening: RATED_OPENING * (0.9 + 0.6 * s),
-      mostOpening: Math.max(metering.mostOpening, RATED_OPENING * (0.9 + 0.6 * s)),
+      leastOpening: metering.ratedOpening * (0.9 + 0.6 * s),
+      mostOpening: Math.max(metering.mostOpening, metering.ratedOpening * (0.9 + 0.6 * s)),
     },
   })),
   'check-valve-leaking': onCircuit(({ metering }, s) => ({
     metering: {
       ...metering,
-      leastOpening: RATED_OPENING * (0.9 + 0.5 * s),
-      mostOpening: Math.max(metering.mostOpening, RATED_OPENING * (0.9 + 0.5 * s)),
+      leastOpening: metering.ratedOpening * (0.9 + 0.5 * s),
+      mostOpening: Math.max(metering.mostOpening, metering.ratedOpening * (0.9 + 0.5 * s)),
     },
   })),
   'txv-bulb-loose': onCircuit(({ metering }, s) => ({ metering: { ...metering, bulbError: 0.3 * s } })),
-  'fixed-orifice-plugged': area((s) => 1 - 0.8 * s),
-  'capillary-plugged': area((s) => 1 - 0.8 * s),
+  'fixed-orifice-plugged': area((s) => 1 - 0.88 * s),
+  'capillary-plugged': area((s) => 1 - 0.88 * s),
   'fixed-orifice-oversized': area((s) => 1 + 0.5 * s),
-  'low-evaporator-airflow': onCircuit(({ evaporator }, s) => ({
-    evaporator: lessFlow(evaporator, 1 - 0.72 * s),
+  'low-evaporator-airflow': onCircuit(({ evaporator, physics }, s) => ({
+    evaporator: fouled(lessFlow(evaporator, 1 - 0.72 * s), 1 - MOST_FOULING * physics.fouling * s),
   })),
   'evaporator-fan-failed': onCircuit(({ evaporator }, s) => ({
     evaporator: lessFlow(evaporator, 1 - 0.92 * s),
@@ -170,15 +186,15 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   'condenser-water-low-flow': onCircuit(({ condenser }, s) => ({
     condenser: lessFlow(condenser, 1 - 0.65 * s),
   })),
-  'compressor-not-pumping': compressorLeak((s) => 1.5 * s),
-  'internal-relief-open': compressorLeak((s) => 0.7 + 1.2 * s),
-  'phase-reversed': onCircuit(({ compressor }, s, scale) => ({
+  'compressor-not-pumping': onCircuit(({ compressor, physics }, s, scale) => ({
     compressor: {
       ...compressor,
-      displacement: compressor.displacement * (1 - 0.6 * s),
-      leakArea: compressor.leakArea + gasArea(0.8 * s, scale),
+      displacement: compressor.displacement * (1 - MOST_LOST_STROKE * physics.lostStroke * s),
+      leakArea: compressor.leakArea + gasArea(1.5 * (1 - physics.lostStroke) * s, scale),
     },
   })),
+  'internal-relief-open': compressorLeak((s) => 0.7 + 1.2 * s),
+  'phase-reversed': reversed(REVERSED),
   'reversing-valve-leaking-through': valveLeak((s) => 0.4 * s),
   'reversing-valve-stuck-mid': valveLeak((s) => 0.45 + 0.5 * s),
   'suction-line-restriction': onCircuit(({ suctionLine }, s, { lowPressure, suctionDensity, massFlow }) => ({
@@ -190,6 +206,11 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   'head-pressure-control-stuck': onCircuit((_circuit, s) => ({ floodingShare: 1 - s })),
   'head-pressure-control-stuck-closed': onCircuit((_circuit, s) => ({ strayFlooding: 0.6 * s })),
   'wrong-or-mixed-refrigerant': (faulty) => faulty,
+}
+
+/** What is tried where a fault leaves no steady state: a little more difference of pressure than it would really make. */
+export const NEARLY: { readonly [F in SimulatedFault]?: readonly Change[] } = {
+  'phase-reversed': [reversed({ stroke: 0.4, leak: 0.9 }), reversed({ stroke: 0.5, leak: 0.7 })],
 }
 
 export const SIMULATED_FAULTS = Object.keys(CHANGES) as SimulatedFault[]

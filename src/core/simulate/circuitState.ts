@@ -134,6 +134,8 @@ export function circuitAt(
     low,
     massFlow,
     liquid.atDevice.enthalpy,
+    circuit.physics,
+    massFlow / circuit.nominalFlow,
   )
   const accumulatorLevel =
     MOST_ACCUMULATOR_LEVEL * ramp(1 - qualityOf(low, unknowns.enthalpy), ACCUMULATOR_RAMP)

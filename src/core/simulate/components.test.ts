@@ -44,6 +44,18 @@ describe('two phases in a pipe', () => {
   test('with slip more liquid stays in the pipe than without', () => {
     expect(meanTwoPhaseDensity(1100, 35, 0.3, 0.3)).toBeGreaterThan(homogeneousDensity(1100, 35, 0.3))
   })
+  test('the general form repeats Zivi with his factors, and keeps more liquid with those of Baroczy', () => {
+    const zivi = { kind: 'butterworth', factor: 1, p: 1, q: 2 / 3 } as const
+    const baroczy = { kind: 'butterworth', factor: 1.35, p: 0.74, q: 0.65 } as const
+    const mean = meanTwoPhaseDensity(1100, 35, 0.15, 0.95)
+    expect(meanTwoPhaseDensity(1100, 35, 0.15, 0.95, zivi)).toBeCloseTo(mean, 0)
+    expect(meanTwoPhaseDensity(1100, 35, 0.15, 0.95, baroczy)).toBeGreaterThan(1.15 * mean)
+    expect(meanTwoPhaseDensity(1100, 35, 0, 0, baroczy)).toBeCloseTo(1100, 6)
+    expect(meanTwoPhaseDensity(1100, 35, 0.4, 0.4, { kind: 'slip', exponent: 0 })).toBeCloseTo(
+      homogeneousDensity(1100, 35, 0.4),
+      6,
+    )
+  })
   test('qualities outside 0 to 1 count as the ends', () => {
     expect(homogeneousDensity(1000, 40, 1.4)).toBeCloseTo(40, 9)
     expect(meanTwoPhaseDensity(1000, 40, -0.5, 0)).toBeCloseTo(1000, 6)
@@ -156,6 +168,7 @@ describe('compressor', () => {
     displacement: 2e-3,
     leakArea: 0,
     shellLoss: 0,
+    suctionWarming: 0,
     freeVolume: 0.003,
   }
   const suction = {
@@ -231,6 +244,8 @@ describe('compressor', () => {
   })
 })
 
+const THROATS = { txv: 0, eev: 0, 'fixed-orifice': 0.82, capillary: 0.7 }
+
 describe('metering', () => {
   const device = (type: MeteringDevice['type']): MeteringDevice => ({
     type,
@@ -239,6 +254,10 @@ describe('metering', () => {
     openSpan: 4,
     leastOpening: 0.02,
     mostOpening: 1,
+    ratedOpening: 0.62,
+    openingExponent: 1,
+    throat: THROATS[type],
+    throatFall: 0,
     bulbError: 0,
   })
   const subcooled = inletState(R, HIGH.pressure, LIQUID)

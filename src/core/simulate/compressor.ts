@@ -73,8 +73,9 @@ export function compressorDuty(
   const leak = leakFlow(compressor.leakArea, out.density, discharge.pressure, suction.pressure)
   const own = inletState(name, suction, suction.enthalpy)
   const share = Math.min(leak / (swept * own.density), MOST_LEAK_SHARE)
-  const enthalpy = suction.enthalpy + share * (dischargeEnthalpy - suction.enthalpy)
-  const inlet = share > 0 ? inletState(name, suction, enthalpy) : own
+  const mixed = share + compressor.suctionWarming * (1 - share)
+  const enthalpy = suction.enthalpy + mixed * (dischargeEnthalpy - suction.enthalpy)
+  const inlet = mixed > 0 ? inletState(name, suction, enthalpy) : own
   const total = swept * inlet.density
   const massFlow = Math.max(total - leak, total * LEAST_FILL)
   const ideal = Math.max(gasEnthalpyOfEntropy(discharge.isobar, inlet.entropy) - enthalpy, 0)

@@ -3,6 +3,7 @@ import { subcooledLiquid } from '../physics/refrigerants/liquid'
 import { saturatedState } from '../physics/refrigerants/saturation'
 import { gasOfEnthalpy, isobarAt } from '../physics/refrigerants/vapour'
 import type { Coil } from './hardware'
+import { type Physics, USUAL_PHYSICS } from './physics'
 import type { Corners } from './saturations'
 import { effectiveConductance, type Stream } from './stream'
 import { meanTwoPhaseDensity } from './twoPhase'
@@ -23,9 +24,6 @@ export type CondenserDuty = {
   readonly mass: number
 }
 
-/** [memory] films of hot gas and of liquid against that of condensing refrigerant. */
-const GAS_FILM_SHARE = 0.3
-const LIQUID_FILM_SHARE = 0.4
 /** [physics] smallest temperature difference that still counts as driving heat, K. */
 const LEAST_DRIVE = 0.02
 
@@ -38,11 +36,18 @@ export type CondenserConductances = {
   readonly liquid: number
 }
 
-export function condenserConductances(stream: Stream, inside: number): CondenserConductances {
+/** @param flowShare flow against the rated: inner films follow it */
+export function condenserConductances(
+  stream: Stream,
+  inside: number,
+  physics: Physics = USUAL_PHYSICS,
+  flowShare = 1,
+): CondenserConductances {
+  const film = inside * flowShare ** physics.filmExponent
   return {
-    gas: effectiveConductance(stream, inside * GAS_FILM_SHARE),
-    condensing: effectiveConductance(stream, inside),
-    liquid: effectiveConductance(stream, inside * LIQUID_FILM_SHARE),
+    gas: effectiveConductance(stream, film * physics.gasFilm),
+    condensing: effectiveConductance(stream, film),
+    liquid: effectiveConductance(stream, film * physics.liquidFilm),
   }
 }
 
@@ -76,8 +81,10 @@ export function condense(
   massFlow: number,
   enthalpyIn: number,
   held: number,
+  physics: Physics = USUAL_PHYSICS,
+  flowShare = 1,
 ): CondenserDuty {
-  const conductances = condenserConductances(stream, coil.inside)
+  const conductances = condenserConductances(stream, coil.inside, physics, flowShare)
   const air = stream.temperature
   const gas = gasOfEnthalpy(isobarAt(name, at.dew), Math.max(enthalpyIn, at.vapourEnthalpy))
   const desuperheating = singlePhaseShare(
@@ -97,7 +104,7 @@ export function condense(
     const left = Math.max(1 - held - desuperheating, 0)
     const enthalpyOut = start - (left * power) / massFlow
     const qualityOut = (enthalpyOut - at.liquidEnthalpy) / (at.vapourEnthalpy - at.liquidEnthalpy)
-    const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, qualityOut, 1)
+    const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, qualityOut, 1, physics.voids)
     return {
       enthalpyOut,
       temperatureOut: at.bubble + Math.min(qualityOut, 1) * (at.dew - at.bubble),
@@ -109,7 +116,7 @@ export function condense(
       mass: gasMass + coil.volume * left * density,
     }
   }
-  const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, 0, 1)
+  const density = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, 0, 1, physics.voids)
   const cooled = coolLiquid(name, at.bubble, pressure, massFlow, air, spare * conductances.liquid)
   return {
     enthalpyOut: cooled.enthalpy,

@@ -60,7 +60,7 @@ test.each([
   ['terminal-plug-burnt', 'three', 'windings', ['one-leg-open']],
   ['compressor-locked-rotor', 'single', 'startAttempt', ['stays-locked']],
   ['start-gear-failed', 'single', 'runCapacitor', ['off-label']],
-  ['supply-fault', 'three', 'supply', ['no-volts', 'phase-lost', 'unbalanced', 'off-plate']],
+  ['supply-fault', 'three', 'supply', ['no-volts', 'phase-lost', 'unbalanced', 'near-limit', 'off-plate']],
   ['supply-fault', 'single', 'supply', ['no-volts', 'off-plate']],
   ['crankcase-heater-open', 'three', 'heater', ['open']],
   ['rv-coil-failed', 'single', 'valveCoil', ['open', 'shorted']],

@@ -23,7 +23,7 @@ type Show = (sound: Values, unit: UnitPlate, random: RandomSource) => Electrical
 const stands = (values: Values, words: Words): ElectricalShow => ({
   runs: false,
   values: { compressorAmps: 0, ampsL1: 0, ampsL2: 0, ampsL3: 0, inrushAmps: 0, ...values },
-  words: { compressorState: 'off', ...words },
+  words: { compressorState: 'off', hardStart: 'none', ...words },
 })
 const between = (random: RandomSource, low: number, high: number) => low + (high - low) * random()
 
@@ -61,10 +61,7 @@ function supplyFault(sound: Values, unit: UnitPlate, random: RandomSource): Elec
       voltageL2L3: volts * between(random, 0.05, 0.5),
       voltageL3L1: volts * between(random, 0.05, 0.5),
     }
-    return stands(
-      { ...lost, inrushAmps: sound.inrushAmps ?? 0 },
-      { compressorState: 'hums-and-trips', hardStart: 'none' },
-    )
+    return stands({ ...lost, inrushAmps: sound.inrushAmps ?? 0 }, { compressorState: 'hums-and-trips' })
   }
   if (isThreePhase(unit) && draw < 0.6) {
     const off = volts * between(random, 0.9, 0.95)
@@ -72,7 +69,7 @@ function supplyFault(sound: Values, unit: UnitPlate, random: RandomSource): Elec
   }
   if (draw < 0.8)
     return stands(
-      { voltageL1L2: 0, voltageL2L3: 0, voltageL3L1: 0, voltageRunning: 0 },
+      { voltageL1L2: 0, voltageL2L3: 0, voltageL3L1: 0, voltageRunning: 0, crankcaseHeaterAmps: 0 },
       { loadVolts: 'dead', controlVolts: 'dead' },
     )
   const low = volts * between(random, 0.7, 0.85)
@@ -82,9 +79,10 @@ function supplyFault(sound: Values, unit: UnitPlate, random: RandomSource): Elec
       voltageL2L3: low,
       voltageL3L1: low,
       voltageRunning: low * 0.9,
+      crankcaseHeaterAmps: ((sound.crankcaseHeaterAmps ?? 0) * low) / volts,
       inrushAmps: sound.inrushAmps ?? 0,
     },
-    { compressorState: 'hums-and-trips', hardStart: 'none' },
+    { compressorState: 'hums-and-trips' },
   )
 }
 
@@ -139,24 +137,20 @@ export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
     stands(openWinding(sound, unit, random), {
       terminalLook: 'burnt',
       compressorState: random() < 0.3 ? 'hums-and-trips' : 'off',
-      hardStart: 'none',
       windingsMeasuredAt: 'contactor',
     }),
   'compressor-open-winding': (sound, unit, random) =>
     stands(openWinding(sound, unit, random), {
-      hardStart: 'none',
       compressorState: random() < 0.3 ? 'hums-and-trips' : 'off',
     }),
-  'compressor-overload-open': (_sound, unit) =>
-    stands(openOverload(unit), { compressorShell: 'hot', hardStart: 'none' }),
+  'compressor-overload-open': (_sound, unit) => stands(openOverload(unit), { compressorShell: 'hot' }),
   'compressor-shorted-turns': (sound, unit, random) =>
     stands(shortedTurns(sound, unit, random), {
       compressorState: 'trips-breaker',
       breaker: 'trips',
-      hardStart: 'none',
     }),
   'compressor-locked-rotor': (sound) =>
-    stands({ inrushAmps: sound.inrushAmps ?? 0 }, { compressorState: 'hums-and-trips', hardStart: 'none' }),
+    stands({ inrushAmps: sound.inrushAmps ?? 0 }, { compressorState: 'hums-and-trips' }),
   'start-gear-failed': (sound, _unit, random) =>
     stands(
       {
@@ -177,7 +171,6 @@ export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
           {
             loadVolts: 'dead',
             contactorPoints: random() < 0.5 ? 'not-pulled-in' : 'pitted',
-            hardStart: 'none',
           },
         ),
   'supply-fault': supplyFault,
@@ -189,7 +182,6 @@ export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
         contactorPoints: 'not-pulled-in',
         loadVolts: 'dead',
         controlVolts: 'dead',
-        hardStart: 'none',
         ...(draw < 0.4 ? { lowPressureSwitch: 'open' } : draw < 0.7 ? { callForOperation: 'no' } : {}),
       },
     )

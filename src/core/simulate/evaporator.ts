@@ -2,9 +2,10 @@ import { overCoil } from '../physics/air/wetCoil'
 import { gasAt, gasEnthalpy, gasOfEnthalpy, type Isobar, isobarAt } from '../physics/refrigerants/vapour'
 import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 import type { Coil } from './hardware'
+import { type Physics, USUAL_PHYSICS } from './physics'
 import { type Corners, qualityOf } from './saturations'
 import { asMoistAir, effectiveConductance, type Stream } from './stream'
-import { meanTwoPhaseDensity } from './twoPhase'
+import { meanTwoPhaseDensity, type VoidLaw } from './twoPhase'
 
 export type EvaporatorDuty = {
   readonly enthalpyOut: number
@@ -23,8 +24,6 @@ export type EvaporatorDuty = {
 
 /** [physics] a blend enters partly flashed: its mean lies two thirds from bubble to dew (handbook 02). */
 const DEW_SHARE = 2 / 3
-/** [memory] film of dry vapour against that of boiling refrigerant. */
-const VAPOUR_FILM_SHARE = 0.2
 const SURFACE_STEPS = 30
 const SURFACE_TOLERANCE = 1e-5
 
@@ -71,13 +70,13 @@ function surfaceBetween(
 
 const NO_SUPERHEAT = 1e-9
 /**
- * [memory] a coil is several circuits, and none gets exactly its share of air and liquid: three groups and the load of
- * each against the mean. Their outlets mix, so superheat answers to flow more gently than one ideal pipe would.
+ * [memory] a coil is several circuits, and none gets exactly its share of air and liquid: three groups, the load of each
+ * against the mean in spreads. Their outlets mix, so superheat answers to flow more gently than one ideal pipe would.
  */
-const CIRCUITS: readonly (readonly [weight: number, load: number])[] = [
-  [0.25, 0.94],
-  [0.5, 1],
-  [0.25, 1.06],
+const CIRCUITS: readonly (readonly [weight: number, spreads: number])[] = [
+  [0.25, -1],
+  [0.5, 0],
+  [0.25, 1],
 ]
 
 type Outlet = { readonly enthalpy: number; readonly wetShare: number; readonly mass: number }
@@ -86,6 +85,7 @@ type Outlet = { readonly enthalpy: number; readonly wetShare: number; readonly m
  * Boiling and superheating in one coil. In each circuit the share of the surface that boils is what the flow needs; the
  * rest meets entering air in parallel and superheats the vapour.
  * @param at corners at the evaporating pressure; massFlow kg/s; enthalpyIn J/kg after the metering device
+ * @param flowShare flow against the rated: inner films and the pressure lost inside follow it
  */
 export function evaporate(
   name: RefrigerantName,
@@ -94,12 +94,17 @@ export function evaporate(
   at: Corners,
   massFlow: number,
   enthalpyIn: number,
+  physics: Physics = USUAL_PHYSICS,
+  flowShare = 1,
 ): EvaporatorDuty {
-  const { heat: most, surface } = fullHeat(stream, coil.inside, boilingTemperature(at))
-  const conductance = effectiveConductance(stream, coil.inside * VAPOUR_FILM_SHARE)
+  const inside = coil.inside * flowShare ** physics.filmExponent
+  const boiling = boilingTemperature(at) + (physics.coilLoss / 2) * flowShare * flowShare
+  const { heat: most, surface } = fullHeat(stream, inside, boiling)
+  const conductance = effectiveConductance(stream, inside * physics.vapourFilm)
   const isobar = isobarAt(name, at.dew)
   let [enthalpyOut, wetShare, mass] = [0, 0, 0]
-  for (const [weight, load] of CIRCUITS) {
+  for (const [weight, spreads] of CIRCUITS) {
+    const load = 1 + spreads * physics.loadSpread
     const out = throughCircuit(
       isobar,
       coil,
@@ -109,6 +114,7 @@ export function evaporate(
       most,
       conductance,
       stream.temperature,
+      physics.voids,
     )
     enthalpyOut += weight * load * out.enthalpy
     wetShare += weight * out.wetShare
@@ -139,6 +145,7 @@ function throughCircuit(
   most: number,
   conductance: number,
   air: number,
+  voids: VoidLaw,
 ): Outlet {
   const needed = massFlow * (at.vapourEnthalpy - enthalpyIn)
   const qualityIn = qualityOf(at, enthalpyIn)
@@ -149,12 +156,13 @@ function throughCircuit(
       at.vapourDensity,
       qualityIn,
       qualityOf(at, enthalpy),
+      voids,
     )
     return { enthalpy, wetShare: 1, mass: coil.volume * density }
   }
   const wetShare = needed / most
   const dry = superheat(isobar, massFlow, (1 - wetShare) * conductance, air - at.dew)
-  const wetDensity = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, qualityIn, 1)
+  const wetDensity = meanTwoPhaseDensity(at.liquidDensity, at.vapourDensity, qualityIn, 1, voids)
   return {
     enthalpy: dry.enthalpy,
     wetShare,

@@ -1,4 +1,5 @@
 import type { RefrigerantName } from '../physics/refrigerants/catalogue'
+import type { Physics } from './physics'
 
 /** A compressor by its swept volume and three losses. SI. */
 export type Compressor = {
@@ -15,6 +16,8 @@ export type Compressor = {
   readonly leakArea: number
   /** heat lost by the shell, W/K over the air around it */
   readonly shellLoss: number
+  /** share of the rise in enthalpy by which motor and head warm the gas before it is swept */
+  readonly suctionWarming: number
   /** gas space at suction pressure, m3 */
   readonly freeVolume: number
 }
@@ -43,6 +46,12 @@ export type MeteringDevice = {
   /** limits of the opening, share of `area` */
   readonly leastOpening: number
   readonly mostOpening: number
+  /** opening at the rating point, and the power with which it follows the bulb */
+  readonly ratedOpening: number
+  readonly openingExponent: number
+  /** pressure at a flashing throat as a share of saturation (0 where the device sees what is behind it), and its fall, 1/K */
+  readonly throat: number
+  readonly throatFall: number
   /** share of the way from pipe to air that the bulb's temperature is off; 0 when tight and insulated */
   readonly bulbError: number
 }
@@ -58,6 +67,8 @@ export type Line = {
 
 /** Everything that does not change while a unit runs, for one mode. */
 export type Circuit = {
+  /** the model's own choices */
+  readonly physics: Physics
   /** what is inside; not what the plate says when the charge is wrong */
   readonly refrigerant: RefrigerantName
   readonly compressor: Compressor

@@ -48,7 +48,7 @@ export function heatingCircuit(sized: SizedUnit, anchor: Anchor): Anchor {
     ...cooling,
     condenser: cooling.evaporator,
     evaporator: cooling.condenser,
-    metering: bareDevice(cooling.metering.type, SUPERHEAT),
+    metering: bareDevice(cooling.metering.type, SUPERHEAT, cooling.physics),
   }
   const rated = solveCircuit(swapped, around, { ...anchor, circuit: swapped }, SIZING)
   const circuit: Circuit = {

@@ -43,7 +43,9 @@ export function highSide(
   const { refrigerant: name, condenser: coil, receiverVolume, subcoolerShare } = circuit
   const hasReceiver = receiverVolume > 0
   const held = hasReceiver ? subcoolerShare : 0
-  const condenser = condense(name, coil, stream, at, pressure, massFlow, enthalpyIn, held)
+  const { physics } = circuit
+  const flowShare = massFlow / circuit.nominalFlow
+  const condenser = condense(name, coil, stream, at, pressure, massFlow, enthalpyIn, held, physics, flowShare)
   if (!hasReceiver && circuit.headFloor === undefined) {
     return { condenser, leaving: leavingInlet(name, condenser, at, pressure), receiverLevel: 0 }
   }
@@ -53,7 +55,8 @@ export function highSide(
     return { condenser, leaving: leavingInlet(name, condenser, at, pressure), receiverLevel: 0 }
   // Liquid held back on command rejoins hot gas at the receiver: only what overfills the receiver subcools the liquid.
   const overfull = Math.max(condenser.flooded - commanded - RECEIVER_RAMP, 0)
-  const conductance = condenserConductances(stream, coil.inside).liquid * (held + overfull)
+  const conductance =
+    condenserConductances(stream, coil.inside, physics, flowShare).liquid * (held + overfull)
   const cooled = coolLiquid(name, at.bubble, pressure, massFlow, stream.temperature, conductance)
   // Written out: copying by spread costs more here than all the physics of the coil.
   const flooded: CondenserDuty = {

@@ -18,6 +18,8 @@ export type KindRow = {
   /** superheat gained between coil and compressor at the rating point, F */
   readonly lineGain: number
   readonly subcooling: number
+  /** condensing temperature beside what overAmbient.ts or the water gives, F */
+  readonly condensingShift?: number
   /** refrigerant volume, litres a ton */
   readonly evaporatorVolume: number
   readonly condenserVolume: number

@@ -42,15 +42,20 @@ export function inletState(name: RefrigerantName, pressure: number, enthalpy: nu
   return { pressure, enthalpy, temperature, quality, density }
 }
 
-type Throat = { readonly share: number }
+const LEAST_THROAT = 0.3
 
 /**
- * [memory] a flashing orifice chokes: the pressure at its throat stays near this share of saturation at the inlet
- * temperature; a capillary chokes earlier along its length. Valves see the pressure behind them.
+ * [memory] a flashing orifice chokes: the pressure at its throat stays near a share of saturation at the inlet
+ * temperature, lower the more the liquid is subcooled; a capillary chokes earlier along its length. Valves see the
+ * pressure behind them.
  */
-const THROAT: Partial<Record<MeteringDevice['type'], Throat>> = {
-  'fixed-orifice': { share: 0.82 },
-  capillary: { share: 0.7 },
+function throatPressure(name: RefrigerantName, device: MeteringDevice, inlet: Inlet): number {
+  if (device.throat === 0) return 0
+  const saturation = saturationPressure(name, 'bubble', inlet.temperature)
+  if (device.throatFall === 0) return Math.min(device.throat * saturation, inlet.pressure)
+  const subcooled = Math.max(saturationTemperature(name, 'bubble', inlet.pressure) - inlet.temperature, 0)
+  const share = Math.max(device.throat - device.throatFall * subcooled, LEAST_THROAT)
+  return Math.min(share * saturation, inlet.pressure)
 }
 
 /** Flow through a wide open device, kg/s. @param behind pressure behind it, Pa */
@@ -60,17 +65,14 @@ export function fullFlow(
   inlet: Inlet,
   behind: number,
 ): number {
-  const throat = THROAT[device.type]
-  const flashing = throat
-    ? Math.min(throat.share * saturationPressure(name, 'bubble', inlet.temperature), inlet.pressure)
-    : 0
-  const drop = Math.max(inlet.pressure - Math.max(behind, flashing), 0)
+  const drop = Math.max(inlet.pressure - Math.max(behind, throatPressure(name, device, inlet)), 0)
   return device.area * Math.sqrt(2 * inlet.density * drop)
 }
 
 /** Share by which a valve opens at a bulb superheat, inside its limits; fixed devices are always open. */
 export function openingAt(device: MeteringDevice, superheat: number): number {
   if (device.type === 'fixed-orifice' || device.type === 'capillary') return device.mostOpening
-  const wanted = (superheat - device.closedSuperheat) / device.openSpan
+  const way = (superheat - device.closedSuperheat) / device.openSpan
+  const wanted = way <= 0 || device.openingExponent === 1 ? way : way ** device.openingExponent
   return Math.min(Math.max(wanted, device.leastOpening), device.mostOpening)
 }

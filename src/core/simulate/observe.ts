@@ -18,12 +18,15 @@ const PLAIN = 0.35
 /** Severity from which a weighed charge is plainly off the plate. */
 const LEAST_WEIGHED = 0.2
 
-type Words = { readonly [K in ObservationKey]?: string }
+/** A word, or several of which one is met, as often as it stands in the list. */
+type Words = { readonly [K in ObservationKey]?: string | readonly string[] }
 
 /** Where frost or sweat begins, by temperatures and by how far the liquid reaches. */
 function frost({ state }: Steady): string {
   const { liquid, evaporator, evaporatorCorners: low, afterCoil } = state
-  if (liquid.beforeDryer.temperature - liquid.afterDryer.temperature > DRYER_SWEATS) return 'after-dryer'
+  // Liquid that expands in the line or in the dryer is cold from there on, before any device.
+  const drop = liquid.leaving.temperature - liquid.afterDryer.temperature
+  if (drop > DRYER_SWEATS && liquid.afterDryer.quality > 0) return 'after-dryer'
   const cold = low.bubble < FREEZING
   if (afterCoil.temperature - low.dew < WET_SUCTION) return 'suction-to-compressor'
   if (cold && evaporator.wetShare < STARVED_SHARE) {
@@ -34,13 +37,29 @@ function frost({ state }: Steady): string {
 
 const noPumpDown = { pumpDownTest: 'cannot-pull-down' } as const
 const lessInside: (s: number) => Words = (s) => (s > LEAST_WEIGHED ? { weighedCharge: 'below-plate' } : {})
+const LEAK_STAINS = [
+  'none',
+  'none',
+  'joint',
+  'joint',
+  'line-set',
+  'condenser-coil',
+  'evaporator-coil',
+] as const
 const noStem = { stemResponse: 'none' } as const
 
 /** What a fault shows beside the circuit's state, by severity; what is not named reads as on a sound unit. */
 const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = {
-  undercharge: (s) => ({ ...lessInside(s), ...(s > PLAIN ? { oilStain: 'joint' } : {}) }),
-  'access-fitting-leak': (s) => ({ ...lessInside(s), oilStain: 'service-valve' }),
-  'relief-plug-melted': (s) => ({ ...lessInside(s), oilStain: 'condenser-coil', reliefPlug: 'melted' }),
+  undercharge: (s) => ({ ...lessInside(s), ...(s > PLAIN ? { oilStain: LEAK_STAINS } : {}) }),
+  'access-fitting-leak': (s) => ({
+    ...lessInside(s),
+    oilStain: ['service-valve', 'service-valve', 'valve-stem', 'none'],
+  }),
+  'relief-plug-melted': (s) => ({
+    ...lessInside(s),
+    oilStain: ['condenser-coil', 'none'],
+    reliefPlug: 'melted',
+  }),
   'rv-pilot-tube-leak': (s) => ({ ...lessInside(s), oilStain: 'reversing-valve' }),
   overcharge: (s) => (s > LEAST_WEIGHED ? { weighedCharge: 'above-plate' } : {}),
   'service-valve-damaged': (s) => (s > PLAIN ? { frostPattern: 'service-valve' } : {}),
@@ -56,7 +75,7 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
     inletScreen: 'plugged',
     bulbWarmResponse: s > 0.7 ? 'none' : 'opens',
     ...noStem,
-    ...(s > PLAIN ? { oilAppearance: 'metal-flakes' } : {}),
+    ...(s > PLAIN ? { oilAppearance: ['metal-flakes', 'dark', 'clear'] } : {}),
   }),
   'moisture-freeze-at-valve': () => ({
     bulbWarmResponse: 'none',
@@ -67,13 +86,20 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
   }),
   'txv-overfeeding': () => ({ ...noStem, bulbIceResponse: 'stays-open' }),
   'eev-fault': () => noStem,
-  'equalizer-broken-or-blocked': () => ({ equalizerState: 'blocked' }),
+  'equalizer-broken-or-blocked': () => ({ equalizerState: ['blocked', 'broken'] }),
   'txv-bulb-loose': (s) => ({ bulbState: s > 0.5 ? 'loose' : 'uninsulated' }),
   'fixed-orifice-oversized': () => ({ orificeSize: 'wrong-or-unseated' }),
   'compressor-not-pumping': (s) =>
-    s > PLAIN ? { ...noPumpDown, compressorNoise: 'rattling', handValveTest: 'cannot-pull-down' } : {},
+    s > PLAIN
+      ? {
+          ...noPumpDown,
+          compressorNoise: ['rattling', 'rattling', 'loud', 'normal'],
+          handValveTest: 'cannot-pull-down',
+        }
+      : {},
   'internal-relief-open': () => ({ reliefNoise: 'yes', reliefAfterRestart: 'stays-open', ...noPumpDown }),
-  'reversing-valve-leaking-through': (s) => (s > PLAIN ? { reversingValveNoise: 'hiss' } : {}),
+  'reversing-valve-leaking-through': (s) =>
+    s > PLAIN ? { reversingValveNoise: ['hiss', 'hiss', 'none'] } : {},
   'reversing-valve-stuck-mid': () => ({ reversingValveNoise: 'hiss', ...noPumpDown }),
   'condenser-fouled': (s) => ({ condenserCoil: 'dirty', ...(s > 0.9 ? { outdoorFan: 'off' } : {}) }),
   'condenser-water-low-flow': () => ({ waterStrainer: 'plugged-or-shut' }),
@@ -84,7 +110,7 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
 }
 
 /** What a sound unit shows. */
-const SOUND: Words = {
+const SOUND: { readonly [K in ObservationKey]?: string } = {
   compressorState: 'running',
   comesAndGoes: 'no',
   callForOperation: 'yes',
@@ -131,15 +157,16 @@ const SOUND: Words = {
 }
 /** Where frost begins and what the sight glass shows, as the state and the fault have it. */
 export function seenInState(steady: Steady): { readonly frostPattern: string; readonly sightGlass: string } {
+  const own = tellsOf(steady).frostPattern
   const bubbles = steady.state.liquid.beforeDryer.quality > BUBBLES
   const state = { frostPattern: frost(steady), sightGlass: bubbles ? 'bubbles' : 'clear' }
   return {
     ...state,
-    ...(told(steady).frostPattern ? { frostPattern: told(steady).frostPattern as string } : {}),
+    ...(typeof own === 'string' ? { frostPattern: own } : {}),
   }
 }
 
-const told = ({ question }: Steady): Words =>
+const tellsOf = ({ question }: Steady): Words =>
   Object.assign({}, ...(question.faults ?? []).map(({ fault, severity }) => TELLS[fault]?.(severity) ?? {}))
 
 /**
@@ -156,11 +183,12 @@ export function observe(
   changed: { readonly [K in ObservationKey]?: string } = {},
 ): Observations {
   const { plate } = steady.sized
-  const truth: Words = { ...SOUND, ...told(steady), ...seenInState(steady), ...changed }
+  const truth: Words = { ...SOUND, ...tellsOf(steady), ...seenInState(steady), ...changed }
   const seen: Record<string, string> = {}
   for (const key of keys) {
-    const word = truth[key]
-    if (word === undefined || !canObserve(plate, key)) continue
+    const told = truth[key]
+    if (told === undefined || !canObserve(plate, key)) continue
+    const word = typeof told === 'string' ? told : (told[Math.floor(random() * told.length)] as string)
     const words = OBSERVATIONS[key].values as readonly string[]
     const mistaken = random() < lapse
     seen[key] = mistaken ? (words[Math.floor(random() * words.length)] as string) : word

@@ -9,14 +9,13 @@ import { type CompressorDuty, runCompressor } from './compressor'
 import { SHAPES } from './compressorShapes'
 import type { Compressor } from './hardware'
 import type { KindRow } from './kinds'
+import type { Physics } from './physics'
 import { type RatingPoint, ratingPoint } from './ratingPoint'
 import { type Corners, cornersAtBubble, cornersAtDew } from './saturations'
 
 export const LITRE = 1e-3
 const difference = (value: number) => differenceToKelvin(value, 'F')
 
-/** [practice] saturation lost in the suction line. */
-const SUCTION_LOSS_KELVIN = difference(2)
 /** [practice] a liquid line loses about a degree. */
 export const LIQUID_LINE_LOSS_KELVIN = difference(1)
 const SHELL_LOSS_SHARE = 0.07
@@ -30,6 +29,7 @@ export const hasReceiver = (unit: UnitPlate) => unit.receiver === true || unit.h
 export type Design = {
   readonly unit: UnitPlate
   readonly row: KindRow
+  readonly physics: Physics
   readonly tons: number
   readonly rating: RatingPoint
   readonly low: Corners
@@ -42,14 +42,14 @@ export type Design = {
 }
 
 /** Saturations and enthalpies that the rating point asks for. */
-export function designOf(unit: UnitPlate, row: KindRow): Design {
+export function designOf(unit: UnitPlate, row: KindRow, physics: Physics): Design {
   const name = unit.refrigerant
   const rating = ratingPoint(unit, row)
   const low = cornersAtDew(name, rating.boiling)
   const high = cornersAtBubble(name, bubbleAtMeanCondensing(name, rating.condensing))
   const superheat = attainable(rating, low)
   const out = superheatedVapour(name, low.dew, superheat)
-  const colder = cornersAtDew(name, low.dew - SUCTION_LOSS_KELVIN)
+  const colder = cornersAtDew(name, low.dew - physics.suctionLoss)
   const gained = superheatedVapour(name, colder.dew, out.temperature + rating.lineGain - colder.dew)
   const liquid = subcooledLiquid(name, high.bubble - subcoolingOf(unit, rating), high.pressure)
   const lost = LIQUID_LINE_LOSS_KELVIN * liquidHeat(name, high)
@@ -57,6 +57,7 @@ export function designOf(unit: UnitPlate, row: KindRow): Design {
   return {
     unit,
     row,
+    physics,
     tons: tonsOf(unit, row),
     rating: { ...rating, superheat },
     low,
@@ -93,13 +94,19 @@ export function pump(design: Design, compressor: Compressor, enthalpy: number): 
 
 /** A compressor that pumps the rated flow. */
 export function sizeCompressor(design: Design, enthalpy: number): Compressor {
-  const { unit, row, tons, high, massFlow, suctionPressure, rating } = design
-  const { leakShare, ...shape } = SHAPES[unit.compressor?.type ?? row.compressor]
+  const { unit, row, physics, tons, high, massFlow, suctionPressure, rating } = design
+  const { leakShare, ...usual } = SHAPES[unit.compressor?.type ?? row.compressor]
+  const shape = {
+    ...usual,
+    clearance: usual.clearance * physics.clearance,
+    efficiencyFall: usual.efficiencyFall * physics.efficiencyFall,
+    suctionWarming: physics.suctionWarming,
+  }
   const base = { ...shape, leakArea: 0, shellLoss: 0, freeVolume: tons * SHELL_LITRES * LITRE }
   const run = (compressor: Compressor) => pump(design, compressor, enthalpy)
   const trial = run({ ...base, displacement: massFlow / high.vapourDensity })
   const drop = high.pressure * (1 - Math.max(suctionPressure / high.pressure, 0.55))
-  const leakArea = (leakShare * massFlow) / Math.sqrt(2 * trial.dischargeDensity * drop)
+  const leakArea = (leakShare * physics.innerLeak * massFlow) / Math.sqrt(2 * trial.dischargeDensity * drop)
   const power = (trial.power / trial.massFlow) * massFlow
   const warm = Math.max(trial.dischargeTemperature - rating.around.ambient, 10)
   const built = { ...base, leakArea, shellLoss: (SHELL_LOSS_SHARE * power) / warm }

@@ -52,7 +52,7 @@ export function ratingPoint(unit: UnitPlate, row: KindRow): RatingPoint {
     },
     capacity,
     boiling: f(dry) - difference(row.evaporatorDifference),
-    condensing: entering + condensingOver(unit, capacity, waterFlow),
+    condensing: entering + condensingOver(unit, capacity, waterFlow) + difference(row.condensingShift ?? 0),
     superheat: difference(isFixed(unit.metering) ? row.fixedSuperheat : row.superheat),
     lineGain: difference(row.lineGain),
     subcooling: plate

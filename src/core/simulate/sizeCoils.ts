@@ -23,10 +23,9 @@ const FOOT = 0.3048
 /** [memory] share of the air that a coil does not touch: comfort coils are deep, box coils open. */
 const COMFORT_BYPASS = 0.15
 const BOX_BYPASS = 0.3
-/** [memory] how near a condenser brings its air to the refrigerant, and inner film against outer. */
-const CONDENSER_EFFECTIVENESS = 0.65
-const INNER_TO_OUTER = 3
 /** [practice] pressure lost in the liquid line and in a sound dryer. */
+/** [memory] a liquid line that is little warmer than the air is not bare copper in a wind for that. */
+const LEAST_DRIVE_KELVIN = 8
 const LIQUID_LINE_PASCALS = 15_000
 const DRYER_PASCALS = 5_000
 /** [memory] litres a ton of a dryer core. */
@@ -42,33 +41,40 @@ const isBoxRow = (row: KindRow) => row.evaporatorAir.wet === undefined
 
 /** Coil on the evaporating side: outer film by the bypass factor, inner film by what the rating needs. */
 export function sizeEvaporator(design: Design): Coil {
-  const { unit, row, tons, rating, low, massFlow, enthalpyOut, liquidEnthalpy } = design
+  const { unit, row, physics, tons, rating, low, massFlow, enthalpyOut, liquidEnthalpy } = design
   const flow = row.evaporatorCfmPerTon * tons * CFM
-  const volume = row.evaporatorVolume * tons * LITRE
+  const volume = row.evaporatorVolume * physics.evaporatorVolume * tons * LITRE
   const bypass = isBoxRow(row) ? BOX_BYPASS : COMFORT_BYPASS
   const bare: Coil = { volume, flow, ratedFlow: flow, outside: 1, inside: 1 }
   const { capacityRate } = streamOf(bare, rating.around.evaporator)
-  const coil: Coil = { ...bare, outside: -Math.log(bypass) * capacityRate }
+  const coil: Coil = { ...bare, outside: -Math.log(bypass) * physics.evaporatorDepth * capacityRate }
   const stream = streamOf(coil, rating.around.evaporator)
   const surplus = (log: number) =>
-    evaporate(unit.refrigerant, { ...coil, inside: Math.exp(log) }, stream, low, massFlow, liquidEnthalpy)
-      .enthalpyOut - enthalpyOut
+    evaporate(
+      unit.refrigerant,
+      { ...coil, inside: Math.exp(log) },
+      stream,
+      low,
+      massFlow,
+      liquidEnthalpy,
+      physics,
+    ).enthalpyOut - enthalpyOut
   const guess = rating.capacity / (stream.temperature - low.dew)
   return { ...coil, inside: Math.exp(feasible(surplus, Math.log(guess * 0.3), Math.log(guess * 100))) }
 }
 
 /** Coil on the condensing side: both films grow together until the rating's shares fill it. */
 export function sizeCondenser(design: Design, dischargeEnthalpy: number, dischargeTemperature: number): Coil {
-  const { unit, row, tons, rating, high, massFlow } = design
-  const volume = row.condenserVolume * tons * LITRE
+  const { unit, row, physics, tons, rating, high, massFlow } = design
+  const volume = row.condenserVolume * physics.condenserVolume * tons * LITRE
   const { temperature } = rating.around.condenser
   const rejected = massFlow * (dischargeEnthalpy - design.liquidEnthalpy)
-  const rate = rejected / (condensingTemperature(high) - temperature) / CONDENSER_EFFECTIVENESS
+  const rate = rejected / (condensingTemperature(high) - temperature) / physics.condenserEffectiveness
   const perUnit = streamOf({ volume, flow: 1, ratedFlow: 1, outside: 1, inside: 1 }, rating.around.condenser)
   const flow = rating.waterFlow ?? rate / perUnit.capacityRate
   const coilOf = (log: number): Coil => {
     const outside = Math.exp(log)
-    return { volume, flow, ratedFlow: flow, outside, inside: outside * INNER_TO_OUTER }
+    return { volume, flow, ratedFlow: flow, outside, inside: outside * physics.innerToOuter }
   }
   const held = hasReceiver(unit) ? SUBCOOLER_SHARE : 0
   const flooded = hasReceiver(unit) ? RECEIVER_RATED_FLOODED : 0
@@ -76,7 +82,7 @@ export function sizeCondenser(design: Design, dischargeEnthalpy: number, dischar
   const surplus = (log: number) => {
     const coil = coilOf(log)
     const stream = streamOf(coil, rating.around.condenser)
-    const g = condenserConductances(stream, coil.inside)
+    const g = condenserConductances(stream, coil.inside, physics)
     const gas = singlePhaseShare(
       massFlow,
       dischargeEnthalpy - high.vapourEnthalpy,
@@ -120,8 +126,8 @@ const line = (
 
 /** Suction line, liquid line, dryer and screen with the losses of the rating point. */
 export function sizeLines(design: Design): Pick<Circuit, 'suctionLine' | 'liquidLine' | 'dryer' | 'screen'> {
-  const { unit, row, tons, rating, low, high, massFlow, enthalpyOut, suctionEnthalpy, suctionPressure } =
-    design
+  const { unit, row, physics, tons, rating, low, high } = design
+  const { massFlow, enthalpyOut, suctionEnthalpy, suctionPressure } = design
   const length = unit.lineSet?.length ? toSI(unit.lineSet.length) : row.lineLengthFeet * FOOT
   const out = superheatedVapour(unit.refrigerant, low.dew, rating.superheat)
   const over = rating.around.ambient - out.temperature
@@ -144,8 +150,8 @@ export function sizeLines(design: Design): Pick<Circuit, 'suctionLine' | 'liquid
       LIQUID_LINE_PASCALS,
       massFlow,
       liquid.density,
-      length * LIQUID_BORE_AREA * Math.sqrt(tons / 3),
-      drive > 0 ? lost / drive : 0,
+      length * LIQUID_BORE_AREA * physics.liquidLineVolume * Math.sqrt(tons / 3),
+      lost / Math.max(drive, LEAST_DRIVE_KELVIN),
     ),
     dryer: line(DRYER_PASCALS, massFlow, liquid.density, tons * DRYER_LITRES * LITRE, 0),
     screen: { volume: 0, resistance: 0, conductance: 0 },

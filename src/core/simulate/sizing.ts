@@ -6,6 +6,7 @@ import { circuitAt, streamsOf, type Unknowns } from './circuitState'
 import type { Circuit, MeteringDevice } from './hardware'
 import { KINDS, type KindRow } from './kinds'
 import { fullFlow } from './metering'
+import { type Physics, USUAL_PHYSICS } from './physics'
 import {
   designOf,
   hasReceiver,
@@ -33,9 +34,6 @@ export type SizedUnit = {
 
 /** [memory] a sound reversing valve warms suction by about a degree. */
 const VALVE_RISE_KELVIN = differenceToKelvin(1, 'F')
-/** [memory] valves are chosen so that they stand at about this opening at the rating point. */
-const RATED_OPENING = 0.62
-const CLOSED_SHARE = 0.55
 const EEV_BAND_KELVIN = 0.5
 /** [memory] litres a ton of discharge pipe, and of an accumulator. */
 const DISCHARGE_LITRES = 0.1
@@ -47,21 +45,35 @@ const HEAD_FLOOR = toKelvin({ value: 92, unit: 'F' })
 const SCALE_LIMITS = [0.5, 2.5] as const
 
 /** A device of area one with the spring of its kind; the area follows from the rated flow. */
-export function bareDevice(type: MeteringDevice['type'], superheat: number): MeteringDevice {
-  const fixed = { type, area: 1, leastOpening: 0.02, mostOpening: 1, bulbError: 0 }
-  if (isFixed(type)) return { ...fixed, closedSuperheat: 0, openSpan: 1 }
-  const closed = type === 'eev' ? superheat - EEV_BAND_KELVIN * RATED_OPENING : superheat * CLOSED_SHARE
-  const openSpan = (superheat - closed) / RATED_OPENING
-  return { ...fixed, closedSuperheat: closed, openSpan }
+export function bareDevice(
+  type: MeteringDevice['type'],
+  superheat: number,
+  { ratedOpening, closedShare, openingExponent, orificeThroat, capillaryThroat, throatFall }: Physics,
+): MeteringDevice {
+  const any = { type, area: 1, leastOpening: 0.02, mostOpening: 1, bulbError: 0 }
+  if (isFixed(type)) {
+    const throat = type === 'capillary' ? capillaryThroat : orificeThroat
+    return {
+      ...any,
+      closedSuperheat: 0,
+      openSpan: 1,
+      ratedOpening: 1,
+      openingExponent: 1,
+      throat,
+      throatFall,
+    }
+  }
+  const closedSuperheat =
+    type === 'eev' ? superheat - EEV_BAND_KELVIN * ratedOpening : superheat * closedShare
+  const openSpan = (superheat - closedSuperheat) / ratedOpening ** (1 / openingExponent)
+  return { ...any, closedSuperheat, openSpan, ratedOpening, openingExponent, throat: 0, throatFall: 0 }
 }
-
-const ratedOpening = (device: MeteringDevice) => (isFixed(device.type) ? 1 : RATED_OPENING)
 
 /** The device whose flow at a state equals the state's flow. */
 export function sizedDevice(circuit: Circuit, state: ReturnType<typeof circuitAt>): MeteringDevice {
   const device = { ...circuit.metering, area: 1 }
   const flow = fullFlow(circuit.refrigerant, device, state.liquid.atDevice, state.evaporatorCorners.pressure)
-  return { ...circuit.metering, area: state.unknowns.massFlow / flow / ratedOpening(device) }
+  return { ...circuit.metering, area: state.unknowns.massFlow / flow / device.ratedOpening }
 }
 
 /** Multiplies every inner volume, so that the charge is what the plate says. */
@@ -85,19 +97,31 @@ function scaleVolumes(circuit: Circuit, by: number): Circuit {
   }
 }
 
+/** A kind as another design of it. */
+const designedRow = (row: KindRow, physics: Physics): KindRow => ({
+  ...row,
+  evaporatorDifference: row.evaporatorDifference * physics.evaporatorDifference,
+  condensingShift: physics.condensing,
+  superheat: row.superheat * physics.superheat,
+  fixedSuperheat: row.fixedSuperheat * physics.superheat,
+  subcooling: row.subcooling * physics.subcooling,
+  lineGain: row.lineGain * physics.lineGain,
+})
+
 /**
  * Builds a unit from its plate: coils, compressor, device and charge such that it stands at its rating point.
+ * @param physics the choices that a plate does not tell
  * @throws OrzoError not-simulated for kinds without a model or plates that no coil can meet
  */
-export function sizeUnit(unit: UnitPlate): SizedUnit {
+export function sizeUnit(unit: UnitPlate, physics: Physics = USUAL_PHYSICS): SizedUnit {
   if (unit.kind === 'other') {
     throw new OrzoError(
       'not-simulated',
       'A unit of kind "other" has no model: choose the kind that it resembles most.',
     )
   }
-  const row = KINDS[unit.kind]
-  const design = designOf(unit, row)
+  const row = designedRow(KINDS[unit.kind], physics)
+  const design = designOf(unit, row, physics)
   const { rating, low, high, massFlow, tons } = design
   const reversing = hasReversingValve(unit)
   const warmed = reversing ? VALVE_RISE_KELVIN * superheatHeat(design) : 0
@@ -112,16 +136,18 @@ export function sizeUnit(unit: UnitPlate): SizedUnit {
   )
   const receiverVolume = hasReceiver(unit) ? condenser.volume * RECEIVER_TO_CONDENSER : 0
   const draft: Circuit = {
+    physics,
     refrigerant: unit.refrigerant,
     compressor,
     condenser,
     evaporator: sizeEvaporator(design),
-    metering: bareDevice(unit.metering, rating.superheat),
+    metering: bareDevice(unit.metering, rating.superheat, physics),
     ...sizeLines(design),
     dischargeVolume: tons * DISCHARGE_LITRES * LITRE,
     receiverVolume,
     subcoolerShare: hasReceiver(unit) ? SUBCOOLER_SHARE : 0,
-    accumulatorVolume: (unit.accumulator ?? reversing) ? tons * ACCUMULATOR_LITRES * LITRE : 0,
+    accumulatorVolume:
+      (unit.accumulator ?? reversing) ? tons * ACCUMULATOR_LITRES * physics.accumulatorVolume * LITRE : 0,
     parked: 0,
     valveLeakArea: 0,
     valveConductance,

@@ -3,7 +3,15 @@ import { OrzoError } from '../base/errors/orzoError'
 import type { UnitPlate } from '../record/equipment/unit'
 import { siteAtmosphere } from '../record/equipment/circumstances'
 import { circuitAt, type CircuitState, streamsOf } from './circuitState'
-import { CHANGES, type Faulty, refrigerantInside, type Scale, type SimulatedFault } from './circuitFaults'
+import {
+  CHANGES,
+  type Faulty,
+  NEARLY,
+  refrigerantInside,
+  type Scale,
+  type SimulatedFault,
+} from './circuitFaults'
+import { attempt } from '../base/errors/orzoError'
 import {
   type Conditions,
   fillConditions,
@@ -13,6 +21,7 @@ import {
   surroundingsOf,
 } from './conditions'
 import type { Circuit, Surroundings } from './hardware'
+import { type Physics, USUAL_PHYSICS } from './physics'
 import { heatingCircuit } from './heating'
 import { ratingPoint } from './ratingPoint'
 import { type SizedUnit, sizeUnit } from './sizing'
@@ -47,10 +56,11 @@ export type Simulator = {
 
 /**
  * Builds the simulator of a unit; its refrigerant's table must be loaded, and for a wrong charge the others (CONFUSIONS).
+ * @param physics the choices that a plate does not tell
  * @throws OrzoError not-simulated for kinds without a model or plates that cannot be met
  */
-export function simulatorOf(unit: UnitPlate): Simulator {
-  const sized = sizeUnit(unit)
+export function simulatorOf(unit: UnitPlate, physics: Physics = USUAL_PHYSICS): Simulator {
+  const sized = sizeUnit(unit, physics)
   const { around } = ratingPoint(unit, sized.row)
   const rating: Anchor = { circuit: sized.cooling, around, unknowns: sized.rated }
   if (isPool(unit)) return { sized, anchors: { heating: rating } }
@@ -99,13 +109,25 @@ export function simulateSteady(simulator: Simulator, question: SteadyQuestion): 
     around: surroundingsOf(unit, mode, conditions, atmosphere),
   }
   const scale = scaleOf(anchor)
-  const { circuit, around } = faults.reduce(
-    (faulty, { fault, severity }) => CHANGES[fault](faulty, severity, scale),
-    healthy,
-  )
   const inside = refrigerantInside(unit.refrigerant, severityOf(faults, 'wrong-or-mixed-refrigerant'))
-  const filled = { ...circuit, refrigerant: inside }
-  const same = inside === unit.refrigerant
-  const state = solveCircuit(filled, around, same ? anchor : undefined)
-  return { question, sized, mode, conditions, atmosphere, circuit: filled, around, state }
+  const solved = (way: number) => {
+    const { circuit, around } = faults.reduce((faulty, { fault, severity }) => {
+      const change = (way > 0 && NEARLY[fault]?.[way - 1]) || CHANGES[fault]
+      return change(faulty, severity, scale)
+    }, healthy)
+    const filled = { ...circuit, refrigerant: inside }
+    const state = solveCircuit(filled, around, inside === unit.refrigerant ? anchor : undefined)
+    return { circuit: filled, around, state }
+  }
+  const found = firstOf(solved, Math.max(0, ...faults.map(({ fault }) => NEARLY[fault]?.length ?? 0)))
+  return { question, sized, mode, conditions, atmosphere, ...found }
+}
+
+/** The first way that has an answer; the last one's error where none has. */
+function firstOf<T>(solved: (way: number) => T, last: number): T {
+  for (let way = 0; way < last; way++) {
+    const found = attempt(() => solved(way))
+    if (found.ok) return found.value
+  }
+  return solved(last)
 }

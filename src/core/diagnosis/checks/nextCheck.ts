@@ -9,6 +9,7 @@ import type { Assessment } from '../evidence/assess'
 import { electricalTestRow } from '../electrical/electricalTests'
 import { familyOf } from '../faults/families'
 import { featureRow } from '../evidence/features'
+import { differentWork, isGeneric, isHighAndFull } from './work'
 import type { SuspectId } from '../faults/faults'
 import type { Item } from '../evidence/items'
 import { featureOutcomes, type Outcome, type Predictor, predictorOf, wordOutcomes } from '../ranking/predict'
@@ -40,12 +41,16 @@ export type NextCheck = {
 }
 
 const MOST_CHECKS = 4
+/** Of those shown, the first three are three kinds of work. */
+const KINDS_SHOWN = 3
 /** Checks looked at for what would unseat the leader. */
 const MOST_LOOKED_AT = 10
 /** Hypotheses below this share do not sway the choice and are left out of the sum. */
 const LEAST_PROBABILITY = 0.004
 /** Information below this is not worth a walk, bits. */
 const LEAST_GAIN = 0.03
+/** A question that fits every complaint must tell more to be worth a place, bits. */
+const LEAST_GENERIC_GAIN = 0.1
 /** Which fault of a family it is matters less than what would be done next, but it does. */
 const WITHIN_FAMILY = 0.4
 /** [practice] walking, unpacking, writing down: beside the minutes of the check itself. */
@@ -224,18 +229,21 @@ export function askChecks(
   }
   const open = CHECK_IDS.filter((id) => isPossible(id, assessment, taken)).map(weigh)
   const checks = withLifts(open, holding)
-    .filter(({ id, gain }) => gain >= LEAST_GAIN || comesFirst(id, assessment))
-    .sort(
-      (a, b) =>
-        Number(comesFirst(b.id, assessment)) - Number(comesFirst(a.id, assessment)) || rate(b) - rate(a),
-    )
+    .filter(({ id, gain }) => gain >= leastGain(id) || comesFirst(id, assessment))
+    .sort((a, b) => place(b.id, assessment) - place(a.id, assessment) || rate(b) - rate(a))
     .slice(0, MOST_LOOKED_AT)
     .map((found) => told(found, snapshot, alive, weights))
   return {
-    nextChecks: checks.slice(0, MOST_CHECKS),
+    nextChecks: differentWork(checks, KINDS_SHOWN, MOST_CHECKS),
     mindChangers: mindChangersOf(checks, alive[0]?.hypothesis.suspect ?? 'unlisted'),
   }
 }
+
+const leastGain = (id: CheckId) => (isGeneric(id) ? LEAST_GENERIC_GAIN : LEAST_GAIN)
+
+/** What comes before all else, and what waits: under high head with much subcooling general questions wait. */
+const place = (id: CheckId, assessment: Assessment): number =>
+  comesFirst(id, assessment) ? 1 : isGeneric(id) && isHighAndFull(assessment) ? -1 : 0
 
 /** A check with what it would tell and cost. */
 type Found = Scored & {

@@ -23,7 +23,7 @@ export type ElectricalTestRow = {
 const ELECTRICAL_TESTS = {
   supply: {
     label: 'Supply volts',
-    words: ['good', 'no-volts', 'phase-lost', 'unbalanced', 'off-plate'],
+    words: ['good', 'no-volts', 'phase-lost', 'unbalanced', 'near-limit', 'off-plate'],
     needs: (unit) => (isThreePhase(unit) ? ['voltageL1L2', 'voltageL2L3', 'voltageL3L1'] : ['voltageL1L2']),
     judge: supply,
   },

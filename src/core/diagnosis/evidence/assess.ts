@@ -16,6 +16,7 @@ import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
 import { isPlaced } from '../../record/readings/places'
 import { lowPressureFlags } from '../targets/lowPressureControl'
 import type { Assessment, JudgedFeatures } from './assessment'
+import { hiddenError } from './hiddenDrop'
 import { isMute, isMuteTest } from './mute'
 import type { BranchWord } from './branchWords'
 import type { Item } from './items'
@@ -157,9 +158,8 @@ export function itemsOf(assessment: Assessment, branch?: BranchWord): Item[] {
     if (!found) return []
     const { measured: value, target } = found
     const deviation = (value.value - target.value) / target.tolerance
-    return [
-      { type: 'feature', key, deviation, error: value.error / target.tolerance, tolerance: target.tolerance },
-    ]
+    const error = Math.hypot(value.error / target.tolerance, hiddenError(key, deviation, assessment.derived))
+    return [{ type: 'feature', key, deviation, error, tolerance: target.tolerance }]
   })
   const seen = EVIDENT_OBSERVATIONS.flatMap((key): Item[] => {
     const word = snapshot.observations[key]

@@ -36,7 +36,7 @@ export const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, n
   orificeSize: { 'right-seated': 0.95 },
   pumpDownTest: { 'pulls-down': 0.92 },
   phaseSequence: { correct: 0.98 },
-  comesAndGoes: { no: 0.94 },
+  comesAndGoes: { no: 0.97 },
   callForOperation: { yes: 0.95 },
   compressorState: { running: 0.9 },
   compressorShell: { cold: 0.6 },
@@ -58,7 +58,8 @@ export const COMMON_WORDS: { readonly [K in WordKey]?: Readonly<Record<string, n
   branches: { 'all-sound': 0.6 },
   // computed from a pressure and a temperature: without a lost charge it seldom says that no liquid is left
   standing: { liquid: 0.965, over: 0.03 },
-  supply: { good: 0.985 },
+  // a sound three-phase set reads just over 2 % apart now and then, by the meter's own error
+  supply: { good: 0.955, 'near-limit': 0.03 },
   windings: { good: 0.985 },
   ground: { none: 0.97 },
   groundAtTerminals: { none: 0.97 },

@@ -10,16 +10,28 @@ const STANDS: ObservationTable = {
   compressorState: { off: 12, running: 0.01, 'hums-and-trips': 0.3, 'trips-breaker': 0.3 },
   callForOperation: { yes: 1.1 },
   startAttempt: { 'no-current': 15, starts: 0.1 },
+  hardStart: { none: 5, starts: 0.2 },
 }
 const TRIPS_BREAKER: ObservationTable = {
   ...NO_AMPS,
   compressorState: { 'trips-breaker': 40, off: 4, running: 0.02, 'hums-and-trips': 1 },
   breaker: { trips: 25, holds: 0.15 },
-  startAttempt: { 'no-current': 2, 'stays-locked': 2, starts: 0.1 },
+  startAttempt: { 'no-current': 10, 'stays-locked': 3, starts: 0.1 },
+  hardStart: { none: 5, starts: 0.2 },
 }
 /** Runs, with a fault that can be measured while it does; seldom what was called for. */
 const RUNS_ON: ObservationTable = { compressorState: { running: 0.6, off: 1, 'hums-and-trips': 0.2 } }
 const MOTOR_DEAD: ObservationTable = { ...FED, supply: { good: 1.2 } }
+
+/** The contactor's coil is called for and gets its volts. */
+const COIL_CALLED: ObservationTable = { controlVolts: { live: 1.4, dead: 0.04 } }
+/** Fed and called for, and the rotor does not turn. */
+const CANNOT_START: ObservationTable = {
+  ...NO_AMPS,
+  compressorState: { 'hums-and-trips': 40, 'trips-breaker': 8, off: 2, running: 0.01 },
+  startAttempt: { 'locked-volts-sag': 15, 'stays-locked': 20, starts: 0.1 },
+  hardStart: { none: 4, starts: 0.3 },
+}
 
 const SINGLE = { singlePhase: true } as const
 
@@ -61,7 +73,10 @@ export const ELECTRICAL_FAULT_ROWS = {
       compressorState: { running: 0.03, 'trips-breaker': 15, 'hums-and-trips': 6, off: 3 },
       windings: { unbalanced: 80, good: 0.4 },
       legAmps: { unbalanced: 10, none: 5, good: 0.2 },
-      breaker: { trips: 8, holds: 0.5 },
+      breaker: { trips: 12, holds: 0.4 },
+      // high amps for a moment, then the breaker or the overload opens
+      startAttempt: { 'no-current': 6, 'stays-locked': 8, starts: 0.1 },
+      hardStart: { none: 5, starts: 0.2 },
     },
     tell: 'ohms that do not add up or do not agree, and high amps',
   },
@@ -86,7 +101,7 @@ export const ELECTRICAL_FAULT_ROWS = {
     observations: {
       ...STANDS,
       ...MOTOR_DEAD,
-      windings: { 'common-leg-open': 90, 'all-open': 25, good: 0.15, 'one-leg-open': 0.3 },
+      windings: { 'common-leg-open': 90, 'all-open': 60, good: 0.15, 'one-leg-open': 0.3 },
       compressorShell: { hot: 12, cold: 0.03 },
     },
     tell: 'hot shell; run to start still reads (single-phase); closes after 20 minutes to some hours',
@@ -101,7 +116,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...FED,
       compressorState: { 'hums-and-trips': 30, off: 2.5, running: 0.03 },
       runCapacitor: { 'off-label': 60, good: 0.1 },
-      startAttempt: { 'stays-locked': 12, starts: 0.3 },
+      startAttempt: { 'stays-locked': 25, starts: 0.1 },
       hardStart: { starts: 10, none: 0.4 },
       startGear: { failed: 30, proven: 0.03 },
     },
@@ -111,29 +126,85 @@ export const ELECTRICAL_FAULT_ROWS = {
     label: 'Contactor failed: coil, pitted or burnt contacts',
     part: 'contactor',
     prior: 5,
-    observations: {
-      compressorState: { off: 8, 'hums-and-trips': 2, running: 0.1 },
-      contactor: { burnt: 100, worn: 15, good: 0.08 },
-      contactorPoints: { pitted: 12, 'not-pulled-in': 12, clean: 0.15 },
-      loadVolts: { dead: 12, live: 0.5 },
-      controlVolts: { live: 1.1 },
-      startAttempt: { 'no-current': 20, starts: 1 },
-      legAmps: { none: 16, 'leg-missing': 4 },
-    },
+    ways: [
+      // its coil or its mechanism: it does not pull in
+      {
+        share: 0.4,
+        observations: {
+          ...STANDS,
+          ...COIL_CALLED,
+          contactorPoints: { 'not-pulled-in': 40, pitted: 0.5, clean: 0.05 },
+          loadVolts: { dead: 25, live: 0.05 },
+        },
+      },
+      // contacts burnt open, or one pole of them
+      {
+        share: 0.35,
+        observations: {
+          ...STANDS,
+          ...COIL_CALLED,
+          compressorState: { off: 12, running: 0.01, 'hums-and-trips': 1.5, 'trips-breaker': 0.3 },
+          contactorPoints: { pitted: 40, 'not-pulled-in': 1, clean: 0.05 },
+          loadVolts: { dead: 25, live: 0.1 },
+          legAmps: { none: 8, 'leg-missing': 4, good: 0.05 },
+        },
+      },
+      // worn, and it still closes
+      {
+        share: 0.25,
+        observations: {
+          ...RUNS_ON,
+          contactor: { burnt: 120, worn: 40, good: 0.03 },
+          contactorPoints: { pitted: 25, 'not-pulled-in': 0.3, clean: 0.15 },
+        },
+      },
+    ],
     tell: 'volts on the line side, none or less on the load side; volts across closed contacts',
   },
   'supply-fault': {
     label: 'Supply fault: lost phase, low volts, unbalance, breaker, broken wire',
     part: 'supply',
     prior: 6,
-    observations: {
-      compressorState: { off: 6, 'hums-and-trips': 4, 'trips-breaker': 1, running: 0.06 },
-      supply: { 'no-volts': 400, 'phase-lost': 400, unbalanced: 150, 'off-plate': 150, good: 0.03 },
-      startAttempt: { 'locked-volts-sag': 30, 'stays-locked': 8, 'no-current': 18, starts: 1 },
-      legAmps: { 'leg-missing': 8, unbalanced: 6, none: 10 },
-      loadVolts: { dead: 6 },
-      controlVolts: { dead: 10 },
-    },
+    ways: [
+      // nothing arrives
+      {
+        share: 0.35,
+        observations: {
+          ...STANDS,
+          supply: { 'no-volts': 500, good: 0.01, unbalanced: 0.1, 'off-plate': 0.5 },
+          loadVolts: { dead: 25, live: 0.05 },
+          controlVolts: { dead: 30, live: 0.05 },
+          heater: { open: 8, good: 0.3 },
+        },
+      },
+      // a phase is lost, or the volts sag: it is fed, and cannot start
+      {
+        share: 0.25,
+        observations: {
+          ...CANNOT_START,
+          supply: { 'phase-lost': 500, good: 0.02, 'off-plate': 3 },
+          legAmps: { 'leg-missing': 12, none: 8, good: 0.05 },
+        },
+      },
+      {
+        share: 0.25,
+        observations: {
+          ...CANNOT_START,
+          supply: { 'off-plate': 400, good: 0.02 },
+          heater: { 'off-rating': 30, good: 0.1 },
+          startAttempt: { 'locked-volts-sag': 40, 'stays-locked': 10, starts: 0.1 },
+        },
+      },
+      // unbalanced or off, and it runs on
+      {
+        share: 0.15,
+        observations: {
+          ...RUNS_ON,
+          supply: { unbalanced: 300, 'near-limit': 12, 'off-plate': 100, good: 0.05 },
+          legAmps: { unbalanced: 8 },
+        },
+      },
+    ],
     tell: 'volts missing, low or unbalanced at the unit itself',
   },
   'control-open': {
@@ -142,12 +213,18 @@ export const ELECTRICAL_FAULT_ROWS = {
     prior: 6,
     observations: {
       ...STANDS,
-      callForOperation: { no: 12, yes: 0.6 },
-      contactorPoints: { 'not-pulled-in': 15, clean: 0.6, pitted: 0.3 },
-      lowPressureSwitch: { open: 15, closed: 0.5 },
-      controlVolts: { dead: 25, live: 0.1 },
-      loadVolts: { dead: 12, live: 0.1 },
+      contactorPoints: { 'not-pulled-in': 40, clean: 0.6, pitted: 0.1 },
+      controlVolts: { dead: 40, live: 0.05 },
+      loadVolts: { dead: 25, live: 0.05 },
+      // no volts at the coil of a contactor that is fed
+      supply: { good: 1.2 },
     },
+    ways: [
+      { share: 0.3, observations: { callForOperation: { no: 60, yes: 0.05 } } },
+      { share: 0.4, observations: { lowPressureSwitch: { open: 60, closed: 0.1 } } },
+      // a broken wire, a board, another switch of the string
+      { share: 0.3, observations: {} },
+    ],
     tell: 'no volts at the contactor coil; follow the string of switches from the coil backwards',
   },
   'wire-rubbed-to-ground': {
@@ -197,7 +274,8 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...STANDS,
       ...MOTOR_DEAD,
       compressorState: { off: 8, 'hums-and-trips': 5, running: 0.03 },
-      windings: { 'one-leg-open': 8, 'common-leg-open': 8, 'all-open': 3, good: 0.5 },
+      // a burnt connection reads open from the contactor
+      windings: { 'one-leg-open': 60, 'common-leg-open': 40, 'all-open': 8, good: 0.3 },
       legAmps: { none: 6, 'leg-missing': 6, good: 0.05 },
       terminalLook: { burnt: 60, sound: 0.1 },
       ground: { none: 1.1 },

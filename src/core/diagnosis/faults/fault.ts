@@ -73,6 +73,8 @@ export type FaultRow = {
   /** another signature for another metering device */
   readonly variant?: { readonly metering: readonly Metering[]; readonly signature: Signature }
   readonly observations?: ObservationTable
+  /** ways of failing that show different words, with their shares (they sum to one); what a way names goes before `observations` */
+  readonly ways?: readonly { readonly share: number; readonly observations: ObservationTable }[]
   /** what tells it apart, in the trade's words */
   readonly tell: string
 }

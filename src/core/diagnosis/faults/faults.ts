@@ -18,7 +18,7 @@ export type SuspectId = FaultId | 'healthy' | 'unlisted'
 export const CIRCUIT_FAULT_IDS = Object.keys(CIRCUIT_FAULTS) as CircuitFaultId[]
 export const ELECTRICAL_FAULT_IDS = Object.keys(ELECTRICAL_FAULT_ROWS) as ElectricalFaultId[]
 export const FAULT_IDS: readonly FaultId[] = [...CIRCUIT_FAULT_IDS, ...ELECTRICAL_FAULT_IDS]
-export const HEALTHY_PRIOR = 25
+export const HEALTHY_PRIOR = 42
 export const UNLISTED_PRIOR = 3
 
 /** The row seen without its literal types. */
@@ -26,8 +26,9 @@ export const faultRow = (id: FaultId): FaultRow => FAULTS[id]
 
 export const isElectrical = (id: string): id is ElectricalFaultId => Object.hasOwn(ELECTRICAL_FAULT_ROWS, id)
 
-/** Whether a suspect comes in degrees; electrical faults and a lost charge do not. */
-export const hasDegree = (id: SuspectId): boolean => !isElectrical(id) && id !== 'charge-lost'
+const WITHOUT_DEGREES: readonly SuspectId[] = ['charge-lost', 'phase-reversed']
+/** Whether a suspect comes in degrees; electrical faults, a lost charge and reversed phases do not. */
+export const hasDegree = (id: SuspectId): boolean => !isElectrical(id) && !WITHOUT_DEGREES.includes(id)
 
 const OTHER_LABELS = { healthy: 'Nothing wrong with the circuit', unlisted: 'Not in this list' } as const
 

@@ -180,6 +180,21 @@ export const FURTHER_FAULTS = {
     part: 'supply',
     prior: 2,
     applies: { threePhase: true },
+    // looks like not pumping, all the way: no pressure difference at all
+    signature: {
+      evaporatingMean: '++',
+      condensingMean: '--',
+      superheat: '+',
+      evaporatorSuperheat: '+',
+      subcooling: '-',
+      temperatureSplit: '--',
+      ampsShare: '-',
+      dischargeLineTemp: '-',
+      liquidLineDrop: '0',
+      dryerDrop: '0',
+      reversingValveRise: '0',
+      standingOverAmbient: '0',
+    },
     observations: {
       phaseSequence: { reversed: 60, correct: 0.01 },
       compressorNoise: { loud: 12, normal: 0.1 },

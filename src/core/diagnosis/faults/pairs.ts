@@ -23,6 +23,6 @@ export const PAIRS: readonly (readonly [CircuitFaultId, CircuitFaultId])[] = [
   ['reversing-valve-leaking-through', 'fixed-orifice-plugged'],
 ]
 /** [practice] how often the two come together, as a share of the rarer one alone. */
-export const PAIR_SHARE = 0.06
+export const PAIR_SHARE = 0.03
 
 export const pairId = (first: CircuitFaultId, second: CircuitFaultId): PairId => `${first}+${second}`

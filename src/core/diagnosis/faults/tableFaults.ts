@@ -345,7 +345,7 @@ export const TABLE_FAULTS = {
     observations: {
       stemResponse: { none: 1.5 },
       bulbState: { loose: 15, uninsulated: 8, 'tight-insulated': 0.1, 'lost-charge-feel': 0.2 },
-      frostPattern: FROST_BACK,
+      frostPattern: { ...FROST_BACK, 'suction-to-compressor': 3, none: 0.9 },
     },
     tell: 'bulb not tight or bare, at the bottom of the pipe; superheat hunts',
   },
@@ -463,7 +463,7 @@ export const TABLE_FAULTS = {
       ampsShare: '++',
       dischargeLineTemp: '+',
     },
-    observations: { outdoorFan: { off: 40, running: 0.8 }, condenserCoil: { dirty: 25, clean: 0.15 } },
+    observations: { outdoorFan: { off: 8, running: 0.8 }, condenserCoil: { dirty: 25, clean: 0.15 } },
     tell: 'dirty coil; condensing far over ambient',
   },
   'condenser-water-low-flow': {
@@ -577,7 +577,11 @@ export const TABLE_FAULTS = {
         [1, 20],
       ],
     },
-    observations: { reversingValveNoise: { hiss: 8, chatter: 2, none: 0.4 } },
+    observations: {
+      reversingValveNoise: { hiss: 8, chatter: 2, none: 0.4 },
+      // discharge gas goes round through the valve
+      pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.3 },
+    },
     tell: 'all four pipes close in temperature',
   },
   'suction-line-restriction': {

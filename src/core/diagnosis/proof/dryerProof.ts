@@ -1,12 +1,11 @@
 import { attempt } from '../../base/errors/orzoError'
 import { differenceToKelvin } from '../../base/units/convert'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
+import { MUCH_SUBCOOLING } from '../evidence/hiddenDrop'
 import type { GateRecord } from './gate'
 
 /** [practice] over 3 F a dryer is replaced, under 2 F it is good. */
 const REPLACE_OVER = differenceToKelvin(3, 'F')
-/** [practice] with more subcooling than this liquid loses pressure without cooling: the pressure drop decides. */
-const MUCH_SUBCOOLING = differenceToKelvin(15, 'F')
 
 /** What subcooled liquid can lose without a drop in temperature, Pa [physics]: R-410A at 110 F with 30 F about 130 psi. */
 export function hiddenDrop({

@@ -33,10 +33,11 @@ export const dryerRuledOut: GateItem = {
 export const chargeAdequate: GateItem = {
   id: 'charge-adequate',
   label: 'Charge shown adequate: subcooling not below its band, a clear sight glass, or weighed',
-  onRecord: ({ derived, targets, snapshot: { observations, values } }) => {
+  onRecord: ({ unit, derived, targets, snapshot: { observations, values } }) => {
     const subcooling = derived.subcooling ?? values.subcoolingShown
     const target = targets.subcooling
-    const liquid = subcooling && target && subcooling.value > target.value - target.tolerance
+    // Behind a receiver subcooling does not show the charge.
+    const liquid = !unit.receiver && subcooling && target && subcooling.value > target.value - target.tolerance
     return Boolean(liquid) || observations.sightGlass === 'clear' || observations.weighedCharge === 'at-plate'
   },
 }

@@ -50,12 +50,18 @@ export type Components = {
 }
 
 /** [practice] how far the handbook's signs alone are trusted where simulated cases exist. */
-const HANDBOOK_SHARE = 0.15
+const HANDBOOK_SHARE = 0.12
 /** A real unit differs from the simulated circuit, in half widths, and as a share of the shift. */
-const MODEL_SPREAD = 0.35
-const SHIFT_SPREAD = 0.13
+const MODEL_SPREAD = 0.45
+const SHIFT_SPREAD = 0.2
 /** A case without the feature says nothing about it. */
 const BLANK_SPREAD = 2.5
+/** How warm a space is follows from the fault in one case alone; elsewhere it is chance, the same under every suspect. */
+const OF_HIGH_LOAD: FeatureKey = 'spaceTemp'
+const SPACE_SPREAD = 0.8
+/** Saturation at rest is exact; elsewhere models of one circuit differ. */
+const modelSpreads = FEATURE_KEYS.map((key) => (key === 'standingOverAmbient' ? 0.2 : MODEL_SPREAD))
+const isChance = (suspect: SuspectId, key: FeatureKey) => key === OF_HIGH_LOAD && suspect !== 'high-load'
 
 export const FEATURE_COUNT = FEATURE_KEYS.length
 const ONLY_FULL: readonly number[] = [1]
@@ -84,7 +90,9 @@ function addSigns(draft: Draft, suspect: SuspectId, signature: Signature | undef
     draft.frostPattern.push(-1)
     draft.sightGlass.push(-1)
     for (const key of FEATURE_KEYS) {
-      const { centre, spread } = expectation(suspect, signature, key, severity)
+      const { centre, spread } = isChance(suspect, key)
+        ? { centre: 0, spread: SPACE_SPREAD }
+        : expectation(suspect, signature, key, severity)
       draft.centres.push(centre)
       draft.spreads.push(spread)
     }
@@ -92,18 +100,25 @@ function addSigns(draft: Draft, suspect: SuspectId, signature: Signature | undef
 }
 
 /** Simulated cases, one component each. */
-function addCases(draft: Draft, book: CaseBook, cases: Cases, share: number): void {
+function addCases(draft: Draft, suspect: SuspectId, book: CaseBook, cases: Cases, share: number): void {
   const columns = FEATURE_KEYS.map((key) => book.features.indexOf(key))
+  const chance = FEATURE_KEYS.map((key) => isChance(suspect, key))
   for (let i = 0; i < cases.count; i++) {
     draft.shares.push(share / cases.count)
     draft.severities.push(cases.severities[i] as number)
     draft.frostPattern.push(cases.frostPattern[i] as number)
     draft.sightGlass.push(cases.sightGlass[i] as number)
-    for (const column of columns) {
+    for (const [k, column] of columns.entries()) {
+      if (chance[k]) {
+        draft.centres.push(0)
+        draft.spreads.push(SPACE_SPREAD)
+        continue
+      }
       const centre = column === -1 ? NaN : (cases.deviations[i * book.features.length + column] as number)
       const known = !Number.isNaN(centre)
       draft.centres.push(known ? centre : 0)
-      draft.spreads.push(known ? Math.hypot(MODEL_SPREAD, SHIFT_SPREAD * centre) : BLANK_SPREAD)
+      const own = modelSpreads[k] as number
+      draft.spreads.push(known ? Math.hypot(own, SHIFT_SPREAD * centre) : BLANK_SPREAD)
     }
   }
 }
@@ -155,7 +170,7 @@ function build(unit: UnitPlate, book: CaseBook | undefined, hypothesis: Hypothes
     !also && (shown === 'healthy' || shown === 'unlisted' || signatureOf(shown, unit) !== undefined)
   const signsShare = cases ? (hasSigns ? HANDBOOK_SHARE : 0) : 1
   if (signsShare > 0) addSigns(draft, shown, signatureOf(shown, unit), signsShare)
-  if (cases) addCases(draft, book as CaseBook, cases, 1 - signsShare)
+  if (cases) addCases(draft, suspect, book as CaseBook, cases, 1 - signsShare)
   return finished(draft)
 }
 

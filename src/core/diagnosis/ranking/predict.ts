@@ -3,9 +3,9 @@ import { caseWords, type Components, FEATURE_COUNT, featureIndex } from './compo
 import type { WordKey } from '../evidence/wordKey'
 import type { FeatureKey } from '../evidence/features'
 import { hasDegree } from '../faults/faults'
-import { type Ranked, suspectsIn } from './weigh'
+import { caseWordShare, type Ranked, suspectsIn } from './weigh'
 import { wordsOf } from '../evidence/commonWords'
-import { severityIndex, SEVERITIES, wordChances } from './wordChances'
+import { fullChances, severityIndex, SEVERITIES, wordChances } from './wordChances'
 
 /** One possible answer of a check, and its chance under each hypothesis. */
 export type Outcome = { readonly name: string; readonly shares: readonly number[] }
@@ -105,11 +105,17 @@ function wordShares(
   key: WordKey,
   words: readonly string[],
 ): number[] {
-  const { hypothesis, components, weights } = ranked
+  const { hypothesis, components, weights, ways } = ranked
+  const { suspect, also } = hypothesis
   const chances = wordChances(suspectsIn(hypothesis), key)
-  const table = words.map((word) =>
-    severityShares.reduce((sum, share, s) => sum + share * (chances[s]?.[word] ?? 0), 0),
-  )
+  const table =
+    ways.length > 1 && !also
+      ? words.map((word) =>
+          ways.reduce((sum, share, way) => sum + share * (fullChances(suspect, key, way)[word] ?? 0), 0),
+        )
+      : words.map((word) =>
+          severityShares.reduce((sum, share, s) => sum + share * (chances[s]?.[word] ?? 0), 0),
+        )
   const own = caseWords(components, key)
   if (!own) return table
   const seen = words.map(() => 0)
@@ -120,7 +126,8 @@ function wordShares(
     seen[index] = (seen[index] as number) + (weights[i] as number)
     known += weights[i] as number
   }
-  return table.map((share, w) => share * (1 - known / 2) + (seen[w] as number) / 2)
+  const trusted = caseWordShare(suspectsIn(hypothesis), key)
+  return table.map((share, w) => share * (1 - known * trusted) + (seen[w] as number) * trusted)
 }
 
 /** The words of an observation or a test, and how likely each is under each hypothesis. */

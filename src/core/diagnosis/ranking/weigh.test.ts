@@ -77,6 +77,19 @@ describe('Bayes’ rule, checked against itself', () => {
       10 * find(after, 'healthy').probability,
     )
   })
+  test('a suspect with several ways of failing believes in the way that was seen', () => {
+    const stands = { compressorState: 'off', controlVolts: 'live', loadVolts: 'dead' } as const
+    const waysFor = (observations: Observations) => {
+      const all = rank(UNIT, 'cooling', itemsOf(assessed({}, observations)))
+      return find(all, 'contactor-failed')
+    }
+    const coil = waysFor({ ...stands, contactorPoints: 'not-pulled-in' })
+    const burnt = waysFor({ ...stands, contactorPoints: 'pitted' })
+    const worn = waysFor({ compressorState: 'running', contactorPoints: 'pitted' })
+    for (const { ways } of [coil, burnt, worn]) expect(ways.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
+    expect([coil, burnt, worn].map(({ ways }) => ways.indexOf(Math.max(...ways)))).toEqual([0, 1, 2])
+    expect(coil.probability).toBeGreaterThan(0.5)
+  })
   test('beliefs within a suspect sum to one, severities stay between none and full', () => {
     for (const { weights, severity, hypothesis } of ranked) {
       expect(weights.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
@@ -106,7 +119,7 @@ describe('error and doubt', () => {
   })
   test('one wild reading costs a suspect, but never beyond recall', () => {
     const wild = rank(UNIT, 'cooling', feature({ deviation: 80 }))
-    for (const { probability } of wild) expect(probability).toBeGreaterThan(1e-6)
+    for (const { probability } of wild) expect(probability).toBeGreaterThan(1e-7)
   })
   test('heavier tails than a normal curve', () => {
     const normal = Math.exp(-0.5 * 6 ** 2) / Math.sqrt(2 * Math.PI)

@@ -69,10 +69,13 @@ const PLATE_TOLERANCE = differenceToKelvin(3, 'F')
 /** [physics] the simulated circuit: in heating the liquid that the indoor coil cannot hold moves subcooling about. */
 const HEATING_SUBCOOLING = band(10, 8, 'physics', 'wide in heating: the plate speaks of cooling')
 
-/** Subcooling at the condenser outlet; none with a receiver, which hides it. */
+/** [physics] handbook 04: a receiver holds its liquid near saturation, whatever the charge; a subcooler adds a few degrees. */
+const RECEIVER_SUBCOOLING = band(4, 4, 'physics', 'a receiver keeps liquid near saturation: it hardly moves')
+
+/** Subcooling at the condenser outlet; with a receiver it says little. */
 export function subcoolingTarget(unit: UnitPlate, profile: ProfileId): Target | undefined {
-  if (unit.receiver) return undefined
   if (isHeating(profile)) return HEATING_SUBCOOLING
+  if (unit.receiver) return RECEIVER_SUBCOOLING
   const plate = unit.targetSubcooling
   if (plate) {
     const value = differenceToKelvin(plate.value, plate.unit as 'F' | 'C' | 'K')

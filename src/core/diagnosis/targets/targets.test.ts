@@ -97,13 +97,13 @@ describe('comfort cooling, handbook 03 [practice]', () => {
     expect(differenceFromKelvin(value + tolerance, 'F')).toBeCloseTo(19, 6)
     expect(targetsOf(plate({ metering: 'capillary' }), {}).evaporatorSuperheat).toBeUndefined()
   })
-  test('the plate leads for subcooling; 10 F where it is silent; none with a receiver', () => {
+  test('the plate leads for subcooling; 10 F where it is silent; a receiver keeps it at 0-8 F', () => {
     expect(targetsOf(plate({ targetSubcooling: { value: 14, unit: 'F' } }), {}).subcooling).toMatchObject({
       tag: 'nameplate',
     })
     expect(degrees(plate({ targetSubcooling: { value: 5, unit: 'K' } }), {}, 'subcooling')).toBeCloseTo(9, 6)
     expect(degrees(plate(), {}, 'subcooling')).toBeCloseTo(10, 6)
-    expect(targetsOf(plate({ receiver: true }), {}).subcooling).toBeUndefined()
+    expect(degrees(plate({ receiver: true }), {}, 'subcooling')).toBeCloseTo(4, 6)
   })
   test.each([
     [50, 20],

@@ -1,0 +1,47 @@
+// What a case shows after the checks that are asked for, and with everything on record.
+import { checkRow } from '@/core/diagnosis/checks/checks'
+import { diagnose } from '@/core/answer/diagnose'
+import type { ObservationKey } from '@/core/record/readings/observations'
+import type { ReadingSet } from '@/core/record/readings/schema'
+import { observe } from '@/core/simulate/observe'
+import { readSteady } from '@/core/simulate/simulateSet'
+import { allLooks, allTaps, type Case, LAPSE } from './draw'
+
+export const ASKED_CHECKS = 3
+
+/** The set after the first check that is asked for was made. */
+function afterCheck({ unit, steady, show, random }: Case, set: ReadingSet): ReadingSet {
+  const asked = diagnose(unit, set).nextChecks[0]
+  if (!asked) return set
+  const { observation, test } = checkRow(asked.check)
+  const taken = asked.taps.filter((key) => show?.runs !== false || key !== 'contactorVoltageDrop')
+  const readings = { ...set.readings, ...readSteady(steady, taken, random, show?.values) }
+  const words: ObservationKey[] = observation
+    ? [observation]
+    : test === 'ground' || test === 'groundAtTerminals'
+      ? ['groundMeasuredAt']
+      : []
+  const seen = observe(steady, words, random, LAPSE, show?.words)
+  return { ...set, readings, observations: { ...set.observations, ...seen } }
+}
+
+/** The set after three checks, the first of the list each time. */
+export function afterChecks(found: Case): ReadingSet {
+  let { set } = found
+  for (let i = 0; i < ASKED_CHECKS; i++) set = afterCheck(found, set)
+  return set
+}
+
+/** The set with every reading and look that the unit offers as it stands or runs; what was on record stays. */
+export function everything(found: Case): ReadingSet {
+  const { unit, steady, show, random, set } = found
+  const runs = show?.runs ?? true
+  const readings = readSteady(steady, allTaps(unit, runs), random, show?.values)
+  const looks: ObservationKey[] = [...allLooks(unit, runs), 'groundMeasuredAt', 'groundInstrument']
+  const seen = observe(steady, looks, random, LAPSE, show?.words)
+  return {
+    ...set,
+    readings: { ...readings, ...set.readings },
+    observations: { ...seen, ...set.observations },
+  }
+}
