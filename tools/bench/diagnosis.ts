@@ -16,6 +16,7 @@ import { diagnose, type Suspect } from '@/core/answer/diagnose'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import ceiling from '../diagnosis/ceiling.json'
 import { PHYSICS_NAMES, type PhysicsName } from '../simulate/physics'
 import { type Case, drawCase, type DrawOptions } from './diagnosis/draw'
 import { COLUMNS, evidenceLine } from './diagnosis/evidence'
@@ -188,6 +189,7 @@ for (const physics of PHYSICS) {
       made += 1
     } else failed += 1
   }
+  const isQuoted = physics === 'family' && SEED_NAME === 'quoted' && !BOOKS
   const head = {
     physics,
     cases: made,
@@ -196,5 +198,7 @@ for (const physics of PHYSICS) {
     wouldNotRun: failed,
     ...options,
   }
-  console.log(JSON.stringify({ ...head, ...row.shown() }, null, 1))
+  // What a generic learner reached on these very rows (tools/diagnosis/ceiling.py).
+  const best = isQuoted ? { genericLearner: ceiling.stages } : {}
+  console.log(JSON.stringify({ ...head, ...best, ...row.shown() }, null, 1))
 }

@@ -37,7 +37,8 @@ export const chargeAdequate: GateItem = {
     const subcooling = derived.subcooling ?? values.subcoolingShown
     const target = targets.subcooling
     // Behind a receiver subcooling does not show the charge.
-    const liquid = !unit.receiver && subcooling && target && subcooling.value > target.value - target.tolerance
+    const liquid =
+      !unit.receiver && subcooling && target && subcooling.value > target.value - target.tolerance
     return Boolean(liquid) || observations.sightGlass === 'clear' || observations.weighedCharge === 'at-plate'
   },
 }
