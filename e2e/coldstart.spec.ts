@@ -85,7 +85,7 @@ const CIRCUITS = [
     refrigerant: 'R-22',
     metering: 'Fixed orifice',
     values: ['43', '300', '76', '94', '100'],
-    leader: /plugged/i,
+    leader: /plugged|restriction/i,
   },
   {
     name: 'a box',

@@ -146,6 +146,15 @@ function shownBy(suspect: SuspectId): SuspectId {
 
 const leavesCircuitSound = ({ suspect, also }: Hypothesis) => !also && shownBy(suspect) === 'healthy'
 
+/** [practice] of leaks, how many have emptied the circuit so far as a melted plug does: its cases show them as well. */
+const DEEP_LEAK_SHARE = 0.25
+const DEEP_LEAK: SuspectId = 'relief-plug-melted'
+
+/** Cases that a hypothesis shares with another, deeper one. */
+function deeperCasesOf(book: CaseBook | undefined, { suspect, also }: Hypothesis): Cases | undefined {
+  return !also && shownBy(suspect) === 'undercharge' ? book?.suspects.get(DEEP_LEAK) : undefined
+}
+
 /** Which cases of a book show a hypothesis. */
 function casesOf(book: CaseBook | undefined, { id, suspect, also }: Hypothesis): Cases | undefined {
   if (!book) return undefined
@@ -170,7 +179,10 @@ function build(unit: UnitPlate, book: CaseBook | undefined, hypothesis: Hypothes
     !also && (shown === 'healthy' || shown === 'unlisted' || signatureOf(shown, unit) !== undefined)
   const signsShare = cases ? (hasSigns ? HANDBOOK_SHARE : 0) : 1
   if (signsShare > 0) addSigns(draft, shown, signatureOf(shown, unit), signsShare)
-  if (cases) addCases(draft, suspect, book as CaseBook, cases, 1 - signsShare)
+  const deeper = deeperCasesOf(book, hypothesis)
+  const deepShare = cases && deeper ? DEEP_LEAK_SHARE * (1 - signsShare) : 0
+  if (cases) addCases(draft, suspect, book as CaseBook, cases, 1 - signsShare - deepShare)
+  if (deeper && deepShare > 0) addCases(draft, suspect, book as CaseBook, deeper, deepShare)
   return finished(draft)
 }
 
