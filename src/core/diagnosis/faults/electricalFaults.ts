@@ -101,7 +101,7 @@ export const ELECTRICAL_FAULT_ROWS = {
     observations: {
       ...STANDS,
       ...MOTOR_DEAD,
-      windings: { 'common-leg-open': 90, 'all-open': 60, good: 0.15, 'one-leg-open': 0.3 },
+      windings: { 'common-leg-open': 90, 'all-open': 25, good: 0.15, 'one-leg-open': 0.3 },
       compressorShell: { hot: 12, cold: 0.03 },
     },
     tell: 'hot shell; run to start still reads (single-phase); closes after 20 minutes to some hours',
@@ -275,7 +275,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...MOTOR_DEAD,
       compressorState: { off: 8, 'hums-and-trips': 5, running: 0.03 },
       // a burnt connection reads open from the contactor
-      windings: { 'one-leg-open': 60, 'common-leg-open': 40, 'all-open': 8, good: 0.3 },
+      windings: { 'one-leg-open': 60, 'common-leg-open': 40, 'all-open': 3, good: 0.3 },
       legAmps: { none: 6, 'leg-missing': 6, good: 0.05 },
       terminalLook: { burnt: 60, sound: 0.1 },
       ground: { none: 1.1 },
