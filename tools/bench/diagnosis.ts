@@ -16,6 +16,7 @@ import { diagnose, type Suspect } from '@/core/answer/diagnose'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { choices, option } from '../run/options'
 import ceiling from '../diagnosis/ceiling.json'
 import { PHYSICS_NAMES, type PhysicsName } from '../simulate/physics'
 import { type Case, drawCase, type DrawOptions } from './diagnosis/draw'
@@ -34,16 +35,12 @@ import {
   shareOf,
 } from './diagnosis/scores'
 
-const option = (name: string): string | undefined =>
-  process.argv.find((word) => word.startsWith(`--${name}=`))?.slice(name.length + 3)
-
 /** Where each run of seeds begins. */
 const SEEDS = { tune: 1, quoted: 1_000_001, kept: 2_000_001, train: 3_000_001 } as const
 const CASES = Number(option('cases') ?? 4000)
-const SEED_NAME = (option('seeds') ?? 'quoted') as keyof typeof SEEDS
-const PHYSICS = (option('physics') ?? 'family,foreign')
-  .split(',')
-  .flatMap((word): PhysicsName[] => PHYSICS_NAMES.filter((name) => name === word))
+const SEED_NAMES = Object.keys(SEEDS) as (keyof typeof SEEDS)[]
+const [SEED_NAME = 'quoted'] = choices<keyof typeof SEEDS>('seeds', SEED_NAMES, ['quoted'])
+const PHYSICS = choices<PhysicsName>('physics', PHYSICS_NAMES, ['family', 'foreign'])
 const BOOKS = option('books')
 const LINES = option('lines')
 /** Readings of a thorough visit: how long the whole diagnosis takes is told for these. */

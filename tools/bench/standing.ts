@@ -35,7 +35,7 @@ import {
 import { simulateSteady, type Steady } from '@/core/simulate/steady'
 import type { Truth } from '@/core/simulate/trueReadings'
 import { randomConditions } from '../simulate/conditions'
-import { lostInside } from '../simulate/lost'
+import { lostInside, psi } from '../simulate/lost'
 import { CLASS_UNITS, fleet } from '../simulate/fleet'
 
 const CASES = Number(process.argv[2] ?? 3000)
@@ -75,7 +75,6 @@ type Case = {
 }
 
 const pick = <T>(random: RandomSource, from: readonly T[]): T => from[Math.floor(random() * from.length)] as T
-const psi = (value: number) => value * 6894.757
 
 await loadRefrigerants(REFRIGERANT_NAMES)
 await loadBooks(UNIT_CLASSES)

@@ -21,17 +21,16 @@ import { DESIGNS } from '@/core/simulate/scatter'
 import { exactReadings } from '@/core/simulate/simulateSet'
 import type { FaultNow } from '@/core/simulate/steady'
 import type { UnitPlate } from '@/core/record/equipment/unit'
+import { choices, option } from '../run/options'
 import { findUnit } from '../simulate/found'
 import { CLASS_UNITS, withPlate } from '../simulate/fleet'
 import { PHYSICS_NAMES, type PhysicsName } from '../simulate/physics'
 
-const option = (name: string): string | undefined =>
-  process.argv.find((word) => word.startsWith(`--${name}=`))?.slice(name.length + 3)
 const CASES = Number(option('cases') ?? 180)
 /** Sound units are shared by every electrical suspect: they are worth more cases. */
 const SOUND_TIMES = 4
-const ONLY = option('class')?.split(',')
-const PHYSICS: PhysicsName = PHYSICS_NAMES.find((name) => name === option('physics')) ?? 'family'
+const CLASSES = choices('class', UNIT_CLASSES, UNIT_CLASSES)
+const [PHYSICS = 'family'] = choices<PhysicsName>('physics', PHYSICS_NAMES, ['family'])
 /** Below this nobody would call it a fault. */
 const LEAST_SEVERITY = 0.15
 const LEAST_PAIR_SEVERITY = 0.3
@@ -150,8 +149,7 @@ function questionsOf(
 
 await loadRefrigerants(REFRIGERANT_NAMES)
 mkdirSync(FOLDER, { recursive: true })
-for (const unitClass of UNIT_CLASSES) {
-  if (ONLY && !ONLY.includes(unitClass)) continue
+for (const unitClass of CLASSES) {
   const members = CLASS_UNITS[unitClass].units.map((unit) => withPlate(unit))
   const tolerances: number[][] = FEATURE_KEYS.map(() => [])
   const suspects: Record<string, StoredCases> = {}

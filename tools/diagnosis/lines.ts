@@ -6,12 +6,11 @@ import { UNIT_CLASSES } from '@/core/diagnosis/ranking/cases/unitClass'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
+import { option } from '../run/options'
 import { drawCase } from '../bench/diagnosis/draw'
 import { evidenceLine } from '../bench/diagnosis/evidence'
 import { afterChecks, everything } from '../bench/diagnosis/further'
 
-const option = (name: string): string | undefined =>
-  process.argv.find((word) => word.startsWith(`--${name}=`))?.slice(name.length + 3)
 const FILE = option('file')
 const CASES = Number(option('cases') ?? 20_000)
 /** The checks that Orzo asks for take most of the time: only where they are wanted. */

@@ -4,6 +4,7 @@ import { gaussian, type RandomSource } from '@/core/base/numeric/random'
 import { differenceToKelvin } from '@/core/base/units/convert'
 import { assess } from '@/core/diagnosis/evidence/assess'
 import type { FeatureKey } from '@/core/diagnosis/evidence/features'
+import { deviationOf } from '@/core/diagnosis/evidence/assessment'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { READING_KEYS } from '@/core/record/readings/vocabulary'
@@ -78,17 +79,13 @@ function isLeftSo(steady: Steady): boolean {
   const { unit, mode } = steady.question
   const { judged } = assess(unit, { mode, readings: exactReadings(steady, READING_KEYS) })
   const isFixed = unit.metering === 'fixed-orifice' || unit.metering === 'capillary'
-  const off = (key: FeatureKey) => {
-    const found = judged[key]
-    return found ? Math.abs(found.measured.value - found.target.value) / found.target.tolerance : 0
-  }
   const { superheat } = judged
   const nearChart =
     !isFixed ||
     mode === 'heating' ||
     superheat === undefined ||
     Math.abs(superheat.measured.value - superheat.target.value) <= NEAR_CHART
-  return nearChart && JUDGED.every((key) => off(key) <= MOST_OFF)
+  return nearChart && JUDGED.every((key) => Math.abs(deviationOf(judged, key) ?? 0) <= MOST_OFF)
 }
 
 export type Found = {

@@ -6,7 +6,7 @@ import { innerVolume } from '@/core/simulate/standing'
 import { type Inside, lostChargeWords, NOTHING_FLOWS, standingTruth } from '@/core/simulate/standingCircuit'
 import type { Steady } from '@/core/simulate/steady'
 
-const psi = (value: number) => value * 6894.757
+export const psi = (value: number) => value * 6894.757
 const inHg = (value: number) => value * 3386.389
 
 /** Share of the charge at which the last liquid is gone at the coldest place. */

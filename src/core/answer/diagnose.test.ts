@@ -9,7 +9,7 @@ import { diagnose } from './diagnose'
 import { diagnoseJob, faultsToRepair } from './diagnoseJob'
 import { judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
-import { workOf } from '../diagnosis/checks/work'
+import { isGeneric, workOf } from '../diagnosis/checks/work'
 import { CARRY_MINUTES } from '../diagnosis/checks/nextCheck'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
@@ -22,6 +22,16 @@ const run = (unit: UnitPlate, readings: Readings, observations?: Observations, m
 const leader = (...args: Parameters<typeof run>) => run(...args).suspects[0]!
 const share = (d: ReturnType<typeof run>, fault: string) =>
   d.suspects.find((s) => s.fault === fault)?.probability ?? 0
+
+/** High head over much subcooling. */
+const HIGH_AND_FULL: Readings = {
+  suctionPressure: psig(122),
+  liquidPressure: psig(470),
+  suctionLineTemp: f(53),
+  liquidLineTemp: f(103),
+  outdoorAirTemp: f(85),
+  returnAirTemp: f(76),
+}
 
 function example(name: string): KnownJob {
   const text = readFileSync(path.resolve(__dirname, '../../../examples', `${name}.orzo.json`), 'utf8')
@@ -116,17 +126,11 @@ describe('look-alikes of handbook 04, split by their check', () => {
     ).toBe('compressor-not-pumping')
   })
   test('overcharge, non-condensables or dirty condenser: standing pressure', () => {
-    const hot: Readings = {
-      suctionPressure: psig(122),
-      liquidPressure: psig(470),
-      suctionLineTemp: f(53),
-      liquidLineTemp: f(103),
-      outdoorAirTemp: f(85),
-      returnAirTemp: f(76),
-    }
-    expect(leader(R410A, { ...hot, standingPressure: psig(330) }).fault).toBe('non-condensables')
-    expect(share(run(R410A, { ...hot, standingPressure: psig(253) }), 'non-condensables')).toBeLessThan(0.03)
-    expect(leader(R410A, { ...hot, liquidLineTemp: f(118) }, { outdoorFan: 'off' }).fault).toBe(
+    expect(leader(R410A, { ...HIGH_AND_FULL, standingPressure: psig(330) }).fault).toBe('non-condensables')
+    expect(
+      share(run(R410A, { ...HIGH_AND_FULL, standingPressure: psig(253) }), 'non-condensables'),
+    ).toBeLessThan(0.03)
+    expect(leader(R410A, { ...HIGH_AND_FULL, liquidLineTemp: f(118) }, { outdoorFan: 'off' }).fault).toBe(
       'condenser-fouled',
     )
   })
@@ -275,6 +279,22 @@ describe('next checks', () => {
       expect(gain).toBeGreaterThan(0)
       expect(splits.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 6)
     }
+  })
+  const checksOf = (readings: Readings) => run(R410A, readings).nextChecks.map(({ check }) => check)
+  test('high head over much subcooling: the standing test or the scales come before general questions', () => {
+    const asked = checksOf(HIGH_AND_FULL)
+    const question = asked.findIndex(isGeneric)
+    const split = asked.findIndex((check) => check === 'standingOverAmbient' || check === 'weighedCharge')
+    expect(split).toBeGreaterThanOrEqual(0)
+    expect(question === -1 || split < question).toBe(true)
+  })
+  test.each([
+    ['high and full', HIGH_AND_FULL],
+    ['nothing read', {}],
+  ] as const)('the three shown first are three kinds of work (%s)', (_name, readings) => {
+    const kinds = checksOf(readings).slice(0, 3).map(workOf)
+    expect(kinds.length).toBe(3)
+    expect(new Set(kinds).size).toBe(3)
   })
   test('taking the proposed reading leaves less doubt on average', () => {
     const entropy = (suspects: readonly { probability: number }[]) =>

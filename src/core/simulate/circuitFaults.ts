@@ -91,9 +91,16 @@ const compressorLeak = (share: (severity: number) => number) =>
 const valveLeak = (share: (severity: number) => number) =>
   onCircuit((_circuit, s, scale) => ({ valveLeakArea: gasArea(share(s), scale) }))
 
-/** [practice] a scroll that turns backwards makes next to no pressure difference; there are no degrees of it. */
+/**
+ * [practice] a scroll that turns backwards makes next to no pressure difference; there are no degrees of it. [memory] share of
+ * the stroke that is left, and gas that goes back as a share of the rated flow; the nearest that has a steady state counts.
+ */
 type Reversed = { readonly stroke: number; readonly leak: number }
 const REVERSED: Reversed = { stroke: 0.3, leak: 1.2 }
+const NEARLY_REVERSED: readonly Reversed[] = [
+  { stroke: 0.4, leak: 0.9 },
+  { stroke: 0.5, leak: 0.7 },
+]
 const reversed = ({ stroke, leak }: Reversed): Change =>
   onCircuit(({ compressor }, _s, scale) => ({
     compressor: {
@@ -210,7 +217,7 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
 
 /** What is tried where a fault leaves no steady state: a little more difference of pressure than it would really make. */
 export const NEARLY: { readonly [F in SimulatedFault]?: readonly Change[] } = {
-  'phase-reversed': [reversed({ stroke: 0.4, leak: 0.9 }), reversed({ stroke: 0.5, leak: 0.7 })],
+  'phase-reversed': NEARLY_REVERSED.map(reversed),
 }
 
 export const SIMULATED_FAULTS = Object.keys(CHANGES) as SimulatedFault[]

@@ -1,4 +1,4 @@
-import type { Assessment } from '../evidence/assess'
+import { type Assessment, deviationOf } from '../evidence/assessment'
 import type { FeatureKey } from '../evidence/features'
 import { CHECK_IDS, type CheckId, checkRow } from './checks'
 
@@ -66,11 +66,8 @@ const HIGH = 1
 
 /** High head over much subcooling: overcharge, air or a dirty coil; weighing and the standing test split them (handbook 04). */
 export function isHighAndFull({ judged }: Assessment): boolean {
-  const off = (key: FeatureKey) => {
-    const found = judged[key]
-    return found ? (found.measured.value - found.target.value) / found.target.tolerance : 0
-  }
-  return off('condensingMean') > HIGH && off('subcooling') > HIGH
+  const isHigh = (key: FeatureKey) => (deviationOf(judged, key) ?? 0) > HIGH
+  return isHigh('condensingMean') && isHigh('subcooling')
 }
 
 /**

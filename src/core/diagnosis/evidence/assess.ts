@@ -15,7 +15,7 @@ import { electricalFindings, ELECTRICAL_TEST_KEYS } from '../electrical/electric
 import { FEATURE_KEYS, type FeatureKey, featureRow } from './features'
 import { isPlaced } from '../../record/readings/places'
 import { lowPressureFlags } from '../targets/lowPressureControl'
-import type { Assessment, JudgedFeatures } from './assessment'
+import { type Assessment, deviationOf, type JudgedFeatures } from './assessment'
 import { hiddenError } from './hiddenDrop'
 import { isMute, isMuteTest } from './mute'
 import type { BranchWord } from './branchWords'
@@ -157,7 +157,7 @@ export function itemsOf(assessment: Assessment, branch?: BranchWord): Item[] {
     const found = judged[key]
     if (!found) return []
     const { measured: value, target } = found
-    const deviation = (value.value - target.value) / target.tolerance
+    const deviation = deviationOf(judged, key) as number
     const error = Math.hypot(value.error / target.tolerance, hiddenError(key, deviation, assessment.derived))
     return [{ type: 'feature', key, deviation, error, tolerance: target.tolerance }]
   })

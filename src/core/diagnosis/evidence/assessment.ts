@@ -10,6 +10,11 @@ import type { FeatureKey } from './features'
 /** A feature that was taken, beside what it should be. */
 type Judged = { readonly measured: Measured; readonly target: Target }
 export type JudgedFeatures = { readonly [K in FeatureKey]?: Judged }
+/** How far a judged feature lies from its target, half widths of its band; undefined where it was not judged. */
+export function deviationOf(judged: JudgedFeatures, key: FeatureKey): number | undefined {
+  const found = judged[key]
+  return found && (found.measured.value - found.target.value) / found.target.tolerance
+}
 export type TestResults = { readonly [K in ElectricalTestKey]?: TestResult }
 
 /** A set as it is read before anything is ranked: arithmetic, expectations, flags. */

@@ -4,7 +4,7 @@ import type { FeatureKey } from './features'
 
 /** [practice] with more subcooling than this liquid loses pressure without cooling: the pressure drop decides. */
 export const MUCH_SUBCOOLING = differenceToKelvin(15, 'F')
-/** A drop in temperature that shows nothing is then that uncertain, half widths of its band. */
+/** [memory] a drop in temperature that shows nothing is then that uncertain, half widths of its band. */
 const HIDDEN_ERROR = 3.5
 /** Above this a drop shows all the same. */
 const SHOWS_FROM = 1

@@ -1,7 +1,7 @@
 import type { Job, KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { differenceFromKelvin, fromKelvin } from '../../base/units/convert'
-import type { Assessment } from '../evidence/assess'
+import { type Assessment, deviationOf } from '../evidence/assessment'
 import { setsBefore, wholeOf } from './record'
 import { faultRow, type SuspectId } from '../faults/faults'
 
@@ -28,11 +28,9 @@ const degrees = (kelvin: number) => differenceFromKelvin(kelvin, 'F').toFixed(0)
 const HOT_DISCHARGE_F = 225
 const FLOODBACK = 2
 
-/** Deviation of a judged feature in half widths of its band. */
-function deviation({ judged }: CauseRecord, key: keyof Assessment['judged']): number {
-  const found = judged[key]
-  return found ? (found.measured.value - found.target.value) / found.target.tolerance : 0
-}
+/** Deviation of a feature in half widths of its band; none where it was not judged. */
+const deviation = ({ judged }: CauseRecord, key: keyof Assessment['judged']): number =>
+  deviationOf(judged, key) ?? 0
 
 const testFailed = ({ tests }: CauseRecord, key: keyof Assessment['tests']): string | undefined => {
   const found = tests[key]

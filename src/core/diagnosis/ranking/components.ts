@@ -59,8 +59,9 @@ const BLANK_SPREAD = 2.5
 /** How warm a space is follows from the fault in one case alone; elsewhere it is chance, the same under every suspect. */
 const OF_HIGH_LOAD: FeatureKey = 'spaceTemp'
 const SPACE_SPREAD = 0.8
-/** Saturation at rest is exact; elsewhere models of one circuit differ. */
-const modelSpreads = FEATURE_KEYS.map((key) => (key === 'standingOverAmbient' ? 0.2 : MODEL_SPREAD))
+/** Features that a model knows better: saturation at rest is exact [physics]. */
+const OWN_SPREADS: { readonly [K in FeatureKey]?: number } = { standingOverAmbient: 0.2 }
+const MODEL_SPREADS = FEATURE_KEYS.map((key) => OWN_SPREADS[key] ?? MODEL_SPREAD)
 const isChance = (suspect: SuspectId, key: FeatureKey) => key === OF_HIGH_LOAD && suspect !== 'high-load'
 
 export const FEATURE_COUNT = FEATURE_KEYS.length
@@ -117,7 +118,7 @@ function addCases(draft: Draft, suspect: SuspectId, book: CaseBook, cases: Cases
       const centre = column === -1 ? NaN : (cases.deviations[i * book.features.length + column] as number)
       const known = !Number.isNaN(centre)
       draft.centres.push(known ? centre : 0)
-      const own = modelSpreads[k] as number
+      const own = MODEL_SPREADS[k] as number
       draft.spreads.push(known ? Math.hypot(own, SHIFT_SPREAD * centre) : BLANK_SPREAD)
     }
   }

@@ -106,10 +106,11 @@ function wordShares(
   words: readonly string[],
 ): number[] {
   const { hypothesis, components, weights, ways } = ranked
-  const { suspect, also } = hypothesis
+  const { suspect } = hypothesis
   const chances = wordChances(suspectsIn(hypothesis), key)
   const table =
-    ways.length > 1 && !also
+    // pairs and circuit faults fail in one way, by degree
+    ways.length > 1
       ? words.map((word) =>
           ways.reduce((sum, share, way) => sum + share * (fullChances(suspect, key, way)[word] ?? 0), 0),
         )
