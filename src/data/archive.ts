@@ -1,17 +1,22 @@
 import type { Table } from 'dexie'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { BackupContents } from '@/core/record/archive/backup'
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument } from '@/core/record/job/job'
+import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { readRecord } from '@/core/record/job/assemble'
 import { joinSamples, type Samples } from '@/core/record/logs/samples'
 import { STORE_ID, type StoredRecord } from '@/core/record/records/envelope'
 import type { LogChunkRow, OrzoDatabase } from './database'
-import { getJob } from './records'
+import { envelopesOf, getDocument } from './records'
 
 /** A job with everything that belongs to it. */
-export type WholeJob = { readonly job: StoredJob; readonly files: JobFiles }
+export type WholeJob = {
+  readonly job: StoredDocument
+  readonly files: JobFiles
+  readonly envelopes: FileEnvelopes
+}
 
-const samplesById = (job: StoredJob, chunks: readonly LogChunkRow[]): Record<string, Samples> =>
+const samplesById = (job: StoredDocument, chunks: readonly LogChunkRow[]): Record<string, Samples> =>
   Object.fromEntries(
     job.logs.map(({ id, channels }) => [
       id,
@@ -26,12 +31,13 @@ const samplesById = (job: StoredJob, chunks: readonly LogChunkRow[]): Record<str
 export function readWholeJob(db: OrzoDatabase, jobId: string): Promise<WholeJob | undefined> {
   const stores = [db.records, db.jobIndex, db.logChunks, db.blobs] as Table[]
   return db.transaction('r', stores, async () => {
-    const job = await getJob(db, jobId)
+    const job = await getDocument(db, jobId)
     if (!job) return undefined
     const chunks = await db.logChunks.where('jobId').equals(jobId).sortBy('index')
     const blobs = await db.blobs.where('jobId').equals(jobId).toArray()
     const photos = Object.fromEntries(blobs.map(({ id, bytes }) => [id, bytes]))
-    return { job, files: { logs: samplesById(job, chunks), photos } }
+    const envelopes = await envelopesOf(db, jobId)
+    return { job, files: { logs: samplesById(job, chunks), photos }, envelopes }
   })
 }
 

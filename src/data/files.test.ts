@@ -173,7 +173,10 @@ describe('what belongs to no job', () => {
     await db.aside.put({ id: 'old', at: NOW, reason: 'x', row: { id: 'old' } })
     await db.records.put({ ...unreadRow, key: `${jobId}/later/x`, jobId })
     await putOwnDryers(db, [OWN], CLOCK)
-    const { job, files } = (await readWholeJob(db, jobId)) as { job: never; files: JobFiles }
+    const { job, files } = (await readWholeJob(db, jobId)) as unknown as {
+      job: never
+      files: JobFiles
+    }
     const contents = JSON.parse(JSON.stringify(await readBeside(db, NOW))) as never
     const other = new OrzoDatabase(`files-restore-${count}`)
     await writeSetting(other, 'textSize', 'large')

@@ -1,12 +1,13 @@
 import type { Table } from 'dexie'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
-import type { Job, StoredJob } from '@/core/record/job/job'
+import type { JobDocument, StoredDocument } from '@/core/record/job/job'
+import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { isSame } from '@/core/record/records/patches'
 import type { OrzoDatabase } from './database'
 import { chunkRows, chunksOfLog } from './logs'
 import { newJobId } from './newId'
 import { photoRows } from './photos'
-import { getJob, writeNewJob } from './records'
+import { getDocument, writeNewJob } from './records'
 import { deviceOf } from './settings'
 
 export type ImportOutcome = {
@@ -19,7 +20,7 @@ const NO_FILES: JobFiles = { logs: {}, photos: {} }
 /** Names that an address cannot hold: the browser takes them for "here" and "one up". */
 const DOTS: Readonly<Record<string, string>> = { '.': 'dot', '..': 'dot-dot' }
 
-const completed = (job: Job, now: string): StoredJob => ({
+const completed = (job: JobDocument, now: string): StoredDocument => ({
   ...job,
   id: job.id === undefined ? newJobId() : (DOTS[job.id] ?? job.id),
   createdAt: job.createdAt ?? now,
@@ -29,7 +30,7 @@ const completed = (job: Job, now: string): StoredJob => ({
 /** Writes the samples and photos of a job that are not here yet. @returns whether there were any */
 async function writeMissing(
   db: OrzoDatabase,
-  { id, attachments }: StoredJob,
+  { id, attachments }: StoredDocument,
   { logs, photos }: JobFiles,
 ): Promise<boolean> {
   let wrote = false
@@ -52,19 +53,20 @@ async function writeMissing(
  */
 export async function importJob(
   db: OrzoDatabase,
-  read: Job,
+  read: JobDocument,
   now: string,
   files: JobFiles = NO_FILES,
+  envelopes?: FileEnvelopes,
 ): Promise<ImportOutcome> {
   const job = completed(read, now)
   const device = await deviceOf(db)
   const stores = [db.records, db.jobIndex, db.logChunks, db.blobs] as Table[]
   return db.transaction('rw', stores, async (): Promise<ImportOutcome> => {
-    const present = await getJob(db, job.id)
+    const present = await getDocument(db, job.id)
     if (present && isSame(present, job))
       return { outcome: (await writeMissing(db, job, files)) ? 'completed' : 'already-here', id: job.id }
     const stored = present ? { ...job, id: newJobId() } : job
-    await writeNewJob(db, stored, device)
+    await writeNewJob(db, stored, device, envelopes)
     await writeMissing(db, stored, files)
     return { outcome: present ? 'added-beside' : 'added', id: stored.id }
   })

@@ -1,3 +1,4 @@
+import { documentOf } from '@/core/record/job/rounds'
 import { seededRandom } from '@/core/base/numeric/random'
 import { type JobProblem, readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
@@ -16,7 +17,7 @@ import { importJob, type ImportOutcome } from './importing'
 import { readSamples } from './logs'
 import { addIfAbsent, addJob, blankJob, listJobs, removeJob, removeJobs } from './jobs'
 import { newJobId } from './newId'
-import { changeJob as change, getJob } from './records'
+import { changeJob as change, getDocument, getJob } from './records'
 import { displayUnits, readSettings, writeSetting } from './settings'
 
 const NOW = '2026-05-04T09:30:00.000Z'
@@ -33,6 +34,8 @@ beforeEach(() => {
 afterEach(async () => {
   await db.delete()
 })
+
+const fileOf = (job: StoredJob) => writeJobText(documentOf(job))
 
 type Imported = ImportOutcome | { readonly outcome: 'refused'; readonly problems: readonly JobProblem[] }
 /** A file's text as it comes in: read, then stored. */
@@ -51,7 +54,7 @@ describe('jobs', () => {
     db.close()
     const again = new OrzoDatabase(db.name)
     expect(await getJob(again, job.id)).toEqual(job)
-    expect(readJobValue(await getJob(again, job.id)).ok).toBe(true)
+    expect(readJobValue(await getDocument(again, job.id)).ok).toBe(true)
     again.close()
     await db.open()
   })
@@ -98,19 +101,19 @@ describe('import', () => {
   const sample = (): StoredJob => buildDemoJobs(new Date(NOW))[0]!
   test('into an empty browser every field is equal', async () => {
     const job = sample()
-    expect(await importJobText(db, writeJobText(job), LATER)).toEqual({ outcome: 'added', id: job.id })
+    expect(await importJobText(db, fileOf(job), LATER)).toEqual({ outcome: 'added', id: job.id })
     expect(await getJob(db, job.id)).toEqual(job)
   })
   test('the same file twice adds nothing', async () => {
-    await importJobText(db, writeJobText(sample()), LATER)
+    await importJobText(db, fileOf(sample()), LATER)
     const before = await everything()
-    expect((await importJobText(db, writeJobText(sample()), LATER)).outcome).toBe('already-here')
+    expect((await importJobText(db, fileOf(sample()), LATER)).outcome).toBe('already-here')
     expect(await everything()).toBe(before)
   })
   test('another state of a job is kept beside it', async () => {
     const job = sample()
-    await importJobText(db, writeJobText(job), LATER)
-    const result = await importJobText(db, writeJobText({ ...job, title: 'edited elsewhere' }), LATER)
+    await importJobText(db, fileOf(job), LATER)
+    const result = await importJobText(db, fileOf({ ...job, title: 'edited elsewhere' }), LATER)
     expect(result.outcome).toBe('added-beside')
     expect((await getJob(db, job.id))!.title).toBe(job.title)
     expect((await listJobs(db)).map(({ summary }) => summary.title)).toContain('edited elsewhere')
@@ -133,7 +136,7 @@ describe('import', () => {
     const kept = buildDemoJobs(new Date(NOW))[1]!
     await addJob(db, kept)
     const random = seededRandom(500)
-    const text = writeJobText(sample())
+    const text = fileOf(sample())
     let refused = 0
     for (let i = 0; i < 500; i++) {
       const at = Math.floor(random() * text.length)
@@ -148,7 +151,7 @@ describe('import', () => {
         expect(result.problems[0]!.message.length).toBeGreaterThan(5)
         expect(after.length).toBe(before)
       } else {
-        expect(readJobValue(await getJob(db, result.id)).ok).toBe(true)
+        expect(readJobValue(await getDocument(db, result.id)).ok).toBe(true)
         if (result.outcome !== 'already-here') await removeJob(db, result.id)
       }
       expect(await getJob(db, kept.id)).toEqual(kept)
@@ -164,7 +167,8 @@ describe('demo jobs', () => {
     expect(jobs).toHaveLength(12)
     expect(new Set(jobs.map(progressOf))).toEqual(new Set(STAGES))
     for (const job of jobs) {
-      expect(readJobValue(job)).toEqual({ ok: true, job })
+      const document = documentOf(job)
+      expect(readJobValue(document)).toEqual({ ok: true, job: document })
       expect(job.unit.site?.elevation).toEqual({ value: 1750, unit: 'm' })
     }
   })

@@ -3,6 +3,7 @@ import { emptyJob, type StoredJob } from '@/core/record/job/job'
 import type { Policy } from '@/core/record/policy/policy'
 import type { JobIndexRow, LogChunkRow, OrzoDatabase } from './database'
 import { newJobId } from './newId'
+import { documentOf } from '@/core/record/job/rounds'
 import { getJob, writeNewJob } from './records'
 import { deviceOf } from './settings'
 
@@ -15,7 +16,9 @@ export function blankJob(now: string, policy?: Policy): StoredJob {
 /** Stores a new job and returns it. */
 export async function addJob(db: OrzoDatabase, job: StoredJob): Promise<StoredJob> {
   const device = await deviceOf(db)
-  await db.transaction('rw', db.records, db.jobIndex, () => writeNewJob(db, job, device))
+  await db.transaction('rw', db.records, db.jobIndex, () =>
+    writeNewJob(db, documentOf(job), device),
+  )
   return job
 }
 
@@ -37,7 +40,7 @@ export async function addIfAbsent(
     for (const { job, chunks } of jobs) {
       const present = await getJob(db, job.id)
       if (!present) {
-        await writeNewJob(db, job, device)
+        await writeNewJob(db, documentOf(job), device)
         await db.logChunks.bulkPut(chunks)
       }
       found.push(present)

@@ -7,7 +7,7 @@ import { setTitle } from '@/core/record/edits/headEdits'
 import { OrzoDatabase } from './database'
 import { listJobs } from './jobs'
 import { sweepOldJobs } from './legacy'
-import { changeJob, getJob } from './records'
+import { changeJob, getDocument, getJob } from './records'
 import { displayUnits, readSettings } from './settings'
 
 const NOW = '2026-05-05T09:00:00.000Z'
@@ -38,7 +38,7 @@ test('every stored job of version 1 opens, equal in every field; settings too', 
   await oldDatabase()
   const db = new OrzoDatabase(name)
   expect(await sweepOldJobs(db, NOW)).toEqual({ copied: fixture.jobs.length, aside: 0 })
-  for (const row of fixture.jobs) expect(await getJob(db, row.id)).toEqual(wanted(row))
+  for (const row of fixture.jobs) expect(await getDocument(db, row.id)).toEqual(wanted(row))
   expect(await db.jobs.count()).toBe(0)
   expect((await listJobs(db)).map(({ updatedAt }) => updatedAt)).toEqual(
     fixture.jobs
@@ -102,7 +102,7 @@ test('a copy that is interrupted anywhere goes on at the next opening', async ()
   }
   const db = new OrzoDatabase(name)
   await sweepOldJobs(db, NOW)
-  for (const row of fixture.jobs) expect(await getJob(db, row.id)).toEqual(wanted(row))
+  for (const row of fixture.jobs) expect(await getDocument(db, row.id)).toEqual(wanted(row))
   expect(await listJobs(db)).toHaveLength(fixture.jobs.length)
 })
 
@@ -125,7 +125,7 @@ test('what an old window writes late is swept beside the job that went on, once'
   const late = { ...row, job: { ...row.job, title: 'written late' } }
   await db.jobs.put(late as never)
   expect(await sweepOldJobs(db, NOW)).toEqual({ copied: 1, aside: 0 })
-  expect(await getJob(db, row.id)).toEqual(wanted(row))
+  expect(await getDocument(db, row.id)).toEqual(wanted(row))
   expect((await getJob(db, `${row.id}-late-1`))?.title).toBe('written late')
   // the same state again adds nothing
   await db.jobs.bulkPut([late, row] as never[])

@@ -1,8 +1,8 @@
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument } from '@/core/record/job/job'
 import { problemSentence, readJobValue } from '@/core/record/job/readJob'
 import { isSame } from '@/core/record/records/patches'
 import type { OldJobRow, OrzoDatabase } from './database'
-import { getJob, writeNewJob } from './records'
+import { getDocument, writeNewJob } from './records'
 import { deviceOf } from './settings'
 
 /** What became of the rows of version 1. */
@@ -21,10 +21,10 @@ async function keepAside(db: OrzoDatabase, row: OldJobRow, reason: string, now: 
 }
 
 /** A free id for a row's job; undefined where it is already here, the same in every field. Nothing is written over. */
-async function idFor(db: OrzoDatabase, job: StoredJob): Promise<string | undefined> {
+async function idFor(db: OrzoDatabase, job: StoredDocument): Promise<string | undefined> {
   for (let n = 0; ; n++) {
     const id = idsOf(job.id, n)
-    const present = await getJob(db, id)
+    const present = await getDocument(db, id)
     if (!present) return id
     if (isSame(present, { ...job, id })) return undefined
   }
@@ -42,7 +42,7 @@ async function copyRow(
     return 'aside'
   }
   const { updatedAt = row.updatedAt, createdAt = updatedAt } = reading.job
-  const job: StoredJob = { ...reading.job, id: row.id, updatedAt, createdAt }
+  const job: StoredDocument = { ...reading.job, id: row.id, updatedAt, createdAt }
   await db.transaction('rw', db.jobs, db.records, db.jobIndex, async () => {
     // another window may have copied it in the meantime, and its user gone on
     if (!(await db.jobs.get(row.id))) return

@@ -6,9 +6,19 @@ import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } fro
 import { recordKey } from '@/core/record/records/envelope'
 import type { LogHead } from '@/core/record/records/log'
 import type { LogChunkRow, OrzoDatabase } from './database'
-import { changeJob } from './records'
+import { type DocumentEdit, type Edit, inRound } from '@/core/record/edits/edit'
+import { roundOf } from '@/core/record/records/kinds'
+import { changeDocument } from './records'
 
 const GONE = 'this log is no longer here: it was removed, perhaps in another window.'
+
+/** An edit of one log, in the round that it belongs to whatever round is looked at. */
+const ofLog =
+  (logId: string, edit: Edit): DocumentEdit =>
+  (document, stamp) => {
+    const log = document.logs.find(({ id }) => id === logId)
+    return log ? inRound(edit, roundOf(log))(document, stamp) : document
+  }
 
 const rowOf = (jobId: string, logId: string, { sealed, ...chunk }: Chunk): LogChunkRow => ({
   jobId,
@@ -63,7 +73,8 @@ export async function storeLog(
   clock: Clock,
 ): Promise<void> {
   const rows = chunkRows(jobId, { [head.id]: samples })
-  await changeJob(db, jobId, addLog({ ...head, samples: countOf(samples) }), clock, {
+  const edit = inRound(addLog({ ...head, samples: countOf(samples) }), roundOf(head))
+  await changeDocument(db, jobId, edit, clock, {
     stores: [db.logChunks],
     write: () => db.logChunks.bulkPut(rows),
   })
@@ -76,7 +87,7 @@ export async function removeStoredLog(
   logId: string,
   clock: Clock,
 ): Promise<void> {
-  await changeJob(db, jobId, removeLog(logId), clock, {
+  await changeDocument(db, jobId, ofLog(logId, removeLog(logId)), clock, {
     stores: [db.logChunks],
     write: () => chunksOfLog(db, jobId, logId).delete(),
   })
@@ -110,7 +121,7 @@ export class LogWriter {
 
   /** Begins a log: its head enters the job. */
   static async begin(db: OrzoDatabase, jobId: string, head: LogHead, clock: Clock): Promise<LogWriter> {
-    await changeJob(db, jobId, addLog(head), clock)
+    await changeDocument(db, jobId, inRound(addLog(head), roundOf(head)), clock)
     return new LogWriter(db, jobId, head)
   }
 
@@ -138,7 +149,8 @@ export class LogWriter {
   /** Stores the rest and seals the log. */
   async end(clock: Clock): Promise<void> {
     await this.flush(true)
-    await changeJob(this.#db, this.#jobId, sealLog(this.#head.id, this.#tail.samples), clock)
+    const seal = sealLog(this.#head.id, this.#tail.samples)
+    await changeDocument(this.#db, this.#jobId, ofLog(this.#head.id, seal), clock)
   }
 
   async #write(end: boolean): Promise<void> {

@@ -1,7 +1,7 @@
 import type { Table } from 'dexie'
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { type Clock, isoNow } from '@/core/base/units/instants'
-import type { Edit } from '@/core/record/edits/edit'
+import { type DocumentEdit, type Edit, inRound } from '@/core/record/edits/edit'
 import {
   assembleJob,
   diffJobs,
@@ -12,19 +12,21 @@ import {
   readRecord,
   type RecordProblem,
 } from '@/core/record/job/assemble'
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument, StoredJob } from '@/core/record/job/job'
+import { envelopeKey, type FileEnvelopes } from '@/core/record/job/recordsOfFile'
+import { viewOf } from '@/core/record/job/rounds'
 import { progressOf } from '@/core/record/job/stages'
 import { summaryOf } from '@/core/record/job/summary'
 import { recordKey, type StoredRecord } from '@/core/record/records/envelope'
 import { problemsOf } from '@/core/record/records/kind'
-import { type KindName, RECORD_KINDS, type RecordData } from '@/core/record/records/kinds'
+import { isKindName, type KindName, RECORD_KINDS, type RecordData } from '@/core/record/records/kinds'
 import { withoutUndefined } from '@/core/record/records/patches'
 import type { JobIndexRow, OrzoDatabase } from './database'
 import { randomWord } from './newId'
 import { deviceOf } from './settings'
 
 /** A job as it stands in the database, with what of it could not be read. */
-export type Loaded = { readonly job: StoredJob | undefined; readonly problems: readonly RecordProblem[] }
+export type Loaded = { readonly job: StoredDocument | undefined; readonly problems: readonly RecordProblem[] }
 
 /** What this tab knows of a job: its records as they were read, and the job that they make. */
 type Known = {
@@ -32,7 +34,7 @@ type Known = {
   readonly born: string
   readonly records: ReadonlyMap<string, ReadRecord>
   readonly problems: ReadonlyMap<string, RecordProblem>
-  readonly job: StoredJob | undefined
+  readonly job: StoredDocument | undefined
 }
 
 /** Jobs kept in memory; a job that is not looked at any more is read again when it is. */
@@ -103,8 +105,29 @@ export async function loadJob(db: OrzoDatabase, jobId: string): Promise<Loaded> 
   return { job: state?.job, problems: [...(state?.problems.values() ?? [])] }
 }
 
-export const getJob = async (db: OrzoDatabase, jobId: string): Promise<StoredJob | undefined> =>
+/** The whole document of a job. */
+export const getDocument = async (db: OrzoDatabase, jobId: string): Promise<StoredDocument | undefined> =>
   (await loadJob(db, jobId)).job
+
+/** A job as its last round sees it. */
+export async function getJob(db: OrzoDatabase, jobId: string): Promise<StoredJob | undefined> {
+  const document = await getDocument(db, jobId)
+  return document && viewOf(document)
+}
+
+/** What stands beside the data of a job's records, removed ones too; for its file. */
+export async function envelopesOf(db: OrzoDatabase, jobId: string): Promise<FileEnvelopes> {
+  const rows = await db.records.where('jobId').equals(jobId).toArray()
+  const readable = rows.filter((row) => 'row' in readRecord(row) || row.deleted !== undefined)
+  return Object.fromEntries(
+    readable
+      .sort((a, b) => (a.key < b.key ? -1 : 1))
+      .map(({ kind, id, order, rev, clock, device, at, deleted }) => [
+        envelopeKey(kind as KindName, id),
+        { order, rev, clock, device, at, ...(deleted === undefined ? {} : { deleted }) },
+      ]),
+  )
+}
 
 /** @throws OrzoError bad-document naming the place, where data is not what its kind holds */
 function validated(kind: KindName, data: RecordData[KindName]): RecordData[KindName] {
@@ -150,18 +173,18 @@ const nextOrder = ({ records }: Known, kind: KindName): number =>
   [...records.values()].reduce((most, { row }) => (row.kind === kind ? Math.max(most, row.order) : most), 0) +
   1
 
-const indexRow = (job: StoredJob, clock: number, born: string): JobIndexRow => ({
+const indexRow = (job: StoredDocument, clock: number, born: string): JobIndexRow => ({
   id: job.id,
   updatedAt: job.updatedAt,
   demo: job.demo ? 1 : 0,
-  progress: progressOf(job),
+  progress: progressOf(viewOf(job)),
   clock,
   born,
   summary: summaryOf(job),
 })
 
 /** What a change did: the records that it touched, and the job after it. */
-export type Changed = { readonly changes: readonly PartChange[]; readonly job: StoredJob }
+export type Changed = { readonly changes: readonly PartChange[]; readonly job: StoredDocument }
 
 const GONE = 'this job is no longer here: it was removed in another window.'
 
@@ -174,10 +197,10 @@ export type Beside = { readonly stores: readonly Table[]; readonly write: () => 
  * @param beside what stands or falls with the edit
  * @throws OrzoError when the edit would make a record invalid or its place is gone; nothing is written then
  */
-export async function changeJob(
+export async function changeDocument(
   db: OrzoDatabase,
   jobId: string,
-  edit: Edit,
+  edit: DocumentEdit,
   clock: Clock,
   beside?: Beside,
 ): Promise<Changed> {
@@ -196,19 +219,65 @@ export async function changeJob(
     await db.records.bulkPut(rows)
     const index = { id: jobId, updatedAt: now, clock: writing.clock, born: before.born }
     const next = merged(index, rows, before)
-    await db.jobIndex.put(indexRow(next.job as StoredJob, writing.clock, before.born))
+    await db.jobIndex.put(indexRow(next.job as StoredDocument, writing.clock, before.born))
     return { state: next, changes: made }
   })
   remember(db, jobId, state)
-  return { changes, job: state.job as StoredJob }
+  return { changes, job: state.job as StoredDocument }
 }
 
-/** Writes a whole job as new records; runs inside a transaction over records and index. */
-export async function writeNewJob(db: OrzoDatabase, job: StoredJob, device: string): Promise<void> {
+/** Makes one edit in the last round of a job. @throws OrzoError as changeDocument does */
+export const changeJob = (
+  db: OrzoDatabase,
+  jobId: string,
+  edit: Edit,
+  clock: Clock,
+  beside?: Beside,
+): Promise<Changed> => changeDocument(db, jobId, inRound(edit), clock, beside)
+
+/** A record with the envelope that its file kept: what another device did stays as it did it. */
+function keptRow(row: StoredRecord, envelopes: FileEnvelopes): StoredRecord {
+  const kept = envelopes[envelopeKey(row.kind as KindName, row.id)]
+  return kept && kept.deleted === undefined ? { ...row, ...(kept as Partial<StoredRecord>) } : row
+}
+
+/** Marks of records that were removed before the file was written: they hold no data any more. */
+const markRows = (jobId: string, envelopes: FileEnvelopes): StoredRecord[] =>
+  Object.entries(envelopes).flatMap(([key, { deleted, ...kept }]) => {
+    const cut = key.indexOf('/')
+    const [kind, id] = [key.slice(0, cut), key.slice(cut + 1)]
+    if (deleted === undefined || !isKindName(kind) || id === '') return []
+    return [
+      {
+        ...kept,
+        key: recordKey(jobId, kind, id),
+        jobId,
+        kind,
+        id,
+        version: RECORD_KINDS[kind].version,
+        deleted,
+        data: null,
+      },
+    ]
+  })
+
+/**
+ * Writes a whole job as new records; runs inside a transaction over records and index.
+ * @param envelopes of its records, where its file kept them
+ */
+export async function writeNewJob(
+  db: OrzoDatabase,
+  job: StoredDocument,
+  device: string,
+  envelopes: FileEnvelopes = {},
+): Promise<void> {
   const writing = { jobId: job.id, clock: 1, device, at: job.updatedAt }
-  const rows = partsOf(job).map((part) =>
-    rowOf(writing, { ...part, data: validated(part.kind, part.data) } as Part),
+  const live = partsOf(job).map((part) =>
+    keptRow(rowOf(writing, { ...part, data: validated(part.kind, part.data) } as Part), envelopes),
   )
+  const present = new Set(live.map(({ key }) => key))
+  const rows = [...live, ...markRows(job.id, envelopes).filter(({ key }) => !present.has(key))]
+  const clock = rows.reduce((latest, row) => Math.max(latest, row.clock), 1)
   await db.records.bulkPut(rows)
-  await db.jobIndex.put(indexRow(job, 1, randomWord()))
+  await db.jobIndex.put(indexRow(job, clock, randomWord()))
 }

@@ -1,14 +1,14 @@
 import type { Clock } from '@/core/base/units/instants'
-import type { Edit } from '@/core/record/edits/edit'
+import type { DocumentEdit } from '@/core/record/edits/edit'
 import type { PartChange } from '@/core/record/job/assemble'
 import { headOf } from '@/core/record/job/assemble'
-import type { Job } from '@/core/record/job/job'
+import type { JobDocument } from '@/core/record/job/job'
 import { placeText } from '@/core/record/records/places'
 import { headSchema } from '@/core/record/records/head'
-import { type KindName, LISTS, type ListKind, type RecordData } from '@/core/record/records/kinds'
+import { type KindName, LISTS, type RecordData } from '@/core/record/records/kinds'
 import { applyPatches, diffData, isSame, type Patch } from '@/core/record/records/patches'
 import type { OrzoDatabase } from './database'
-import { changeJob } from './records'
+import { changeDocument } from './records'
 
 type Data = Readonly<Record<string, unknown>>
 
@@ -109,27 +109,21 @@ export function recordStep(jobId: string, changes: readonly PartChange[], now: n
   put(jobId, { done: kept.slice(-MOST_STEPS), undone: [] })
 }
 
-const isList = (kind: KindName): kind is ListKind => Object.hasOwn(LISTS, kind)
 const HEAD_KEYS = Object.keys(headSchema.shape) as (keyof RecordData['head'])[]
 
-function dataOf(job: Job, kind: KindName, id: string): Data | undefined {
+function dataOf(job: JobDocument, kind: KindName, id: string): Data | undefined {
   if (kind === 'head') return headOf(job) as Data
-  if (!isList(kind)) return job[kind]
   const { list, idOf } = LISTS[kind]
   return (job[list] as readonly Data[]).find((each) => (idOf as (data: unknown) => string)(each) === id)
 }
 
 /** A job with one record put in, changed or taken away; a record that comes back has kept its order. */
-function withData(job: Job, kind: KindName, id: string, data: Data | undefined): Job {
+function withData(job: JobDocument, kind: KindName, id: string, data: Data | undefined): JobDocument {
   if (kind === 'head') {
     const rest = Object.fromEntries(
       Object.entries(job).filter(([key]) => !(HEAD_KEYS as readonly string[]).includes(key)),
     )
-    return { ...rest, ...data } as Job
-  }
-  if (!isList(kind)) {
-    const { [kind]: _gone, ...rest } = job
-    return (data === undefined ? rest : { ...rest, [kind]: data }) as Job
+    return { ...rest, ...data } as JobDocument
   }
   const { list, idOf } = LISTS[kind]
   const all = job[list] as readonly Data[]
@@ -143,9 +137,9 @@ function withData(job: Job, kind: KindName, id: string, data: Data | undefined):
   return { ...job, [list]: next }
 }
 
-type Moved = { readonly job: Job; readonly done?: RecordStep; readonly kept: readonly string[] }
+type Moved = { readonly job: JobDocument; readonly done?: RecordStep; readonly kept: readonly string[] }
 
-function moveRecord(job: Job, step: RecordStep, way: 'back' | 'forth'): Moved {
+function moveRecord(job: JobDocument, step: RecordStep, way: 'back' | 'forth'): Moved {
   const { kind, id } = step
   const now = dataOf(job, kind, id)
   const told = (path: readonly string[] = []) => [placeText(kind, path)]
@@ -175,7 +169,7 @@ async function move(db: OrzoDatabase, jobId: string, from: 'done' | 'undone', cl
   const way = from === 'done' ? 'back' : 'forth'
   let kept: string[] = []
   let done: RecordStep[] = []
-  const edit: Edit = (job) => {
+  const edit: DocumentEdit = (job) => {
     kept = []
     done = []
     const order = way === 'back' ? [...step.records].reverse() : step.records
@@ -186,7 +180,7 @@ async function move(db: OrzoDatabase, jobId: string, from: 'done' | 'undone', cl
       return moved.job
     }, job)
   }
-  await changeJob(db, jobId, edit, clock)
+  await changeDocument(db, jobId, edit, clock)
   const rest = here[from].slice(0, -1)
   const took: Step = { records: way === 'back' ? [...done].reverse() : done, at: 0 }
   const other = done.length > 0 ? [took] : []

@@ -10,11 +10,15 @@ import {
   judgeLog,
   leaveStep,
   markTaken,
+  setBled,
   setBubbled,
+  together,
 } from '@/core/record/edits/workEdits'
 import type { KnownJob } from '@/core/record/job/job'
 import { countOf, type Samples } from '@/core/record/logs/samples'
 import { type Plan, planRepair } from '@/core/repair/plan/plan'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
+import { unitState } from '@/core/record/state/unitState'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
 import { FIRST_START } from '@/core/repair/work/firstStart'
 import { takenOffList } from '@/core/repair/work/takenOff'
@@ -54,7 +58,9 @@ class Technician {
   }
 
   begin(task: PlanTask) {
-    this.change(beginStep(task.id, task.handsOn[1]))
+    const { goesIn } = this.#plan.refrigerantPath
+    const charges = effectsOf({ task: task.id }).charges === true
+    this.change(beginStep(task.id, task.handsOn[1], charges ? { refrigerant: goesIn } : {}))
   }
 
   /** A task from its beginning to its end. */
@@ -64,7 +70,7 @@ class Technician {
     if (task.id === 'settle') this.#start(day)
     if (task.id === 'refit' || task.id === 'closeUp') this.#putBack()
     this.#log(task)
-    if (task.id === 'pressureTest') this.change(setBubbled(true))
+    if (task.id === 'pressureTest') this.change(together(setBubbled(true), setBled(true)))
     this.#pass(task.handsOn[1] / 2)
     const [, alone] = task.unattended ?? []
     if (alone && !WORK_LOGS[task.id]) {
@@ -82,7 +88,7 @@ class Technician {
     const started = new Date(this.at).toISOString()
     this.at += seconds * 1000
     this.samples[id] = samples
-    this.change(addLog({ ...head, id, task: task.id, startedAt: started, samples: countOf(samples) }))
+    this.change(addLog({ ...head, id, step: task.id, startedAt: started, samples: countOf(samples) }))
     this.change(judgeLog(id, verdict))
     if (!moved) return
     const weight = { value: Number((moved.kilograms / UNITS.lb.si).toFixed(2)), unit: 'lb' } as const
@@ -98,8 +104,9 @@ class Technician {
   }
 
   #putBack() {
-    const ids = this.#plan.tasks.map(({ id }) => id)
-    for (const line of takenOffList(this.job, ids))
+    const tasks = this.#plan.tasks.map(({ id }) => id)
+    const state = unitState(this.job, effectsOf)
+    for (const line of takenOffList({ job: this.job, state, tasks }))
       if (line.state === 'off') this.change(markTaken(line, 'back'))
   }
 }

@@ -30,7 +30,7 @@ import {
 
 /** A log of a step with what was said of it; what the scale moved belongs to the closing. */
 type KeptLog = {
-  readonly head: Omit<LogHead, 'id' | 'startedAt' | 'task'>
+  readonly head: Omit<LogHead, 'id' | 'startedAt' | 'step'>
   readonly samples: Samples
   readonly verdict: Omit<LogVerdict, 'at'>
   readonly moved?: { readonly field: 'recovered' | 'charged'; readonly kilograms: number }

@@ -2,17 +2,19 @@ import { type BackupContents, backupJob, packBackup, readArchive } from '@/core/
 import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
 import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
 import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
-import type { Job } from '@/core/record/job/job'
+import type { JobDocument } from '@/core/record/job/job'
+import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { writeLogCsv } from '@/core/record/logs/logCsv'
 import type { Samples } from '@/core/record/logs/samples'
 import type { LogHead } from '@/core/record/records/log'
 import { shrinkPhoto } from './shrinkPhoto'
 
 /** A job with what belongs to it, to be packed. */
-export type PackQuestion = { readonly job: Job; readonly files: JobFiles; readonly at: number }
+type Packed = { readonly job: JobDocument; readonly files: JobFiles; readonly envelopes?: FileEnvelopes }
+export type PackQuestion = Packed & { readonly at: number }
 /** One more job of a backup, or its end. */
 export type BackupQuestion =
-  | { readonly backup: string; readonly job: Job; readonly files: JobFiles }
+  | (Packed & { readonly backup: string })
   | { readonly backup: string; readonly contents: BackupContents; readonly at: number }
 
 const ZIP = 'application/zip'
@@ -29,8 +31,8 @@ function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, 
 export function filesHandlers() {
   const backups = new Map<string, { members: ZipMember[]; jobs: number }>()
   return {
-    async *pack({ job, files, at }: PackQuestion) {
-      return zipped(packZip(jobMembers(job, files), at))
+    async *pack({ job, files, envelopes, at }: PackQuestion) {
+      return zipped(packZip(jobMembers(job, files, '', envelopes), at))
     },
     /** Gathers a backup job by job, so that not everything is sent at once. */
     async *backup(question: BackupQuestion) {

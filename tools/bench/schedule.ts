@@ -1,4 +1,5 @@
 // How near to the optimum the time plan comes, and how long it takes: npm run -s bench:schedule
+import { viewOf } from '@/core/record/job/rounds'
 import { readFileSync } from 'node:fs'
 import { planDay } from '@/core/repair/day/planDay'
 import { planRepair } from '@/core/repair/plan/plan'
@@ -48,7 +49,7 @@ judge('the same, what is shown at once after a drag', AT_ONCE)
 await loadRefrigerants(REFRIGERANT_NAMES)
 const read = readJobText(readFileSync('examples/plans/13-compressor-and-valve.json', 'utf8'))
 if (!read.ok) throw new Error('the example does not read')
-const job = read.job as KnownJob
+const job = viewOf(read.job) as KnownJob
 const plan = planRepair(job, decidedFaults(job))
 const moved = { ...plan, day: { ...plan.day, notBefore: { gainAccess: '2026-11-27T09:40' } } }
 planDay(plan)

@@ -33,7 +33,7 @@ test.each([
 test('every example validates and can be planned', () => {
   for (const name of readdirSync(EXAMPLES).filter((file) => file.endsWith('.orzo.json'))) {
     const where = path.join(EXAMPLES, name)
-    expect(runDoor(['validate', where])).toMatchObject({ valid: true, format: 'orzo.job', version: 2 })
+    expect(runDoor(['validate', where])).toMatchObject({ valid: true, format: 'orzo.job', version: 3 })
     expect(runDoor(['plan', where])).toHaveProperty('contamination.class')
   }
 })

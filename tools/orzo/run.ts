@@ -8,7 +8,10 @@ import { attempt } from '@/core/base/errors/orzoError'
 import type { Job } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
 import { problemSentence, readJobText } from '@/core/record/job/readJob'
-import { planRepair } from '@/core/repair/plan/plan'
+import { viewOf } from '@/core/record/job/rounds'
+import { withRefrigerants } from '@/core/record/state/refrigerants'
+import { planOf } from '@/core/repair/plan/basis'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { simulationJson } from '@/core/door/simulationJson'
 import { readSimulationText } from '@/core/simulate/simulationFile'
 import { parseRefrigerant } from '@/core/physics/refrigerants/catalogue'
@@ -38,7 +41,7 @@ function readFile(file: string): string {
 
 function readJobFile(file: string): Job {
   const reading = readJobText(readFile(file))
-  if (reading.ok) return reading.job
+  if (reading.ok) return viewOf(reading.job)
   throw new BadInput(reading.problems.map((problem) => `${file}: ${problemSentence(problem)}`).join('\n'))
 }
 
@@ -101,11 +104,14 @@ function properties(args: readonly string[]): Answer {
   )
 }
 
+/** A job with what was inside at each of its sets. */
+const asInside = (file: Job) => withRefrigerants(knownJob(file), effectsOf)
+
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
-  diagnose: onFile((job) => diagnosisJson(diagnoseJob(knownJob(job)))),
+  diagnose: onFile((job) => diagnosisJson(diagnoseJob(asInside(job)))),
   plan: onFile((file) => {
-    const job = knownJob(file)
-    return planJson(planRepair(job, faultsToRepair(job)))
+    const job = asInside(file)
+    return planJson(planOf(job, faultsToRepair(job)))
   }),
   simulate: (args) => {
     const text = readFile(onlyFile(args))

@@ -11,18 +11,23 @@ import { type Cause, causesOf, killsCompressor } from '../diagnosis/proof/causes
 import { type Gate, judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
 import { type Standing, standingsOf } from '../diagnosis/proof/standing'
-import { decided } from '../record/edits/decisionEdits'
-import { mergedObservations } from '../record/edits/readingEdits'
+import { decided } from '../record/job/decisions'
 import { type AskedField, asksOf } from '../record/equipment/asked'
 import type { UnitPlate } from '../record/equipment/unit'
 import { firstMode } from '../record/job/begin'
 import type { Job, KnownJob } from '../record/job/job'
 import { legibleJob } from '../record/job/known'
-import type { ReadingSet } from '../record/readings/schema'
+import { setsOfRound } from '../record/job/setsOfRound'
+import { latestWords } from '../record/job/words'
+import type { Observations, ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
+import { withRefrigerants } from '../record/state/refrigerants'
+import { type UnitState, unitState } from '../record/state/unitState'
 import { type CircuitReadings, circuitReadings } from '../repair/charge/circuitReadings'
+import { planBasis } from '../repair/plan/basis'
 import { type Plan, planRepair } from '../repair/plan/plan'
+import { effectsOf } from '../repair/plan/tasks/tasks'
 import { type Proof, proofsOf } from '../repair/plan/proofs'
 import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
@@ -49,6 +54,8 @@ export type Answer = {
   readonly standing: StandingTold | undefined
   /** states of the table of vetoes that hold, over all sets */
   readonly vetoes: readonly VetoId[]
+  /** how the unit stands now */
+  readonly state: UnitState
   /** every gate, judged on the one record of all sets, by its id */
   readonly gates: readonly Gate[]
   readonly causes: readonly Cause[]
@@ -96,6 +103,32 @@ function sameWhileEqual<A extends unknown[], T>(make: (...input: A) => T) {
   }
 }
 
+/** What of a job says how the unit stands. */
+type StateOf = Parameters<typeof planBasis>[0]
+const stateOf = ({
+  unit,
+  readingSets,
+  steps,
+  takenOff,
+  rounds,
+  round,
+  createdAt,
+  run,
+  repair,
+  others,
+}: KnownJob): StateOf => ({
+  unit,
+  readingSets,
+  steps,
+  takenOff,
+  rounds,
+  round,
+  createdAt,
+  ...(run ? { run } : {}),
+  ...(repair ? { repair } : {}),
+  ...(others ? { others } : {}),
+})
+
 /** What a plan depends on beside words, faults and states. */
 type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing'>
 
@@ -115,7 +148,11 @@ function stepsOf() {
   const standing = memo(({ standing: at, snapshot }: Assessment, display: Display) =>
     at ? tellStanding(at, snapshot, display) : undefined,
   )
-  const vetoes = keptWhileSame(memo((unit: UnitPlate, sets: readonly JobSet[]) => holdingVetoes(unit, sets)))
+  const state = sameWhileEqual(memo((records: StateOf) => unitState(records, effectsOf)))
+  const vetoes = keptWhileSame(
+    memo((unit: UnitPlate, sets: readonly JobSet[], now: UnitState) => holdingVetoes(unit, sets, now)),
+  )
+  const basis = sameWhileEqual(memo((records: StateOf) => planBasis(records)))
   const gates = memo(
     (unit: UnitPlate, sets: readonly JobSet[], looked: ReadingSet, holding: readonly VetoId[]) => {
       const record = recordOf(unit, sets, { looked, holding })
@@ -138,7 +175,7 @@ function stepsOf() {
     (
       job: Planned,
       previousBurnout: boolean | undefined,
-      observations: ReturnType<typeof mergedObservations>,
+      observations: Observations,
       faults: readonly SuspectId[],
       vetoes: readonly VetoId[],
       read: CircuitReadings,
@@ -157,6 +194,8 @@ function stepsOf() {
       ),
   )
   return {
+    state,
+    basis,
     readings,
     proofs,
     assessed,
@@ -233,27 +272,31 @@ export function createAnswerer() {
    */
   function* inSteps({ job: asked, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
     const asks = asksOf(asked.unit, asked.readingSets)
-    const job: KnownJob = legibleJob(asked)
-    const { unit, readingSets, decisions, arrival = NO_ARRIVAL } = job
+    const job: KnownJob = withRefrigerants(legibleJob(asked), effectsOf)
+    const { unit, readingSets: allSets, decisions, arrival = NO_ARRIVAL } = job
+    const readingSets = setsOfRound(job)
     const set = lookedAt(job, setId)
     const assessment = steps.assessed(unit, set)
     yield { asks, assessment }
-    const vetoes = steps.vetoes(unit, readingSets)
+    const records = stateOf(job)
+    const state = steps.state(records)
+    const vetoes = steps.vetoes(unit, allSets, state)
     const knowsMetering = asked.unit.metering !== undefined
     const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes)
     const gates = steps.gates(unit, readingSets, set, vetoes)
     const standing = steps.standing(assessment, display)
-    yield { asks, assessment, ranking, standing, vetoes, gates }
+    yield { asks, assessment, ranking, standing, vetoes, state, gates }
     const named = decidedFaults(job)
     const history = historyOf(arrival)
     const faults =
-      named.length > 0 ? named : [suspectToRepair(job, (each) => leaderOf(unit, each, readingSets, history))]
-    yield { asks, assessment, ranking, standing, vetoes, gates, faults }
+      named.length > 0 ? named : [suspectToRepair({ readingSets }, (each) => leaderOf(unit, each, readingSets, history))]
+    yield { asks, assessment, ranking, standing, vetoes, state, gates, faults }
+    const basis = steps.basis(records)
     const { previousBurnout } = arrival
     const { policy, repair, day, dryers } = job
     const { recovered, charged } = job.closing ?? {}
     const planned: Planned = {
-      unit,
+      unit: basis.unit,
       decisions,
       policy,
       repair,
@@ -267,6 +310,7 @@ export function createAnswerer() {
       ranking,
       standing,
       vetoes,
+      state,
       gates,
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
       standings: steps.standings({ unit, readingSets, decisions }),
@@ -274,10 +318,10 @@ export function createAnswerer() {
       plan: steps.plan(
         planned,
         previousBurnout,
-        mergedObservations(job),
+        latestWords(readingSets),
         faults,
-        vetoes,
-        steps.readings(unit, readingSets),
+        basis.holding,
+        steps.readings(basis.unit, basis.sets),
         steps.proofs({ unit, readingSets, decisions }, faults),
       ),
     }

@@ -1,3 +1,4 @@
+import { viewOf } from '../record/job/rounds'
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import type { KnownJob } from '../record/job/job'
@@ -37,7 +38,7 @@ function example(name: string): KnownJob {
   const text = readFileSync(path.resolve(__dirname, '../../../examples', `${name}.orzo.json`), 'utf8')
   const reading = readJobText(text)
   if (!reading.ok) throw new Error(`${name} does not read`)
-  return knownJob(reading.job)
+  return knownJob(viewOf(reading.job))
 }
 
 describe('worked pictures of handbook 03 [practice]', () => {

@@ -1,9 +1,10 @@
 import { OrzoError } from '../base/errors/orzoError'
 import { type Display, DEFAULT_DISPLAY } from '../base/units/show'
 import type { Job, KnownJob } from '../record/job/job'
+import { setsOfRound } from '../record/job/setsOfRound'
 import type { JobSet } from '../record/records/set'
 import { isSuspect, type SuspectId } from '../diagnosis/faults/faults'
-import { decided } from '../record/edits/decisionEdits'
+import { decided } from '../record/job/decisions'
 import { contextOf, type Diagnosis, diagnose } from './diagnose'
 
 /** The set that speaks for the circuit now: the latest one with a reading or an observation. */
@@ -52,5 +53,5 @@ export function faultsToRepair(job: KnownJob): SuspectId[] {
   if (named.length > 0) return named
   const leaderOf = (set: JobSet) =>
     diagnose(job.unit, set, DEFAULT_DISPLAY, contextOf(job)).suspects[0]?.fault
-  return [suspectToRepair(job, leaderOf)]
+  return [suspectToRepair({ readingSets: setsOfRound(job) }, leaderOf)]
 }

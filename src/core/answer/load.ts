@@ -10,7 +10,7 @@ import { propertiesNeeded } from '../repair/plan/propertiesNeeded'
  */
 export async function loadFor(
   unit: UnitPlate,
-  job: Partial<Pick<Job, 'dryers' | 'repair'>> = {},
+  job: Partial<Pick<Job, 'dryers' | 'repair' | 'others' | 'rounds' | 'readingSets'>> = {},
 ): Promise<void> {
   await Promise.all([loadRefrigerants(propertiesNeeded(unit, job)), loadCaseBooks(unit)])
 }

@@ -1,3 +1,4 @@
+import { runs, seedOf } from '../../../tools/run/soak'
 import { type RandomSource, seededRandom } from '../base/numeric/random'
 import { CHECK_IDS, checkRow } from '../diagnosis/checks/checks'
 import { askChecks } from '../diagnosis/checks/nextCheck'
@@ -235,6 +236,17 @@ const TOLD: readonly Told[] = [
     ended: ['evacuate', 'evacuateWet'],
   },
   {
+    id: 'under-nitrogen',
+    make: (set, random) => {
+      stand(set, psig(20 + 300 * random()))
+      set.observations.gasInside = 'nitrogen'
+      drop(set, 'circuitWork')
+    },
+    checks: [...STARTS, ...PUMPS, ...RUNNING, 'inletScreen', 'orificeSize'],
+    tasks: ['settle', 'setValve', 'swapValve', 'swapCompressor', 'repairLeak', 'swapLiquidDryer', 'clearLine'],
+    ended: ['sweep', 'sweepFlammable', 'evacuate', 'evacuateWet'],
+  },
+  {
     id: 'no-liquid',
     make: (set, random) => stand(set, psig(random() < 0.5 ? 0 : 2 + 8 * random())),
     checks: [...STARTS, ...PUMPS, ...VALVE, ...RUNNING],
@@ -441,7 +453,8 @@ function forbidden(
   ]
 }
 
-const DRAWS = 200
+const DRAWS = runs(40, 400)
+const SEED = seedOf(0)
 
 /** One draw of a state with everything else random; sometimes with an earlier visit of which nothing is asked. */
 function draw(row: Told, seed: number) {
@@ -459,7 +472,7 @@ test('every row of the table is told again here, in the same order', () => {
 })
 
 describe.each(TOLD.map((row) => [row.id, row] as const))('%s', (id, row) => {
-  const seeds = Array.from({ length: DRAWS }, (_v, i) => 1000 * VETO_IDS.indexOf(id) + i)
+  const seeds = Array.from({ length: DRAWS }, (_v, i) => SEED + 1000 * VETO_IDS.indexOf(id) + i)
   test(`holds in ${DRAWS} draws, and nothing that it refuses is proposed; without its row something would be`, () => {
     let missed = 0
     for (const seed of seeds) {

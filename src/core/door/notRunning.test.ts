@@ -1,3 +1,4 @@
+import { viewOf } from '../record/job/rounds'
 import { diagnoseJob } from '../answer/diagnoseJob'
 import { chargeShare } from '../diagnosis/standing/chargeShare'
 import type { FaultId } from '../diagnosis/faults/faults'
@@ -40,7 +41,7 @@ const job = (unit: object, sets: readonly Set[], more: object = {}) => {
     }),
   )
   if (!read.ok) throw new Error(JSON.stringify(read))
-  return knownJob(read.job)
+  return knownJob(viewOf(read.job))
 }
 
 type Json = {

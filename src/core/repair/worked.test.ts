@@ -1,3 +1,4 @@
+import { viewOf } from '../record/job/rounds'
 import { readFileSync } from 'node:fs'
 import path from 'node:path'
 import { knownJob } from '../record/job/known'
@@ -17,7 +18,7 @@ const read = (name: string) => readFileSync(path.join(EXAMPLES, `${name}.json`),
 function planned(name: string) {
   const reading = readJobText(read(name))
   if (!reading.ok) throw new Error(JSON.stringify(reading))
-  const job = knownJob(reading.job)
+  const job = knownJob(viewOf(reading.job))
   return planRepair(job, faultsToRepair(job))
 }
 

@@ -14,6 +14,7 @@ export type Act =
   | 'condemn-valve'
   | 'judge-worn'
   | 'flame'
+  | 'open'
   | 'unrated-tools'
 
 /** What an act is called where it is refused. */
@@ -32,6 +33,7 @@ export const ACT_NAMES: Readonly<Record<Act, string>> = {
   'condemn-valve': 'condemn a valve',
   'judge-worn': 'judge the compressor worn',
   flame: 'use flame or sparks',
+  open: 'open the circuit',
   'unrated-tools': 'use a pump, recovery machine or detector that is not rated for it',
 }
 
@@ -105,6 +107,13 @@ const VETOES = [
     never: ['start', 'run', 'pump-down'],
     reason: 'A compressor that pumps against air can burst or burn.',
     until: 'it is recovered or vented, and evacuated',
+  },
+  {
+    id: 'under-nitrogen',
+    state: 'Nitrogen stands in the circuit under pressure',
+    never: ['open', 'flame', 'start', 'run', 'pump-down'],
+    reason: 'What is opened or heated under pressure blows out, and nobody stands aside.',
+    until: 'it is bled off to 0 psig',
   },
   {
     id: 'no-liquid',

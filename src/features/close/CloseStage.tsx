@@ -2,16 +2,20 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { allLogs } from '@/core/record/job/acrossRounds'
 import { useComparison } from '../shared/answer/useComparison'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import { LogList } from '../shared/logs/LogList'
 import { Photos } from '../shared/photos/Photos'
+import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
 import { Files } from './Files'
 import { Record } from './Record'
 
 /** Before and after, what is proven, the record, and the files. */
-export function CloseStage({ job, change, display }: StageProps) {
+export function CloseStage(props: StageProps) {
+  const { job, change, display } = props
+  const logs = allLogs(job)
   const { comparison, problem } = useComparison(job, display.temperature)
   return (
     <Box
@@ -34,17 +38,20 @@ export function CloseStage({ job, change, display }: StageProps) {
           {comparison && <ComparisonTable comparison={comparison} />}
         </Box>
         <Photos jobId={job.id} photos={job.attachments} change={change} />
-        {job.logs.length > 0 && (
+        {logs.length > 0 && (
           <Box component="section" aria-labelledby="logs-title">
             <Typography id="logs-title" variant="h2">
               Logs
             </Typography>
-            <LogList jobId={job.id} logs={job.logs} />
+            <LogList jobId={job.id} logs={logs} />
           </Box>
         )}
         <Files job={job} />
       </Box>
-      <Record closing={job.closing} change={change} />
+      <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
+        <Record closing={job.closing} change={change} />
+        <AnotherRepair {...props} />
+      </Box>
     </Box>
   )
 }

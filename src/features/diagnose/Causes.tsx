@@ -4,13 +4,8 @@ import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
 import type { SuspectId } from '@/core/diagnosis/faults/faults'
 import type { Cause } from '@/core/diagnosis/proof/causes'
-import {
-  decisionOn,
-  setCausesChecked,
-  toggleCause,
-  UNKNOWN_CAUSE,
-  unnamedNotes,
-} from '@/core/record/edits/decisionEdits'
+import { setCausesChecked, toggleCause } from '@/core/record/edits/decisionEdits'
+import { decisionOn, UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/job/decisions'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../shared/stageProps'
 

@@ -20,6 +20,7 @@ import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
+import { wordsNow } from '../shared/wordsNow'
 import { StandingCircuit } from '../shared/StandingCircuit'
 import { Vetoes } from '../shared/Vetoes'
 import { SetBar } from '../shared/sets/SetBar'
@@ -137,7 +138,13 @@ type SuspectsProps = { props: StageProps; actions: CheckActions }
 
 /** What must not be done now stands before every proposal. */
 function NotNow({ answer, unit, set, setId, change }: StageProps) {
-  return <Vetoes vetoes={answer.vetoes} observations={set.observations ?? {}} {...{ unit, setId, change }} />
+  return (
+    <Vetoes
+      vetoes={answer.vetoes}
+      observations={wordsNow(set, answer.state)}
+      {...{ unit, setId, change }}
+    />
+  )
 }
 
 function Checks({ props: { diagnosis, set }, actions, most }: SuspectsProps & { most?: number }) {

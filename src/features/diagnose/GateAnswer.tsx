@@ -9,14 +9,10 @@ import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
 import type { Gate } from '@/core/diagnosis/proof/gates'
 import { keptGate, type Standing } from '@/core/diagnosis/proof/standing'
-import {
-  decideAll,
-  decisionOn,
-  isReason,
-  setOverride,
-  takeAllBack,
-  unnamedNotes,
-} from '@/core/record/edits/decisionEdits'
+import { decideAll, setOverride, takeAllBack } from '@/core/record/edits/decisionEdits'
+import { together } from '@/core/record/edits/workEdits'
+import { isRoundOver } from '@/core/record/job/rounds'
+import { decisionOn, isReason, unnamedNotes } from '@/core/record/job/decisions'
 import { observe } from '@/core/record/edits/readingEdits'
 import { systemClock } from '@/data/clock'
 import { BUILD } from '../shared/build'
@@ -31,7 +27,7 @@ import { Gates } from './Gates'
 /** Nothing is repaired where nothing is wrong, or where the list does not hold it. */
 const isRepairable = (fault: SuspectId) => fault !== 'unlisted' && fault !== 'healthy'
 
-type DecisionProps = Pick<StageProps, 'job' | 'change' | 'suspect' | 'answer'> & { gates: readonly Gate[] }
+type DecisionProps = Pick<StageProps, 'job' | 'change' | 'startRound' | 'suspect' | 'answer'> & { gates: readonly Gate[] }
 
 /** The faults of a suspect: one, or both of a pair. */
 const faultsOf = ({ fault, also }: StageProps['suspect']) => [fault, ...(also ? [also] : [])]
@@ -42,6 +38,12 @@ const decisionsOf = (suspect: StageProps['suspect'], gates: readonly Gate[]) =>
     const gate = gates.find((each) => each.gate === gateIdOf(fault))
     return { fault, gate: gate && keptGate(gate, BUILD) }
   })
+
+/** Reasons that were written for the faults of a suspect go along into another repair. */
+const withReasons = (job: StageProps['job'], suspect: StageProps['suspect']) =>
+  together(
+    ...faultsOf(suspect).map((fault) => setOverride(fault, decisionOn(job, fault)?.override ?? '')),
+  )
 
 /** A fault with its gate, and whether it may be decided: proven, or with a reason of its own; never against a veto. */
 type Deciding = { fault: SuspectId; gate: Gate | undefined; needsReason: boolean; mayDecide: boolean }
@@ -100,9 +102,11 @@ const STANDS: Readonly<Record<Standing['state'], string>> = {
   'not-proven': '⬣ not proven',
 }
 
-function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
+function Decision({ job, change, startRound, suspect, answer, gates }: DecisionProps) {
   const isDecided = decisionOn(job, suspect.fault)?.state === 'decided'
   const deciding = faultsOf(suspect).map((fault) => decidingOf(job, fault, gates))
+  // a repair that is over stays as it is: what is decided now is another one
+  const isAnother = isRoundOver(job)
   const mayDecide = answer.isFresh && deciding.every((each) => each.mayDecide)
   const reasons = deciding.filter((each) => each.needsReason)
   return (
@@ -114,11 +118,14 @@ function Decision({ job, change, suspect, answer, gates }: DecisionProps) {
       <Button
         variant={isDecided ? 'outlined' : 'contained'}
         disabled={!isDecided && !mayDecide}
-        onClick={() =>
-          void change(isDecided ? takeAllBack(faultsOf(suspect)) : decideAll(decisionsOf(suspect, gates)))
-        }
+        onClick={() => {
+          const decide = decideAll(decisionsOf(suspect, gates))
+          if (isDecided) void change(takeAllBack(faultsOf(suspect)))
+          else if (isAnother) void startRound('found', together(withReasons(job, suspect), decide))
+          else void change(decide)
+        }}
       >
-        {isDecided ? '● Decided. Take back' : 'Repair this'}
+        {isDecided ? '● Decided. Take back' : isAnother ? 'Repair this: another repair' : 'Repair this'}
       </Button>
       {isDecided && (
         <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/plan`} variant="contained">
@@ -155,7 +162,7 @@ export function GateAnswer(props: StageProps) {
   )
 }
 
-function GateOf({ diagnosis, job, change, set, setId, suspect, answer }: StageProps) {
+function GateOf({ diagnosis, job, change, startRound, set, setId, suspect, answer }: StageProps) {
   const put = (key: ObservationKey, word: string | undefined) => void change(observe(setId, key, word))
   const ids = faultsOf(suspect).flatMap((fault) => gateIdOf(fault) ?? [])
   const gates = answer.gates.filter(({ gate }) => ids.includes(gate))
@@ -182,7 +189,7 @@ function GateOf({ diagnosis, job, change, set, setId, suspect, answer }: StagePr
         </Typography>
       )}
       <ProveAgain set={set} />
-      {isRepairable(suspect.fault) && <Decision {...{ job, change, suspect, answer, gates }} />}
+      {isRepairable(suspect.fault) && <Decision {...{ job, change, startRound, suspect, answer, gates }} />}
       <Flags flags={diagnosis.flags} />
     </Box>
   )

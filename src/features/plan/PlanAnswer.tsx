@@ -6,8 +6,10 @@ import { DISCLAIMER } from '@/core/safety/cautions'
 import { INSIDE_KEYS, Observed } from '../shared/Observed'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { Plan } from '@/core/repair/plan/plan'
-import { isDecided } from '@/core/record/job/stages'
-import { mergedObservations, observeLatest } from '@/core/record/edits/readingEdits'
+import { isDecided } from '@/core/record/job/decisions'
+import { observeLatest } from '@/core/record/edits/readingEdits'
+import { setsOfRound } from '@/core/record/job/setsOfRound'
+import { latestWords } from '@/core/record/job/words'
 import { doneText } from '../shared/dayText'
 import type { StageProps } from '../shared/stageProps'
 import { durationText } from '@/core/base/units/wall'
@@ -25,7 +27,7 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
         </Typography>
         <Observed
           keys={INSIDE_KEYS}
-          observations={mergedObservations(job)}
+          observations={latestWords(setsOfRound(job))}
           withHoursOpen
           onChange={(key, value) => void change(observeLatest(key, value))}
         />

@@ -1,7 +1,8 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { StoredJob } from '@/core/record/job/job'
+import { useMemo } from 'react'
+import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { summaryOf } from '@/core/record/job/summary'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import type { Plan } from '@/core/repair/plan/plan'
@@ -13,6 +14,7 @@ import { officeText } from '../shared/dayText'
 import { useDisplay } from '../shared/display/useDisplay'
 import { titleOf } from '../shared/jobText'
 import { leavingList } from '../shared/loadOut'
+import { asView } from '../shared/record/asView'
 import { useJob } from '../shared/record/useJob'
 import { PrintBar } from './PrintBar'
 
@@ -84,7 +86,8 @@ function Lists({ job, plan }: { job: StoredJob; plan: Plan }) {
   )
 }
 
-function LoadOut({ job }: { job: StoredJob }) {
+function LoadOut({ document }: { document: StoredDocument }) {
+  const job = useMemo(() => asView(document), [document])
   const { temperature } = useDisplay()
   const { answer, problem } = useAnswer(job, job.readingSets[0]?.id, temperature)
   if (!answer) return <p>{problem ?? 'Computing the list'}</p>
@@ -96,5 +99,5 @@ export function LoadOutPage({ jobId }: { jobId: string }) {
   const found = useJob(jobId)
   if (found.state === 'loading') return <p>Loading the list</p>
   if (found.state === 'missing') return <p>This job is not in this browser.</p>
-  return <LoadOut job={found.job} />
+  return <LoadOut document={found.job} />
 }

@@ -2,59 +2,27 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import { causesText, decidedText, overrideTexts } from '../shared/decided'
-import { type Answered, useAnswer } from '../shared/answer/useAnswer'
-import { useDay } from '../shared/answer/useDay'
+import { useMemo } from 'react'
 import { useComparison } from '../shared/answer/useComparison'
-import { unknownOf } from '@/core/record/equipment/asked'
-import type { UnitPlate } from '@/core/record/equipment/unit'
 import { isPlaced } from '@/core/record/readings/places'
 import { placesText } from '../shared/seenText'
 import { summaryOf } from '@/core/record/job/summary'
 import type { Comparison } from '@/core/answer/comparison'
-import { showQuantity, type TypedQuantity } from '@/core/base/units/compound'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { DISCLAIMER } from '@/core/safety/cautions'
 import { observationRow, type ObservationKey } from '@/core/record/readings/observations'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument, StoredJob } from '@/core/record/job/job'
+import { roundsOf } from '@/core/record/job/rounds'
 import { useDisplay } from '../shared/display/useDisplay'
 import { useJob } from '../shared/record/useJob'
 import { KIND_LABELS, titleOf, unitLine } from '../shared/jobText'
 import { LadderPair } from '../shared/comparison/LadderPair'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
+import { asView } from '../shared/record/asView'
+import { Facts } from './Facts'
 import { PrintBar } from './PrintBar'
-import { planFacts } from './planFacts'
-import { workFacts } from './workFacts'
-
-const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(value) : 'not entered')
-
-function Facts({ rows }: { rows: readonly (readonly [string, string | undefined])[] }) {
-  return (
-    <Box
-      component="dl"
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '112px 1fr', md: '180px 1fr' },
-        gap: '2px 16px',
-        m: 0,
-      }}
-    >
-      {rows
-        .filter(([, value]) => value)
-        .map(([name, value]) => (
-          <Box key={name} sx={{ display: 'contents' }}>
-            <Box component="dt" sx={{ color: 'text.secondary' }}>
-              {name}
-            </Box>
-            <Box component="dd" sx={{ m: 0 }}>
-              {value}
-            </Box>
-          </Box>
-        ))}
-    </Box>
-  )
-}
+import { RoundReport } from './RoundReport'
 
 function SetReadings({ job }: { job: StoredJob }) {
   return job.readingSets.map((set, i) => (
@@ -104,24 +72,19 @@ function Ladders({ job, comparison, temperature }: LaddersProps) {
   )
 }
 
-type Reported = { job: StoredJob; answer: Answered; comparison: Comparison }
+type Reported = { views: readonly StoredJob[]; comparison: Comparison }
 
-function Report({ job }: { job: StoredJob }) {
+function Report({ document }: { document: StoredDocument }) {
   const { temperature } = useDisplay()
-  const [found] = job.readingSets
-  const { answer, problem } = useAnswer(job, found?.id, temperature)
-  const { comparison, problem: notCompared } = useComparison(job, temperature)
-  if (!answer || !comparison) return <p>{problem ?? notCompared ?? 'Computing the report'}</p>
-  return <Sheet job={job} answer={answer} comparison={comparison} />
+  const views = useMemo(() => roundsOf(document).map(({ id }) => asView(document, id)), [document])
+  const { comparison, problem } = useComparison(views.at(-1)!, temperature)
+  if (!comparison) return <p>{problem ?? 'Computing the report'}</p>
+  return <Sheet views={views} comparison={comparison} />
 }
 
-function Sheet({ job, answer, comparison }: Reported) {
+function Sheet({ views, comparison }: Reported) {
   const { temperature } = useDisplay()
-  const { plan, standings } = answer
-  const { day } = useDay(job.id, plan)
-  const [found] = job.readingSets
-  const isKnown = unknownOf(job.unit).length === 0
-  const leader = found && answer.asks.length === 0 ? answer.ranking.suspects[0] : undefined
+  const job = views[0]!
   return (
     <Box
       component="main"
@@ -148,24 +111,11 @@ function Sheet({ job, answer, comparison }: Reported) {
           ['Site', job.unit.site?.name],
           ['Complaint', job.arrival?.complaint],
           ['Done before', job.arrival?.doneBefore],
-          [
-            'Found',
-            leader &&
-              `${leader.label}. ${leader.evidence.find(({ direction }) => direction === 'for')?.sentence ?? ''}`,
-          ],
-          ['Decided', standings.map(decidedText).join(' ')],
-          ['Cause of death', causesText(job)],
-          ['Without full proof because', overrideTexts(standings).join('; ')],
-          ...(isKnown ? planFacts(plan, day) : []),
-          ...(isKnown && job.steps.length > 0 ? workFacts(job, plan, job.unit as UnitPlate) : []),
-          ['Recovered', quantity(job.closing?.recovered)],
-          ['Charged', quantity(job.closing?.charged)],
-          ['Replaced', job.closing?.replaced],
-          ['Not done, and should be', job.closing?.notDone],
-          ['Proof', job.closing?.proven === 'proven' ? 'shown under load' : 'not proven today'],
-          ['Note', job.closing?.note],
         ]}
       />
+      {views.map((view) => (
+        <RoundReport key={view.round} job={view} />
+      ))}
       <section>
         <Typography variant="h2">Before and after</Typography>
         <ComparisonTable comparison={comparison} />
@@ -187,5 +137,5 @@ export function PrintPage({ jobId }: { jobId: string }) {
   const found = useJob(jobId)
   if (found.state === 'loading') return <p>Loading the report</p>
   if (found.state === 'missing') return <p>This job is not in this browser.</p>
-  return <Report job={found.job} />
+  return <Report document={found.job} />
 }

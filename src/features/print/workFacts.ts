@@ -1,6 +1,9 @@
 import { format } from 'date-fns'
 import type { StoredJob } from '@/core/record/job/job'
 import type { UnitPlate } from '@/core/record/equipment/unit'
+import { passOf } from '@/core/record/job/passes'
+import { unitState } from '@/core/record/state/unitState'
+import { effectsOf, isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { Plan } from '@/core/repair/plan/plan'
 import { totalTurns, turnsText } from '@/core/repair/work/startUp'
 import { stillOff, takenOffList } from '@/core/repair/work/takenOff'
@@ -9,7 +12,7 @@ import { PURPOSE_NAMES } from '@/core/record/records/purposeNames'
 
 type Fact = readonly [label: string, value: string | undefined]
 
-const labelOf = ({ tasks }: Plan, id: string) => tasks.find((task) => task.id === id)?.label ?? id
+const labelOf = (task: string) => (isTask(task) ? taskRow(task).label : task)
 
 /** Gates that were passed with a reason, each with what it stood for. */
 const passed = (job: StoredJob): string =>
@@ -18,30 +21,42 @@ const passed = (job: StoredJob): string =>
     .map(({ gate, reason }) => `${isWorkGate(gate) ? workGateRow(gate).state : gate}: “${reason}”.`)
     .join(' ')
 
-const leftOut = (job: StoredJob, plan: Plan): string =>
+const leftOut = (job: StoredJob): string =>
   job.steps
-    .flatMap(({ id, skipped }) => (skipped ? [`${labelOf(plan, id)}: “${skipped.reason}”.`] : []))
+    .flatMap(({ task, skipped }) => (skipped ? [`${labelOf(task)}: “${skipped.reason}”.`] : []))
     .join(' ')
+
+/** What was done and is planned no longer: it stays on the report with what it showed. */
+const unplanned = (job: StoredJob, plan: Plan): string =>
+  [...new Set(job.steps.map(({ task }) => task))]
+    .filter((task) => plan.tasks.every(({ id }) => id !== task))
+    .map(labelOf)
+    .join('; ')
+
+/** Which pass of its task a log belongs to, where there were several. */
+function passText(job: StoredJob, step: string | undefined): string {
+  const own = job.steps.find(({ id }) => id === step)
+  const several = own && job.steps.filter(({ task }) => task === own.task).length > 1
+  return several ? `, pass ${passOf(own)}` : ''
+}
 
 /** What the logs of the work said, the reasons with which gates were passed, what was left out, what is still off. */
 export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate): Fact[] {
   const judged = job.logs
-    .flatMap(({ purpose, verdict }) => (purpose && verdict ? [{ purpose, verdict }] : []))
+    .flatMap(({ purpose, verdict, step }) => (purpose && verdict ? [{ purpose, verdict, step }] : []))
     .sort((a, b) => Date.parse(a.verdict.at) - Date.parse(b.verdict.at))
   const turns = job.run?.turns ?? []
-  const off = stillOff(
-    takenOffList(
-      { ...job, unit },
-      plan.tasks.map(({ id }) => id),
-    ),
-  )
+  const state = unitState({ ...job, unit }, effectsOf)
+  const tasks = [...plan.tasks.map(({ id }) => id), ...job.steps.map(({ task }) => task)]
+  const off = stillOff(takenOffList({ job: { ...job, unit }, state, tasks }))
   return [
-    ...judged.map(({ purpose, verdict }): Fact => [
-      PURPOSE_NAMES[purpose],
+    ...judged.map(({ purpose, verdict, step }): Fact => [
+      `${PURPOSE_NAMES[purpose]}${passText(job, step)}`,
       `${format(new Date(verdict.at), 'HH:mm')} ${verdict.passed ? 'passed' : 'not passed'}: ${verdict.sentence}`,
     ]),
     ['Gates passed with a reason', passed(job)],
-    ['Steps left out', leftOut(job, plan)],
+    ['Steps left out', leftOut(job)],
+    ['Done, no longer planned', unplanned(job, plan)],
     ['Valve stem', turns.length > 0 ? turnsText(totalTurns(turns)) : undefined],
     ['Still off', off.map(({ label }) => label).join('; ')],
   ]

@@ -19,6 +19,7 @@ const LIFTED_BY: Readonly<Record<VetoId, readonly ObservationKey[]>> = {
   evacuated: ['circuitWork'],
   'below-atmosphere': [],
   'gas-inside': ['gasInside'],
+  'under-nitrogen': ['gasInside'],
   'no-liquid': ['circuitWork'],
   'low-side-leak': ['lowSide', 'circuitWork'],
   isolated: ['servicePortState'],

@@ -1,7 +1,7 @@
 import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
 import type { Standing } from '@/core/diagnosis/proof/standing'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
-import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/edits/decisionEdits'
+import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/job/decisions'
 import type { Job } from '@/core/record/job/job'
 
 /** What was decided on one fault, and on what: a part is called condemned only behind its open gate or a written reason. */

@@ -3,6 +3,9 @@ import type { Ranking, Suspect } from '@/core/answer/diagnose'
 import type { QuantityKind, Unit } from '@/core/base/units/units'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
+import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import type { Edit } from '@/core/record/edits/edit'
+import type { RoundReason } from '@/core/record/records/round'
 import type { ReadingSet } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import type { Answered } from './answer/useAnswer'
@@ -15,12 +18,18 @@ export type StageProps = {
   /** the unit as far as it is known, filled up so that it can be drawn and walked round */
   readonly unit: UnitPlate
   readonly change: ChangeJob
+  /** which repair of the job is looked at; undefined: the last that began */
+  readonly chooseRound: (id: string | undefined) => void
+  /** begins another repair, with a first edit in it, and looks at it. @returns whether it was stored */
+  readonly startRound: (why: Exclude<RoundReason, 'first'>, edit?: Edit) => Promise<boolean>
   readonly display: DisplayUnits
   readonly rememberUnit: (kind: QuantityKind, unit: Unit) => void
   /** which reading set is looked at; undefined before there is one */
   readonly setId: string | undefined
   readonly chooseSet: (id: string | undefined) => void
   readonly set: ReadingSet
+  /** what the technician says was inside at that set; undefined: it follows from what was charged */
+  readonly saidRefrigerant: RefrigerantName | undefined
   /** everything that is computed of the job */
   readonly answer: Answered
   /** the set that is looked at, read and ranked */

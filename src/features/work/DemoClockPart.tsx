@@ -1,8 +1,8 @@
 'use client'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import { setRun } from '@/core/record/edits/workEdits'
-import { clockAt, speedOf } from '@/core/record/job/jobTime'
+import { setClock } from '@/core/record/edits/headEdits'
+import { clockAt, clockOf, speedOf } from '@/core/record/job/jobTime'
 import type { Plan } from '@/core/repair/plan/plan'
 import { systemClock } from '@/data/clock'
 import { ChoiceChips } from '@/ui/ChoiceChips'
@@ -16,10 +16,10 @@ type Props = Pick<StageProps, 'job' | 'unit' | 'change'> & { plan: Plan; now: nu
 /** How fast the time of a demo job goes; everything that counts time follows it. */
 export function DemoClockPart({ job, unit, change, plan, now }: Props) {
   const { recorder, source } = useWork({ job, unit, plan })
-  const clock = job.run?.clock
+  const clock = clockOf(job)
   const set = async (speed: number) => {
     const next = clockAt(clock, systemClock.now(), speed)
-    if (await change(setRun({ clock: next }))) await recorder.told(async () => source?.setClock(next))
+    if (await change(setClock(next))) await recorder.told(async () => source?.setClock(next))
   }
   return (
     <section aria-labelledby="clock-title">

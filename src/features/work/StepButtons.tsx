@@ -3,21 +3,24 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
-import { isReason } from '@/core/record/edits/decisionEdits'
+import { isReason } from '@/core/record/job/decisions'
 import {
   beginStep,
+  dropPass,
   finishStep,
   leaveStep,
   pauseStep,
   reopenStep,
+  repeatStep,
   skipStep,
 } from '@/core/record/edits/workEdits'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../shared/stageProps'
 import { unlockBell } from './bell'
 
-type Act = 'start' | 'pause' | 'leave' | 'done' | 'back'
+type Act = 'start' | 'pause' | 'leave' | 'done' | 'back' | 'repeat' | 'drop'
 
 /** What can be done with a step in each state, the first one large. */
 const ACTS: Readonly<Record<StepState, readonly Act[]>> = {
@@ -27,8 +30,8 @@ const ACTS: Readonly<Record<StepState, readonly Act[]>> = {
   waits: ['start'],
   hands: ['done', 'leave', 'pause'],
   running: ['done', 'start'],
-  done: ['back'],
-  skipped: ['back'],
+  done: ['repeat', 'back'],
+  skipped: ['back', 'repeat'],
 }
 const LABELS: Readonly<Record<Act, string>> = {
   start: 'Start',
@@ -36,15 +39,17 @@ const LABELS: Readonly<Record<Act, string>> = {
   leave: 'Leave it running',
   done: 'Done',
   back: 'Take back',
+  repeat: 'Do it again',
+  drop: 'Not again after all',
 }
 const STATE_LABELS: { readonly [S in StepState]?: { readonly [A in Act]?: string } } = {
   paused: { start: 'Go on' },
   running: { start: 'Hands on it again' },
 }
 
-type Props = Pick<StageProps, 'change'> & { step: SheetStep; onOver: () => void }
+type Props = Pick<StageProps, 'change' | 'answer'> & { step: SheetStep; onOver: () => void }
 
-function Skip({ change, step, onOver, onKeep }: Props & { onKeep: () => void }) {
+function Skip({ change, step, onOver, onKeep }: Omit<Props, 'answer'> & { onKeep: () => void }) {
   const [reason, setReason] = useState('')
   const skip = () => {
     void change(skipStep(step.task.id, reason.trim()))
@@ -78,17 +83,26 @@ function Skip({ change, step, onOver, onKeep }: Props & { onKeep: () => void }) 
 }
 
 /** Start, pause, leave running, done; leaving out with a reason. Large enough for gloves. */
-export function StepButtons({ change, step, onOver }: Props) {
+export function StepButtons({ change, answer, step, onOver }: Props) {
   const [skipping, setSkipping] = useState(false)
-  const { task, state } = step
+  const { task, state, record } = step
+  const { goesIn } = answer.plan.refrigerantPath
+  const charges = effectsOf({ task: task.id }).charges === true
   const edits: Readonly<Record<Act, Edit>> = {
-    start: beginStep(task.id, task.handsOn[1]),
+    // what goes in is written down when the charging begins: readings after it are judged by it
+    start: beginStep(task.id, task.handsOn[1], charges ? { refrigerant: goesIn } : {}),
     pause: pauseStep(task.id),
     leave: leaveStep(task.id),
     done: finishStep(task.id),
     back: reopenStep(task.id),
+    repeat: repeatStep(task.id),
+    drop: dropPass(task.id),
   }
-  const acts = ACTS[state].filter((act) => act !== 'leave' || task.unattended !== undefined)
+  const isFreshPass = (record?.pass ?? 1) > 1 && record?.spans.length === 0
+  const acts: readonly Act[] = [
+    ...ACTS[state].filter((act) => act !== 'leave' || task.unattended !== undefined),
+    ...(isFreshPass && state !== 'skipped' ? (['drop'] as const) : []),
+  ]
   const isShut = state === 'held' || state === 'waits'
   if (skipping)
     return (

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { isReason } from '@/core/record/edits/decisionEdits'
+import { isReason } from '@/core/record/job/decisions'
 import { overrideGate } from '@/core/record/edits/workEdits'
 import type { SheetStep } from '@/core/repair/work/runSheet'
 import type { WorkGate } from '@/core/repair/work/gates'

@@ -6,6 +6,7 @@ import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import type { StageProps } from '../shared/stageProps'
 import { StepInstruments } from './instruments/StepInstruments'
 import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
+import { EarlierPasses } from './EarlierPasses'
 import { StepButtons } from './StepButtons'
 import { StepGates } from './StepGates'
 import { StepNotes } from './StepNotes'
@@ -33,6 +34,7 @@ function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
 export function StepView({ step, sheet, now, onOver, ...props }: Props) {
   const { task, state, waitsFor } = step
+  const isPlanned = sheet.steps.some((each) => each.task.id === task.id)
   const labelOf = (id: string) => sheet.steps.find((each) => each.task.id === id)?.task.label ?? id
   return (
     <Box
@@ -45,6 +47,7 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
       <header>
         <Typography sx={{ color: 'text.secondary' }}>
           {STATE_MARKS[state]} {STATE_WORDS[state]} · {timeLine(step)}
+          {isPlanned ? '' : ' · no longer planned'}
         </Typography>
         <Typography
           id="step-title"
@@ -85,7 +88,8 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
           If not: {task.fails.sentence}
         </Typography>
       )}
-      <StepButtons change={props.change} step={step} onOver={onOver} />
+      <StepButtons change={props.change} answer={props.answer} step={step} onOver={onOver} />
+      <EarlierPasses step={step} logs={props.job.logs} />
       <StepNotes job={props.job} change={props.change} step={step} />
     </Box>
   )

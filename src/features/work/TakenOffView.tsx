@@ -8,6 +8,7 @@ import { addTaken, markTaken, removeTaken, type TakenState } from '@/core/record
 import { type OffLine, stillOff, takenOffList } from '@/core/repair/work/takenOff'
 import type { StageProps } from '../shared/stageProps'
 import { clockText } from './stateWords'
+import { useUnitState } from './useSheet'
 
 const WORDS: Readonly<Record<OffLine['state'], string>> = {
   on: '○ still on',
@@ -39,7 +40,7 @@ function Line({ change, line }: LineProps) {
   return (
     <Box
       component="li"
-      data-off={line.id}
+      data-off={line.what}
       data-state={state}
       sx={{
         display: 'flex',
@@ -73,7 +74,7 @@ function Line({ change, line }: LineProps) {
         <Button
           color="error"
           aria-label={`Remove: ${line.label}`}
-          onClick={() => void change(removeTaken(line.id))}
+          onClick={() => void change(removeTaken(line.what))}
         >
           Remove
         </Button>
@@ -83,12 +84,12 @@ function Line({ change, line }: LineProps) {
 }
 
 /** What came off by the plan and by hand: ticked back before the job is closed. */
-export function TakenOffView({ job, unit, change, answer: { plan } }: StageProps) {
+export function TakenOffView(props: StageProps) {
+  const { job, unit, change, answer } = props
   const [label, setLabel] = useState('')
-  const lines = takenOffList(
-    { ...job, unit },
-    plan.tasks.map(({ id }) => id),
-  )
+  const state = useUnitState(props)
+  const tasks = [...answer.plan.tasks.map(({ id }) => id), ...job.steps.map(({ task }) => task)]
+  const lines = takenOffList({ job: { ...job, unit }, state, tasks })
   const left = stillOff(lines).length
   const add = () => {
     if (label.trim() === '') return
@@ -102,7 +103,7 @@ export function TakenOffView({ job, unit, change, answer: { plan } }: StageProps
       </Typography>
       <Box component="ul" aria-label="Taken off" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {lines.map((line) => (
-          <Line key={line.id} change={change} line={line} />
+          <Line key={line.what} change={change} line={line} />
         ))}
       </Box>
       <Box

@@ -4,10 +4,11 @@ import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/record/job/job'
 import { clockText } from './stateWords'
 
-type Props = { logs: Job['logs']; onOpen: (task: string) => void }
+type Props = Pick<Job, 'logs' | 'steps'> & { onOpen: (task: string) => void }
 
 /** Nothing is left to do: what each log of the work said, and the way back to it. */
-export function WorkOver({ logs, onOpen }: Props) {
+export function WorkOver({ logs, steps, onOpen }: Props) {
+  const taskOf = (step: string | undefined) => steps.find(({ id }) => id === step)?.task
   const judged = logs.filter(({ purpose, verdict }) => purpose !== undefined && verdict !== undefined)
   return (
     <Box component="section" aria-labelledby="over-title" sx={{ display: 'grid', gap: 1.5, maxWidth: 900 }}>
@@ -19,7 +20,7 @@ export function WorkOver({ logs, onOpen }: Props) {
         aria-label="What the logs said"
         sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}
       >
-        {judged.map(({ id, name, task, verdict, startedAt }) => (
+        {judged.map(({ id, name, step, verdict, startedAt }) => (
           <Box
             component="li"
             key={id}
@@ -38,8 +39,8 @@ export function WorkOver({ logs, onOpen }: Props) {
               </Typography>
               <Typography>{verdict?.sentence}</Typography>
             </Box>
-            {task && (
-              <Button variant="outlined" aria-label={`Open ${name}`} onClick={() => onOpen(task)}>
+            {taskOf(step) && (
+              <Button variant="outlined" aria-label={`Open ${name}`} onClick={() => onOpen(taskOf(step)!)}>
                 Open
               </Button>
             )}

@@ -4,8 +4,9 @@ import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import Typography from '@mui/material/Typography'
 import { unknownOf } from '@/core/record/equipment/asked'
-import { isDecided } from '@/core/record/job/stages'
+import { isDecided } from '@/core/record/job/decisions'
 import { useKept } from '../shared/display/useKept'
+import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { StepList } from './StepList'
@@ -20,7 +21,7 @@ type View = (typeof VIEWS)[number]
 /** The run sheet: the step that is on, large; all steps; what came off. */
 export function WorkStage(props: StageProps) {
   const [view, setView] = useKept<View>('work view', 'step')
-  const [chosen, setChosen] = useKept<string>(`work step ${props.job.id}`, '')
+  const [chosen, setChosen] = useKept<string>(`work step ${props.job.id} ${props.job.round}`, '')
   const { sheet, now } = useSheet(props)
   const unknown = unknownOf(props.job.unit)
   if (unknown.length > 0)
@@ -39,7 +40,8 @@ export function WorkStage(props: StageProps) {
       </Box>
     )
   // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
-  const step = sheet.steps.find(({ task }) => task.id === chosen) ?? sheet.current
+  const all = [...sheet.steps, ...sheet.unplanned]
+  const step = all.find(({ task }) => task.id === chosen) ?? sheet.current
   const open = (id: string) => {
     setChosen(id)
     setView('step')
@@ -80,7 +82,12 @@ export function WorkStage(props: StageProps) {
             onOver={() => setChosen('')}
           />
         )}
-        {view === 'step' && !step && <WorkOver logs={props.job.logs} onOpen={open} />}
+        {view === 'step' && !step && (
+          <Box sx={{ display: 'grid', gap: 3 }}>
+            <WorkOver logs={props.job.logs} steps={props.job.steps} onOpen={open} />
+            <AnotherRepair {...props} />
+          </Box>
+        )}
         {view === 'all' && <StepList sheet={sheet} current={step?.task.id} onOpen={open} />}
         {view === 'off' && <TakenOffView {...props} />}
       </Box>

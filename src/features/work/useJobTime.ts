@@ -1,13 +1,15 @@
 'use client'
 import { useEffect, useState } from 'react'
-import type { Job } from '@/core/record/job/job'
-import { jobTime } from '@/core/record/job/jobTime'
+import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { systemClock } from '@/data/clock'
+
+/** What of a job says how its time goes. */
+type Timed = Parameters<typeof clockOf>[0]
 
 const EVERY = 1000
 
 /** The time of the job, each second; on waking at once. ms */
-export function useJobTime(job: Pick<Job, 'run'>): number {
+export function useJobTime(job: Timed): number {
   const [real, setReal] = useState(() => systemClock.now())
   useEffect(() => {
     const look = () => setReal(systemClock.now())
@@ -18,9 +20,9 @@ export function useJobTime(job: Pick<Job, 'run'>): number {
       document.removeEventListener('visibilitychange', look)
     }
   }, [])
-  return jobTime(job.run?.clock, real)
+  return jobTime(clockOf(job), real)
 }
 
 /** The time of the job now, as it is stored. */
-export const jobNow = (job: Pick<Job, 'run'>): string =>
-  new Date(jobTime(job.run?.clock, systemClock.now())).toISOString()
+export const jobNow = (job: Timed): string =>
+  new Date(jobTime(clockOf(job), systemClock.now())).toISOString()

@@ -1,25 +1,33 @@
 'use client'
 import { useMemo } from 'react'
+import { type UnitState, unitState } from '@/core/record/state/unitState'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
+import { workBegan } from '@/core/repair/plan/workBegan'
+import { holdingNow } from '@/core/repair/work/holdingNow'
 import { type RunSheet, runSheet } from '@/core/repair/work/runSheet'
 import type { StageProps } from '../shared/stageProps'
 import { useJobTime } from './useJobTime'
 
 const MINUTE = 60_000
 
+/** How the unit stands now: from the records on the screen, so that it never lags behind a step that was just ended. */
+export function useUnitState({ job, unit }: Pick<StageProps, 'job' | 'unit'>): UnitState {
+  return useMemo(() => unitState({ ...job, unit }, effectsOf), [job, unit])
+}
+
 /** The run sheet as it stands now. */
 export function useSheet(props: StageProps): { readonly sheet: RunSheet; readonly now: number } {
   const now = useJobTime(props.job)
   const { job, unit, answer } = props
+  const state = useUnitState(props)
   // the sheet moves by the minute; clocks beside it by the second
   const minute = Math.floor(now / 5000) * 5000
-  const sheet = useMemo(
-    () =>
-      runSheet(
-        { job: { ...job, unit }, tasks: answer.plan.tasks, holding: answer.plan.holding },
-        Math.max(minute, latestMoment(job)),
-      ),
-    [job, unit, answer.plan, minute],
-  )
+  const sheet = useMemo(() => {
+    const { plan, vetoes } = answer
+    const holding = holdingNow({ unit, vetoes, state, plan, began: workBegan(job) })
+    const scene = { job: { ...job, unit }, tasks: plan.tasks, state, holding }
+    return runSheet(scene, Math.max(minute, latestMoment(job)))
+  }, [job, unit, answer, state, minute])
   return { sheet, now }
 }
 

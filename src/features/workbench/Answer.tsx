@@ -10,6 +10,7 @@ import { Flags } from '../shared/Flags'
 import { StandingCircuit } from '../shared/StandingCircuit'
 import { Vetoes } from '../shared/Vetoes'
 import type { StageProps } from '../shared/stageProps'
+import { wordsNow } from '../shared/wordsNow'
 
 const MOST_SUSPECTS = 6
 const LEAST_SHARE = 0.01
@@ -66,7 +67,11 @@ function Ranked({ diagnosis, set, setId, change, unit, answer }: StageProps) {
           ))}
         </Box>
       </section>
-      <Vetoes vetoes={answer.vetoes} observations={set.observations ?? {}} {...{ unit, setId, change }} />
+      <Vetoes
+        vetoes={answer.vetoes}
+        observations={wordsNow(set, answer.state)}
+        {...{ unit, setId, change }}
+      />
       <Flags flags={flags} />
       {nextChecks.length > 0 && (
         <section aria-labelledby="answer-next">

@@ -8,7 +8,7 @@ import Link from 'next/link'
 import type { Suspect } from '@/core/answer/diagnose'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
 import { chance } from '@/ui/chance'
 import { IS_WIDE } from '@/ui/theme/theme'
@@ -17,17 +17,20 @@ import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useLook } from '../shared/display/DisplayProvider'
 import { useDisplay } from '../shared/display/useDisplay'
 import { useScreenOn } from '../shared/display/useScreenOn'
-import { type Steps, useJob } from '../shared/record/useJob'
+import { type ChangeDocument, type Steps, useJob } from '../shared/record/useJob'
+import { RoundTabs } from '../shared/rounds/RoundTabs'
 import type { StageProps } from '../shared/stageProps'
 import { JobHeader } from './JobHeader'
 import { PhoneSheet } from './PhoneSheet'
 import { STAGE_VIEWS } from './registry'
 import { StageRail } from './StageRail'
 import { type Looking, useLooking } from './useLooking'
+import { useRound } from './useRound'
 import { useStageKeys } from './useStageKeys'
 import { chosenSet, useStageProps } from './useStageProps'
 
-type OpenProps = { job: StoredJob; change: StageProps['change']; steps: Steps; stage: Stage }
+type OpenProps = { steps: Steps; stage: Stage }
+type FoundProps = OpenProps & { document: StoredDocument; change: ChangeDocument }
 
 /** What stands on the phone's bar while the answer is folded away. */
 function peekOf(
@@ -49,43 +52,49 @@ const Loading = ({ label }: { label: string }) => (
 )
 
 /** The job with its first answer; until that is there, the page waits. */
-function OpenJob(open: OpenProps) {
-  const { job } = open
+function OpenJob({ document, change, ...open }: FoundProps) {
   const display = useDisplay()
-  const looking = useLooking(job.id)
+  const looking = useLooking(document.id)
+  const round = useRound(document, change, looking)
+  const { job } = round
   const { answer, problem } = useAnswer(job, chosenSet(job, looking.setId), display.temperature)
   if (!answer)
     return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
   return (
     <>
       {problem && <Alert severity="error">{problem}</Alert>}
-      <Looked {...open} answer={answer} looking={looking} display={display} />
+      <Looked {...open} round={round} answer={answer} looking={looking} display={display} />
     </>
   )
 }
 
-type LookedProps = OpenProps & { answer: Answered; looking: Looking; display: ReturnType<typeof useDisplay> }
+type LookedProps = OpenProps & { round: ReturnType<typeof useRound>; answer: Answered; looking: Looking; display: ReturnType<typeof useDisplay> }
 
-function Looked({ answer, looking, display, ...open }: LookedProps) {
-  const props = useStageProps(open.job, open.change, answer, looking, display)
-  return <Bench {...open} props={props} setTemperature={display.setTemperature} />
+function Looked({ round, answer, looking, display, ...open }: LookedProps) {
+  const props = useStageProps(round, answer, looking, display)
+  return <Bench {...open} job={round.job} props={props} setTemperature={display.setTemperature} />
 }
 
-type BenchProps = OpenProps & { props: StageProps; setTemperature: (unit: TemperatureUnit) => void }
+type BenchProps = OpenProps & { job: StoredJob; props: StageProps; setTemperature: (unit: TemperatureUnit) => void }
 
 function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, steps)
   useScreenOn(useLook().screenOn)
-  const { Work, Side, computed = false } = STAGE_VIEWS[stage]
+  const { Work, Side, computed = false, byRound = false } = STAGE_VIEWS[stage]
   const { isFresh } = props.answer
   // the first reading makes the first set: the open tap must live through that, so the place counts, not the id
   const place = Math.max(
     job.readingSets.findIndex(({ id }) => id === props.setId),
     0,
   )
-  const work = <Work key={place} {...props} />
-  const main = computed ? <Freshness fresh={isFresh}>{work}</Freshness> : work
+  const work = <Work key={`${job.round} ${place}`} {...props} />
+  const main = (
+    <>
+      {byRound && <RoundTabs {...props} />}
+      {computed ? <Freshness fresh={isFresh}>{work}</Freshness> : work}
+    </>
+  )
   const side = (
     <Freshness fresh={isFresh}>
       <Side {...props} />
@@ -180,7 +189,7 @@ export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
         </Alert>
       )}
       <Unread unread={found.unread} />
-      <OpenJob job={found.job} change={found.change} steps={found.steps} stage={stage} />
+      <OpenJob document={found.job} change={found.change} steps={found.steps} stage={stage} />
     </>
   )
 }

@@ -11,6 +11,8 @@ type StageView = {
   readonly Side: View
   /** what fills the page is computed from the whole job: it is marked while it answers an older state */
   readonly computed?: true
+  /** it shows one repair of several: which one is chosen above it */
+  readonly byRound?: true
 }
 
 /** The stages: what fills the page, and what stands beside it. Each is fetched when it is opened. */
@@ -27,19 +29,23 @@ export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
     Work: dynamic(() => import('../diagnose/DiagnoseStage').then(({ DiagnoseStage }) => DiagnoseStage)),
     Side: dynamic(() => import('../diagnose/GateAnswer').then(({ GateAnswer }) => GateAnswer)),
     computed: true,
+    byRound: true,
   },
   plan: {
     Work: dynamic(() => import('../plan/PlanStage').then(({ PlanStage }) => PlanStage)),
     Side: dynamic(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
     computed: true,
+    byRound: true,
   },
   work: {
     Work: dynamic(() => import('../work/WorkStage').then(({ WorkStage }) => WorkStage)),
     Side: dynamic(() => import('../work/WorkAnswer').then(({ WorkAnswer }) => WorkAnswer)),
     computed: true,
+    byRound: true,
   },
   close: {
     Work: dynamic(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),
     Side: Answer,
+    byRound: true,
   },
 }

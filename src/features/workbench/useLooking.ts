@@ -4,6 +4,8 @@ import type { ReadingKey } from '@/core/record/readings/vocabulary'
 
 /** What a technician is looking at in a job; goes along from stage to stage, not into the document. */
 type At = {
+  /** which round; undefined: the last that began */
+  readonly round?: string | undefined
   readonly setId?: string | undefined
   /** suspectKey of the suspect */
   readonly suspect?: string

@@ -20,14 +20,19 @@ const whileAsked = ({ flags }: Answered['assessment']) => ({
 export const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
   readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
 
+type Rounded = Pick<
+  StageProps,
+  'job' | 'change' | 'chooseRound' | 'startRound' | 'saidRefrigerant'
+>
+
 /** What the stages are given, once there is an answer; what did not change stays the same object. */
 export function useStageProps(
-  job: StoredJob,
-  change: StageProps['change'],
+  round: Rounded,
   answer: Answered,
   { setId, suspect: looked, tap, look }: Looking,
   { temperature, pressure, chosen, rememberUnit }: ReturnType<typeof useDisplay>,
 ): StageProps {
+  const { job } = round
   const { unit: plate } = job
   const { assessment, ranking, asks } = answer
   const unit = drawnUnit(plate)
@@ -38,9 +43,8 @@ export function useStageProps(
   const chooseSuspect = (suspect: string) => look({ suspect })
   const openTap = (key: ReadingKey | undefined) => look({ tap: key })
   return {
-    job,
+    ...round,
     unit,
-    change,
     display,
     rememberUnit,
     setId: chosenSet(job, setId),

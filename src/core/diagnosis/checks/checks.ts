@@ -115,12 +115,12 @@ export const CHECKS = {
   }),
   reliefPlug: look('Look at the fusible plug', 3, 'reliefPlug'),
   inletScreen: look('Recover, open and look at the valve inlet screen', 60, 'inletScreen', {
-    acts: ['recover'],
+    acts: ['recover', 'open'],
     state: 'recovered',
     caution: 'Opens the circuit: recover first, nothing under pressure.',
   }),
   orificeSize: look('Recover, open and compare the orifice with the plate', 75, 'orificeSize', {
-    acts: ['recover'],
+    acts: ['recover', 'open'],
     state: 'recovered',
     caution: 'Opens the circuit: recover first, nothing under pressure.',
   }),

@@ -1,11 +1,13 @@
 import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
+import { unitAs } from '../../record/equipment/unitAs'
 import { derive, type Derived } from '../../record/readings/derive'
 import { findFlags, type Flag } from '../../record/readings/flags'
 import type { ReadingSet } from '../../record/readings/schema'
 import { type Snapshot, takeSnapshot } from '../../record/readings/snapshot'
 import { stood } from '../../record/readings/atRest'
-import { standingCircuit, standingPressures } from '../standing/standingCircuit'
+import { standingCircuit } from '../standing/standingCircuit'
+import { standingPressures } from '../../record/readings/standingPressures'
 import { isSatisfied } from '../targets/control'
 import { findTargets, loadStillHigh } from '../targets/findTargets'
 import { coverage } from '../targets/profiles'
@@ -112,10 +114,11 @@ function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot, targets: Targets
 }
 
 /**
- * Reads one set: SI snapshot, derived values, targets, what can be judged, electrical tests, flags.
+ * Reads one set with what was inside when it was taken: SI snapshot, derived values, targets, what can be judged, electrical tests, flags.
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
-export function assess(unit: UnitPlate, set: ReadingSet): Assessment {
+export function assess(plate: UnitPlate, set: ReadingSet): Assessment {
+  const unit = unitAs(plate, set.refrigerant)
   const snapshot = takeSnapshot(set, unit.refrigerant, siteAtmosphere(unit))
   const derived = derive(snapshot)
   const targets = findTargets(unit, snapshot, derived)

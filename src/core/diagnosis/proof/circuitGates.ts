@@ -63,6 +63,7 @@ export const CIRCUIT_GATES = {
       {
         id: 'screen',
         observation: 'inletScreen',
+        acts: ['open'],
         label: 'Inlet screen clean, or none fitted: a plugged one points elsewhere',
         acts: ['recover'],
         onRecord: ({ snapshot: { observations } }) =>

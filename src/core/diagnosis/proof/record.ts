@@ -2,6 +2,7 @@ import { instantOf, isAtOrBefore } from '../../base/units/instants'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
 import { stood } from '../../record/readings/atRest'
+import { latestWords } from '../../record/job/words'
 import { isStanding, LASTING_READINGS } from '../../record/readings/standing'
 import type { VetoId } from '../../safety/vetoes'
 import { holdingVetoes } from '../vetoes/holding'
@@ -14,8 +15,12 @@ export function modeOfProof(sets: readonly ReadingSet[], looked?: ReadingSet): M
   return sets.findLast(({ mode }) => mode !== 'off')?.mode ?? 'off'
 }
 
-const readingsFor = ({ mode, readings }: ReadingSet, wanted: Mode): Readings =>
-  mode === wanted
+/** Values of a running circuit count in their own mode, and while the same refrigerant is inside. */
+const readingsFor = (
+  { mode, readings, refrigerant }: ReadingSet,
+  wanted: Pick<ReadingSet, 'mode' | 'refrigerant'>,
+): Readings =>
+  mode === wanted.mode && refrigerant === wanted.refrigerant
     ? readings
     : (Object.fromEntries(Object.entries(readings).filter(([key]) => isStanding(key))) as Readings)
 
@@ -36,11 +41,16 @@ function withEarlier(earlier: Readings, later: Readings): Readings {
  * reading or word replaces an earlier one.
  * @param sets in the order in which they were taken
  */
-export const mergedSet = (sets: readonly ReadingSet[], mode: Mode): ReadingSet => ({
-  mode,
-  readings: sets.map((set) => readingsFor(set, mode)).reduce(withEarlier, {}),
-  observations: Object.assign({}, ...sets.map(({ observations }) => observations ?? {})),
-})
+export function mergedSet(sets: readonly ReadingSet[], mode: Mode): ReadingSet {
+  const refrigerant = sets.at(-1)?.refrigerant
+  const inside = refrigerant ? { refrigerant } : {}
+  return {
+    mode,
+    ...inside,
+    readings: sets.map((set) => readingsFor(set, { mode, refrigerant })).reduce(withEarlier, {}),
+    observations: latestWords(sets),
+  }
+}
 
 /** The sets that were taken before a repair was decided; all of them where nothing says when. */
 export function setsBefore<S extends ReadingSet>(sets: readonly S[], at: string | undefined): readonly S[] {

@@ -1,5 +1,5 @@
 import type { KnownJob } from '../../record/job/job'
-import { decided, isReason } from '../../record/edits/decisionEdits'
+import { decided, isReason } from '../../record/job/decisions'
 import type { Decision, JudgedGate } from '../../record/records/decision'
 import { isSuspect, type SuspectId } from '../faults/faults'
 import { gateIdOf } from '../faults/gateIds'

@@ -3,17 +3,14 @@ import { differenceToKelvin, toKelvin, toSI } from '../../base/units/convert'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
 import { hasLiquidValve } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
-import { isAtRest, stood } from '../../record/readings/atRest'
 import type { Measured, Snapshot } from '../../record/readings/snapshot'
+import { type Section, standingPressures } from '../../record/readings/standingPressures'
 import { chargeShare, type Spread } from './chargeShare'
 import { placesAtRest, type Place } from './coldestPlace'
 
 /** What a standing pressure says of what is inside (handbook 13). */
 export const STANDING_STATES = ['liquid', 'over', 'vapour-only', 'empty', 'vacuum'] as const
 export type StandingState = (typeof STANDING_STATES)[number]
-
-/** Which part of the circuit a statement holds for: where the sides differ, each for its own. */
-export type Section = 'circuit' | 'low-side' | 'high-side'
 
 export type StandingSection = {
   readonly section: Section
@@ -43,8 +40,6 @@ const COLDEST_PLAUSIBLE = toKelvin({ value: -20, unit: 'F' })
 /** About 0 psig, Pa over the air: gas at 0 psig that cooled from 95 to 50 F makes 2.4 inHg [physics]. */
 const EMPTY_LEAST = -10_200
 const EMPTY_MOST = 7_000
-/** Sides that differ by more than two standard errors stand apart. */
-const APART = 2
 
 const stateBelow = (gauge: number): StandingState =>
   gauge < EMPTY_LEAST ? 'vacuum' : gauge <= EMPTY_MOST ? 'empty' : 'vapour-only'
@@ -105,31 +100,6 @@ function judgeSection(
     share,
     weight: share && unit.factoryCharge ? scaled(share, toSI(unit.factoryCharge)) : undefined,
   }
-}
-
-const mean = (first: Measured, second: Measured): Measured => ({
-  value: (first.value + second.value) / 2,
-  error: Math.hypot(first.error, second.error) / 2,
-})
-
-/** The standing pressures of a set by section; a pressure read at a side while it stands is that side's. */
-export function standingPressures(at: Snapshot): { section: Section; pressure: Measured }[] {
-  if (!isAtRest(at)) return []
-  const { standingPressure, standingSuctionPressure, standingLiquidPressure } = at.values
-  const rest = stood(at)
-  const low = standingSuctionPressure ?? (rest ? at.values.suctionPressure : undefined)
-  const high = standingLiquidPressure ?? (rest ? at.values.liquidPressure : undefined)
-  if (low && high) {
-    const differ = Math.abs(low.value - high.value) > APART * Math.hypot(low.error, high.error)
-    if (!differ) return [{ section: 'circuit', pressure: mean(low, high) }]
-    return [
-      { section: 'low-side', pressure: low },
-      { section: 'high-side', pressure: high },
-    ]
-  }
-  if (standingPressure) return [{ section: 'circuit', pressure: standingPressure }]
-  if (low) return [{ section: 'low-side', pressure: low }]
-  return high ? [{ section: 'high-side', pressure: high }] : []
 }
 
 /**

@@ -1,15 +1,13 @@
-import { isFlammable } from '../../physics/refrigerants/catalogue'
-import { hasWaterCoil, isThreePhase } from '../../record/equipment/kinds'
+import { isThreePhase } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { placesOf } from '../../record/readings/places'
 import type { ReadingSet } from '../../record/readings/schema'
 import { stood } from '../../record/readings/atRest'
 import type { Snapshot } from '../../record/readings/snapshot'
-import type { ReadingKey } from '../../record/readings/vocabulary'
 import type { VetoId } from '../../safety/vetoes'
-import { WINDING_KEYS } from '../../record/readings/standing'
 import { electricalFindings } from '../electrical/electricalTests'
-import { type StandingCircuit, standingCircuit, standingPressures } from '../standing/standingCircuit'
+import { standingPressures } from '../../record/readings/standingPressures'
+import { type StandingCircuit, standingCircuit } from '../standing/standingCircuit'
 
 /** What one set says of a state: it holds, it is lifted, or nothing. */
 export type Says = 'holds' | 'lifted' | undefined
@@ -80,38 +78,10 @@ const groundPath: Reads = (scene) => {
   return trips(scene) ? 'holds' : ranInstead(scene)
 }
 
-/** Readings that a new set took over from the one before were not taken with the cover off now. */
-const isOfThisSet = ({ set, at }: Scene, key: ReadingKey): boolean => {
-  const taken = at.raw[key]?.at
-  return at.raw[key] !== undefined && !(taken && set.at && Date.parse(taken) < Date.parse(set.at))
-}
-
-/** Measured at its own terminals the cover is off, until somebody says that it is on. */
-const coverOff: Reads = (scene) => {
-  const { terminalCover, groundMeasuredAt, windingsMeasuredAt } = scene.at.observations
-  if (terminalCover) return terminalCover === 'off' ? 'holds' : 'lifted'
-  const here = (key: ReadingKey) => isOfThisSet(scene, key)
-  const isAtTerminals =
-    (groundMeasuredAt === 'terminals' && here('ohmsToGround')) ||
-    (windingsMeasuredAt === 'terminals' && WINDING_KEYS.some(here))
-  return isAtTerminals ? 'holds' : ranInstead(scene)
-}
-
 const terminalsBurnt: Reads = ({ at: { observations } }) => {
   if (observations.groundMended === 'compressor') return 'lifted'
   const { terminalLook } = observations
   return terminalLook && (terminalLook === 'burnt' ? 'holds' : 'lifted')
-}
-
-/** Pa over the air around it that still count as 0 psig. */
-const AT_ZERO = 7_000
-const underPressure: Reads = (scene) => {
-  const cover = coverOff(scene)
-  if (cover !== 'holds') return cover
-  const { pressureOff } = scene.at.observations
-  if (pressureOff) return pressureOff === 'yes' ? 'lifted' : 'holds'
-  const isAtZero = scene.gauge.length > 0 && scene.gauge.every((gauge) => gauge >= 0 && gauge <= AT_ZERO)
-  return isAtZero ? 'lifted' : 'holds'
 }
 
 const isBelow = ({ gauge }: Scene) => gauge.some((each) => each < 0)
@@ -119,12 +89,6 @@ const isAbove = ({ gauge }: Scene) => gauge.length > 0 && gauge.every((each) => 
 /** A cold circuit of a low-pressure refrigerant stands below the air around it with all its liquid [physics]. */
 const isLiquidBelow = ({ standing }: Scene) =>
   standing !== undefined && standing.sections.every(({ state }) => state === 'liquid')
-
-const belowAtmosphere: Reads = (scene) => {
-  if (isBelow(scene)) return 'holds'
-  if (isAbove(scene) || scene.at.observations.pressureOff === 'yes') return 'lifted'
-  return ranInstead(scene)
-}
 
 const workOf = ({ at }: Scene) => at.observations.circuitWork
 const charged = (scene: Scene): boolean => workOf(scene) === 'charged'
@@ -136,23 +100,11 @@ const standingVacuum: Reads = (scene) => {
   return isAbove(scene) && !scene.standing?.isLost ? 'lifted' : ranInstead(scene)
 }
 
-const evacuated: Reads = (scene) => {
-  const work = workOf(scene)
-  if (work !== undefined) return work === 'evacuated' ? 'holds' : 'lifted'
-  return ranInstead(scene)
-}
-
 const noLiquid: Reads = (scene) => {
   if (charged(scene)) return 'lifted'
   const { standing } = scene
   if (standing?.state !== undefined) return standing.isLost ? 'holds' : 'lifted'
   return ranInstead(scene)
-}
-
-const gasInside: Reads = ({ at: { observations } }) => {
-  const { gasInside: gas, circuitWork } = observations
-  if (circuitWork === 'evacuated' || circuitWork === 'charged') return 'lifted'
-  return gas && (gas === 'none' ? 'lifted' : 'holds')
 }
 
 /** Oil at these places is a leak of the low side [practice]. */
@@ -164,47 +116,21 @@ const lowSideLeak: Reads = (scene) => {
   return placesOf(scene.set, 'oilStain').some((place) => LOW_SIDE_OIL.includes(place)) ? 'holds' : undefined
 }
 
-const isolated: Reads = ({ at: { observations } }) => {
-  const { servicePortState } = observations
-  return servicePortState && (servicePortState === 'front-seated' ? 'holds' : 'lifted')
-}
-
-const water =
-  (refused: readonly string[]): Reads =>
-  ({ unit, at }) => {
-    const { waterCoil } = at.observations
-    if (!hasWaterCoil(unit) || !waterCoil) return undefined
-    return refused.includes(waterCoil) ? 'holds' : 'lifted'
-  }
-
-const flammable: Reads = ({ unit, at }) => {
-  if (!isFlammable(unit.refrigerant)) return undefined
-  return at.observations.flammableClear === 'yes' ? 'lifted' : 'holds'
-}
-
 const rotation: Reads = ({ unit, at }) => {
   if (!isThreePhase(unit) || unit.compressor?.type !== 'scroll') return undefined
   return at.observations.phaseSequence === undefined ? 'holds' : 'lifted'
 }
 
-/** How each state of the table of vetoes is read from a set; one row a state. */
-export const READS: Readonly<Record<VetoId, Reads>> = {
+/** How a state that is judged is read from a set; one row a state. The others follow from how the unit stands. */
+export const READS = {
   'ground-path': groundPath,
-  'cover-off': coverOff,
   'terminals-burnt': terminalsBurnt,
-  'terminals-under-pressure': underPressure,
   'standing-vacuum': standingVacuum,
-  evacuated,
-  'below-atmosphere': belowAtmosphere,
-  'gas-inside': gasInside,
   'no-liquid': noLiquid,
   'low-side-leak': lowSideLeak,
-  isolated,
-  'water-not-flowing': water(['standing', 'drained']),
-  'water-standing': water(['standing']),
-  flammable,
   'rotation-unknown': rotation,
-}
+} as const satisfies { readonly [V in VetoId]?: Reads }
+export type JudgedVeto = keyof typeof READS
 
 /** States that a later set without the word does not bring back: what was read once stays read. */
-export const STAYS_LIFTED: readonly VetoId[] = ['rotation-unknown']
+export const STAYS_LIFTED: readonly JudgedVeto[] = ['rotation-unknown']

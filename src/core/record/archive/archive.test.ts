@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from 'fflate'
 import { seededRandom } from '../../base/numeric/random'
-import { emptyJob, type Job } from '../job/job'
+import { emptyJob, type JobDocument } from '../job/job'
+import { documentOf } from '../job/rounds'
 import { type ArchiveEnd, type BackupContents, backupJob, packBackup, readArchive } from './backup'
 import { crc32 } from './crc32'
 import { type ArchivedJob, type JobFiles, jobMembers } from './jobArchive'
@@ -8,8 +9,8 @@ import { openZip, packZip, readText } from './zip'
 
 const AT = Date.parse('2026-05-04T09:30:00Z')
 
-const JOB: Job = {
-  ...emptyJob({ kind: 'walk-in-cooler', refrigerant: 'R-448A', metering: 'txv' }),
+const JOB: JobDocument = {
+  ...documentOf(emptyJob({ kind: 'walk-in-cooler', refrigerant: 'R-448A', metering: 'txv' })),
   id: 'job-1',
   title: 'Lodge cooler',
   logs: [

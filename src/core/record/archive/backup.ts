@@ -3,7 +3,8 @@ import { z } from 'zod'
 import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { slugOf } from '../../base/units/slug'
-import type { Job } from '../job/job'
+import type { JobDocument } from '../job/job'
+import type { FileEnvelopes } from '../job/recordsOfFile'
 import { envelopeSchema } from '../records/envelope'
 import { problemsOf } from '../records/kind'
 import {
@@ -39,13 +40,17 @@ const contentsSchema = z.object({
 export type BackupContents = Omit<z.infer<typeof contentsSchema>, 'format' | 'version'>
 
 /** One job of a backup. */
-export type BackupJob = { readonly job: Job; readonly files: JobFiles }
+export type BackupJob = {
+  readonly job: JobDocument
+  readonly files: JobFiles
+  readonly envelopes?: FileEnvelopes | undefined
+}
 
 /** The members of one job of a backup, in a folder of its own. @param i its place among the jobs */
-export function backupJob({ job, files }: BackupJob, i: number): ZipMember[] {
+export function backupJob({ job, files, envelopes }: BackupJob, i: number): ZipMember[] {
   const name = slugOf(job.title ?? job.unit.name ?? '', 40)
   const folder = [String(i + 1).padStart(3, '0'), name].filter((part) => part !== '').join('-')
-  return jobMembers(job, files, `jobs/${folder}/`)
+  return jobMembers(job, files, `jobs/${folder}/`, envelopes)
 }
 
 /** Everything as one file: the members of the jobs, and what belongs to none. @param at moment of the backup, ms */

@@ -1,7 +1,8 @@
 import { strToU8 } from 'fflate'
 import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { slugOf } from '../../base/units/slug'
-import type { Job } from '../job/job'
+import type { JobDocument } from '../job/job'
+import type { FileEnvelopes } from '../job/recordsOfFile'
 import { type JobReading, LARGEST_JOB_TEXT, readJobText, writeJobText } from '../job/readJob'
 import { readLogCsv, writeLogCsv } from '../logs/logCsv'
 import type { Samples } from '../logs/samples'
@@ -47,9 +48,14 @@ const photoPath = ({ name, type }: Attachment, i: number) => `photos/${numbered(
  * A job as files: its document, each log as a table, each photo as it is; each readable without Orzo.
  * @param folder put before every path, as "jobs/01-lodge/"
  */
-export function jobMembers(job: Job, { logs, photos }: JobFiles, folder = ''): ZipMember[] {
+export function jobMembers(
+  job: JobDocument,
+  { logs, photos }: JobFiles,
+  folder = '',
+  envelopes?: FileEnvelopes,
+): ZipMember[] {
   return [
-    { path: JOB_MEMBER, bytes: strToU8(writeJobText(job)) },
+    { path: JOB_MEMBER, bytes: strToU8(writeJobText(job, envelopes)) },
     ...job.logs.flatMap((head, i) => {
       const samples = logs[head.id]
       return samples ? [{ path: logPath(head, i), bytes: strToU8(writeLogCsv(head, samples)) }] : []

@@ -1,3 +1,4 @@
+import { documentOf } from '../job/rounds'
 import { emptyJob, type StoredJob } from '../job/job'
 import { partsOf } from '../job/assemble'
 import { chunksOf } from '../logs/samples'
@@ -23,7 +24,7 @@ const JOB: StoredJob = {
   attachments: [{ id: 'photo', name: 'Plate', type: 'image/jpeg', size: 3 }],
 }
 const rows = (job: StoredJob) =>
-  partsOf(job).map(({ kind, id, order, data }) => ({
+  partsOf(documentOf(job)).map(({ kind, id, order, data }) => ({
     key: recordKey(job.id, kind, id),
     jobId: job.id,
     kind,
@@ -45,7 +46,7 @@ test('jobs with samples and photos are put together from rows, in whatever order
   const blobs = [{ id: 'photo', jobId: 'job-1', type: 'image/jpeg', bytes: Uint8Array.of(1, 2, 3) }]
   const { jobs, contents } = rescue({ records: rows(JOB).reverse(), logChunks, blobs }, AT)
   expect(jobs).toEqual([
-    { job: JOB, files: { logs: { log: samples }, photos: { photo: Uint8Array.of(1, 2, 3) } } },
+    { job: documentOf(JOB), files: { logs: { log: samples }, photos: { photo: Uint8Array.of(1, 2, 3) } } },
   ])
   expect(contents).toEqual({ at: AT, settings: [], aside: [], unread: [], store: [] })
 })
@@ -54,6 +55,8 @@ test('rows of version 1, settings, and what cannot be read come along', () => {
   const old = {
     ...JOB,
     version: 1,
+    round: undefined,
+    rounds: undefined,
     id: 'old',
     logs: undefined,
     attachments: undefined,

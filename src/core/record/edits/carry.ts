@@ -2,7 +2,7 @@ import type { ObservationKey } from '../readings/observations'
 import type { ReadingSet } from '../readings/schema'
 import { LASTING_READINGS } from '../readings/standing'
 import type { Job } from '../job/job'
-import { isDecided } from '../job/stages'
+import { isDecided } from '../job/decisions'
 
 /** What was looked at once and stays true while nothing was repaired. */
 const LASTING_WORDS: readonly ObservationKey[] = [

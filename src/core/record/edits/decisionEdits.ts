@@ -1,40 +1,22 @@
+import { decisionOn, UNKNOWN_CAUSE, unnamedNotes } from '../job/decisions'
 import type { Job } from '../job/job'
+import { idInRound } from '../job/idInRound'
 import { type Decision, type JudgedGate, UNNAMED } from '../records/decision'
 import { type Edit, edit, put } from './edit'
 
-/** The decision on a fault, or what was noted for it. */
-export const decisionOn = (job: Pick<Job, 'decisions'>, fault: string): Decision | undefined =>
-  job.decisions.find((each) => each.fault === fault)
-
-/** Notes that name no fault, from before several faults could be decided. */
-export const unnamedNotes = (job: Pick<Job, 'decisions'>): Decision | undefined =>
-  job.decisions.find(({ id }) => id === UNNAMED)
-
-/** The decided faults, in the order in which they were decided. */
-export const decided = (job: Pick<Job, 'decisions'>): (Decision & { readonly fault: string })[] =>
-  job.decisions.filter(
-    (each): each is Decision & { fault: string } => each.state === 'decided' && each.fault !== undefined,
-  )
-
 const editDecision = (fault: string, change: (decision: Decision) => void): Edit =>
   edit((job) => {
-    const known = job.decisions.find((each) => each.id === fault)
-    const decision: Decision = known ?? { id: fault, state: 'draft', ...(fault === UNNAMED ? {} : { fault }) }
+    const known = fault === UNNAMED ? unnamedNotes(job as Job) : decisionOn(job as Job, fault)
+    const id = idInRound(job.round, fault)
+    const decision: Decision = known ?? { id, state: 'draft', ...(fault === UNNAMED ? {} : { fault }) }
     change(decision)
     if (!known) job.decisions.push(decision)
     job.decisions = job.decisions.filter((each) => !isEmpty(each))
   })
 
 /** A draft in which nothing is written says nothing. */
-const isEmpty = ({ id: _id, fault: _fault, state, causes, ...notes }: Decision) =>
+const isEmpty = ({ id: _id, fault: _fault, round: _round, state, causes, ...notes }: Decision) =>
   state === 'draft' && !causes?.length && Object.values(notes).every((value) => value === undefined)
-
-/** [practice] fewer letters than this are no reason. */
-const LEAST_REASON = 8
-
-/** Whether a text says why: some letters, not a blank or a dot. */
-export const isReason = (text: string | undefined): boolean =>
-  (text?.match(/\p{L}/gu)?.length ?? 0) >= LEAST_REASON
 
 /** Why a part is condemned without full proof; kept with its own fault, decided or not. */
 export const setOverride = (fault: string, reason: string): Edit =>
@@ -87,9 +69,6 @@ export const decideAll = (faults: readonly { fault: string; gate: JudgedGate | u
 
 /** Takes several decisions back at once. */
 export const takeAllBack = (faults: readonly string[]): Edit => oneAfterAnother(faults.map(takeBack))
-
-/** The cause that stands for "not known". */
-export const UNKNOWN_CAUSE = 'unknown'
 
 /** Chooses a cause of death or takes it away; "unknown" stands alone. */
 export const toggleCause = (fault: string, cause: string): Edit =>

@@ -1,3 +1,6 @@
+import { decided, decisionOn, isReason } from '../job/decisions'
+import { documentOf } from '../job/rounds'
+import { latestWords } from '../job/words'
 import { repeated } from './readingEdits'
 import { emptyJob, type Job } from '../job/job'
 import { progressOf, stageStates } from '../job/stages'
@@ -161,7 +164,7 @@ describe('sets and readings', () => {
       sets.addSet('b'),
       readings.observe('b', 'sightGlass', 'clear'),
     )
-    expect(readings.mergedObservations(job)).toEqual({ acidTest: 'weak', sightGlass: 'clear' })
+    expect(latestWords(job.readingSets)).toEqual({ acidTest: 'weak', sightGlass: 'clear' })
     const changed = readings.observeLatest('acidTest', 'strong')(job, stamp)
     expect(changed.readingSets.map(({ observations }) => observations?.acidTest)).toEqual([
       undefined,
@@ -169,7 +172,7 @@ describe('sets and readings', () => {
     ])
     expect(changed.readingSets[0]).not.toHaveProperty('observations')
     expect(
-      readings.mergedObservations(readings.observeLatest('acidTest', undefined)(changed, stamp)),
+      latestWords(readings.observeLatest('acidTest', undefined)(changed, stamp).readingSets),
     ).toEqual({
       sightGlass: 'clear',
     })
@@ -199,7 +202,7 @@ describe('decisions', () => {
       decisions.decide('txv-underfeeding', undefined),
       decisions.decide('contactor-failed', undefined),
     )
-    expect(decisions.decided(job)).toEqual([
+    expect(decided(job)).toEqual([
       {
         id: 'txv-underfeeding',
         fault: 'txv-underfeeding',
@@ -210,7 +213,7 @@ describe('decisions', () => {
       { id: 'contactor-failed', fault: 'contactor-failed', state: 'decided', at: NOW },
     ])
     // the reason of one fault is not that of another
-    expect(decisions.decisionOn(job, 'contactor-failed')?.override).toBeUndefined()
+    expect(decisionOn(job, 'contactor-failed')?.override).toBeUndefined()
   })
   test('taken back, the reason stays as a draft; without a reason nothing stays', () => {
     const job = after(
@@ -228,7 +231,7 @@ describe('decisions', () => {
   test('both of a pair are decided and taken back in one change', () => {
     const pair = ['condenser-fouled', 'undercharge']
     const job = after(decisions.decideAll(pair.map((fault) => ({ fault, gate: undefined }))))
-    expect(decisions.decided(job).map(({ fault }) => fault)).toEqual(pair)
+    expect(decided(job).map(({ fault }) => fault)).toEqual(pair)
     expect(decisions.takeAllBack(pair)(job, stamp).decisions).toEqual([])
   })
   test('causes from before faults had names go along with the first decision, a reason is nobody’s', () => {
@@ -254,10 +257,10 @@ describe('decisions', () => {
     ['seen', false],
     ['dryer cut open, full of beads', true],
     ['сгорела обмотка', true],
-  ])('"%s" is a reason: %s', (text, isOne) => expect(decisions.isReason(text)).toBe(isOne))
+  ])('"%s" is a reason: %s', (text, isOne) => expect(isReason(text)).toBe(isOne))
   test('causes: several, "unknown" alone, with the checks made', () => {
     const toggle = (cause: string) => decisions.toggleCause('compressor-grounded', cause)
-    const causes = (job: Job) => decisions.decisionOn(job, 'compressor-grounded')?.causes
+    const causes = (job: Job) => decisionOn(job, 'compressor-grounded')?.causes
     expect(causes(after(toggle('moisture'), toggle('contactor')))).toEqual(['moisture', 'contactor'])
     expect(causes(after(toggle('moisture'), toggle('unknown')))).toEqual(['unknown'])
     expect(causes(after(toggle('unknown'), toggle('moisture')))).toEqual(['moisture'])
@@ -313,6 +316,8 @@ describe('lists', () => {
   })
 })
 
+const diff = (before: Job, after: Job) => diffJobs(documentOf(before), documentOf(after))
+
 describe('a job as records', () => {
   const full = after(
     head.setTitle('dome'),
@@ -322,7 +327,7 @@ describe('a job as records', () => {
     lists.tick('task:setUp', true),
     lists.setClosing({ note: 'x' }),
   )
-  const rows = partsOf(full).map(({ kind, id, order, data }) => ({
+  const rows = partsOf(documentOf(full)).map(({ kind, id, order, data }) => ({
     row: {
       key: recordKey('j', kind, id),
       jobId: 'j',
@@ -340,7 +345,7 @@ describe('a job as records', () => {
   }))
   test('is taken apart and put together equal, in order, whatever the order of the rows', () => {
     const job = assembleJob('j', NOW, [...rows].reverse())
-    expect(job).toEqual({ ...full, id: 'j', createdAt: NOW, updatedAt: NOW })
+    expect(job).toEqual({ ...documentOf(full), id: 'j', createdAt: NOW, updatedAt: NOW })
     expect(assembleJob('j', NOW, rows.slice(1))).toBeUndefined()
   })
   test('put together again, what did not change stays the same object', () => {
@@ -350,17 +355,17 @@ describe('a job as records', () => {
     expect(again.unit).toBe(first.unit)
   })
   test('an edit changes one record; a tick no set', () => {
-    expect(diffJobs(full, lists.tick('part:x', true)(full, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
+    expect(diff(full, lists.tick('part:x', true)(full, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
       [['tick', 'part:x']],
     )
     expect(
-      diffJobs(full, readings.observe('b', 'oilStain', 'none')(full, stamp)).map(({ id }) => id),
+      diff(full, readings.observe('b', 'oilStain', 'none')(full, stamp)).map(({ id }) => id),
     ).toEqual(['b'])
-    expect(diffJobs(full, sets.removeSet('b')(full, stamp))).toMatchObject([{ id: 'b', after: undefined }])
-    expect(diffJobs(full, structuredClone(full))).toEqual([])
+    expect(diff(full, sets.removeSet('b')(full, stamp))).toMatchObject([{ id: 'b', after: undefined }])
+    expect(diff(full, structuredClone(full))).toEqual([])
   })
   test('its file comes back exactly', () => {
-    expect(readJobText(writeJobText(full))).toEqual({ ok: true, job: full })
+    expect(readJobText(writeJobText(documentOf(full)))).toEqual({ ok: true, job: documentOf(full) })
   })
 })
 

@@ -1,4 +1,5 @@
 import type { Arrival } from '../records/head'
+import type { DemoClock } from '../records/run'
 import type { Plate } from '../equipment/unit'
 import { type Edit, edit, put, putAll } from './edit'
 
@@ -40,3 +41,6 @@ export const copyPlate = (other: Plate): Edit =>
     put(job.unit, 'name', name)
     if (site) job.unit.site = site
   })
+
+/** How fast the time of a demo job goes from now on. */
+export const setClock = (clock: DemoClock): Edit => edit((job) => void (job.clock = clock))

@@ -1,6 +1,7 @@
 import type { Unit } from '../../base/units/units'
 import type { Job } from '../job/job'
 import { MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
+import { isStateWord } from '../readings/stateWords'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { JobSet } from '../records/set'
 import type { ObservationValue, PlacedKey } from '../readings/observations'
@@ -74,18 +75,27 @@ export const noteReading = (setId: SetRef, key: ReadingKey, note: string): Edit 
 
 type Observed = string | number | undefined
 
-function putObservation(set: JobSet, key: keyof Observations, value: Observed) {
+/** The moment of a word that says how the unit stands; of other words the set's own is enough. */
+function putMoment(set: JobSet, key: string, now: string | undefined) {
+  if (!isStateWord(key)) return
+  const seenAt = { ...set.seenAt }
+  put(seenAt as Record<string, unknown>, key, now)
+  put(set, 'seenAt', Object.keys(seenAt).length > 0 ? seenAt : undefined)
+}
+
+function putObservation(set: JobSet, key: keyof Observations, value: Observed, now: string) {
   const observations = { ...set.observations }
   put(observations as Record<string, unknown>, key, value)
   put(set, 'observations', Object.keys(observations).length > 0 ? observations : undefined)
+  putMoment(set, key, value === undefined ? undefined : now)
 }
 
 /** What was seen, heard or tried, in a word; undefined takes it back. */
 export const observe = (setId: SetRef, key: keyof Observations, value: Observed): Edit =>
-  editSet(setId, (set) => putObservation(set, key, value))
+  editSet(setId, (set, { now }) => putObservation(set, key, value, now))
 
-function putPlaces(set: JobSet, key: PlacedKey, [first, ...rest]: readonly string[]) {
-  putObservation(set, key, first)
+function putPlaces(set: JobSet, key: PlacedKey, [first, ...rest]: readonly string[], now: string) {
+  putObservation(set, key, first, now)
   const also = { ...set.also }
   put(also as Record<string, unknown>, key, rest.length > 0 ? rest : undefined)
   put(set, 'also', Object.keys(also).length > 0 ? also : undefined)
@@ -93,7 +103,7 @@ function putPlaces(set: JobSet, key: PlacedKey, [first, ...rest]: readonly strin
 
 /** Puts a place to those at which something is seen, or takes it away. */
 export const togglePlace = <K extends PlacedKey>(setId: SetRef, key: K, word: ObservationValue<K>): Edit =>
-  editSet(setId, (set) => putPlaces(set, key, withPlace(placesOf(set, key), word)))
+  editSet(setId, (set, { now }) => putPlaces(set, key, withPlace(placesOf(set, key), word), now))
 
 /** Puts a word on the latest set and takes other words for it off the earlier ones, so that the answer is one. */
 export const observeLatest = (key: keyof Observations, value: Observed): Edit => {
@@ -102,7 +112,7 @@ export const observeLatest = (key: keyof Observations, value: Observed): Edit =>
     const { readingSets } = onLast(draft as Job, stamp)
     draft.readingSets = readingSets as typeof draft.readingSets
     for (const set of draft.readingSets.slice(0, -1))
-      if (set.observations?.[key] !== undefined) putObservation(set as JobSet, key, undefined)
+      if (set.observations?.[key] !== undefined) putObservation(set as JobSet, key, undefined, stamp.now)
   })
 }
 
@@ -115,15 +125,11 @@ const AFTER = { untested: 'live', live: 'dead', dead: undefined } as const
 
 /** Steps a point of the way to a load on: untested, live, dead, untested; the word of the diagnosis goes along. */
 export const togglePoint = (setId: SetRef, point: string): Edit =>
-  editSet(setId, (set) => {
+  editSet(setId, (set, { now }) => {
     const next = AFTER[set.points?.[point] ?? 'untested']
     const points = { ...set.points }
     put(points, point, next)
     put(set, 'points', Object.keys(points).length > 0 ? points : undefined)
     const word = WORD_OF[point]
-    if (word) putObservation(set, word, next)
+    if (word) putObservation(set, word, next, now)
   })
-
-/** What is known of the inside over all sets; a later word replaces an earlier one. */
-export const mergedObservations = (job: Pick<Job, 'readingSets'>): Observations =>
-  Object.assign({}, ...job.readingSets.map((set) => set.observations ?? {}))

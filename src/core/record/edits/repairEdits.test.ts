@@ -1,3 +1,4 @@
+import { documentOf } from '../job/rounds'
 import { diffJobs } from '../job/assemble'
 import { emptyJob, type Job } from '../job/job'
 import { readJobText, writeJobText } from '../job/readJob'
@@ -29,12 +30,13 @@ test('figures of the repair: written, taken away, and the record goes with the l
   ].reduce((each, edit) => edit(each, stamp), job)
   expect(Object.keys(gone)).not.toContain('repair')
 })
+const diff = (before: Job, after: Job) => diffJobs(documentOf(before), documentOf(after))
 test('one change is one record', () => {
   const job = after(setRepair({ acidNumber: 0.1 }))
-  expect(diffJobs(job, setRepair({ acidNumber: 0.2 })(job, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
+  expect(diff(job, setRepair({ acidNumber: 0.2 })(job, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
     [['repair', 'only']],
   )
-  expect(diffJobs(start, considerDryers([OWN])(start, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
+  expect(diff(start, considerDryers([OWN])(start, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
     ['dryer', 'own-9'],
   ])
 })
@@ -54,8 +56,8 @@ test('policy: one answer by hand, or all of the company', () => {
 })
 test('file: repair and dryers come back exactly, an older file without them reads', () => {
   const job = after(setRepair({ oilOut: { value: 710, unit: 'mL' } }), considerDryers([OWN]))
-  expect(readJobText(writeJobText(job))).toEqual({ ok: true, job })
-  const { dryers: _dryers, repair: _repair, ...old } = job
+  expect(readJobText(writeJobText(documentOf(job)))).toEqual({ ok: true, job: documentOf(job) })
+  const { dryers: _dryers, repairs: _repairs, ...old } = documentOf(job)
   const read = readJobText(JSON.stringify(old))
   expect(read.ok && read.job.dryers).toEqual([])
   const bad = readJobText(JSON.stringify({ ...job, repair: { acidNumber: 60 } }))

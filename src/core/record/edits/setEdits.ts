@@ -1,7 +1,10 @@
 import { OrzoError } from '../../base/errors/orzoError'
 import { firstMode } from '../job/begin'
+import { tagOf } from '../job/idInRound'
 import type { Job } from '../job/job'
-import { isDecided } from '../job/stages'
+import { isDecided } from '../job/decisions'
+import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
+import { mainMode } from '../equipment/kinds'
 import type { Mode } from '../readings/schema'
 import type { JobSet } from '../records/set'
 import { carriedOver } from './carry'
@@ -12,6 +15,7 @@ export type SetRef = string | undefined
 
 const firstSet = (job: Job, { now, newId }: Stamp): JobSet => ({
   id: newId(),
+  ...tagOf(job.round),
   at: now,
   label: 'as found',
   mode: firstMode(job),
@@ -38,12 +42,18 @@ export const editSet = (setId: SetRef, change: (set: JobSet, stamp: Stamp) => vo
 /** Label of the next set: after a decided repair it is the proof. */
 const nextLabel = (job: Job) => (isDecided(job) ? 'after repair' : `set ${job.readingSets.length + 1}`)
 
-/** Starts a new set in the same mode; what does not change by itself goes along. */
+/** The mode of the next set: that of the last one; after the start that in which the unit ran last, or runs mainly. */
+function nextMode({ readingSets, unit, arrival, repair }: Job): Mode {
+  if (repair?.startedAt === undefined) return readingSets.at(-1)?.mode ?? firstMode({ unit, arrival })
+  return readingSets.findLast(({ mode }) => mode !== 'off')?.mode ?? mainMode(unit)
+}
+
+/** Starts a new set; what does not change by itself goes along. */
 export const addSet = (id: string): Edit =>
   edit((draft, stamp) => {
     const job = draft as Job
-    const mode = job.readingSets.at(-1)?.mode ?? firstMode(job)
-    const next: JobSet = { id, at: stamp.now, label: '', mode, ...carriedOver(job) }
+    const mode = nextMode(job)
+    const next: JobSet = { id, ...tagOf(job.round), at: stamp.now, label: '', mode, ...carriedOver(job) }
     if (job.readingSets.length === 0) job.readingSets.push(firstSet(job, stamp))
     job.readingSets.push({ ...next, label: nextLabel(job) })
   })
@@ -64,6 +74,10 @@ export const setLabel = (setId: SetRef, label: string): Edit =>
 /** What was different from the set before. */
 export const setNote = (setId: SetRef, note: string): Edit =>
   editSet(setId, (set) => put(set, 'note', note || undefined))
+
+/** What was inside when a set was taken, where the technician knows better; undefined: what was charged until then. */
+export const setRefrigerant = (setId: SetRef, refrigerant: RefrigerantName | undefined): Edit =>
+  editSet(setId, (set) => put(set, 'refrigerant', refrigerant))
 
 /** Which evaporator of several on one circuit it belongs to; undefined for the whole circuit. */
 export const setBranch = (setId: SetRef, branch: number | undefined): Edit =>

@@ -1,8 +1,14 @@
 import type { Draft } from 'immer'
+import { handMinutes } from '../job/hands'
 import type { Job } from '../job/job'
+import { latestPass, stepId } from '../job/passes'
+import { idInRound } from '../job/idInRound'
 import type { LogMark, LogVerdict } from '../records/log'
 import type { PumpSetup, Retest, Run, Trim } from '../records/run'
 import type { StepRecord } from '../records/step'
+import { LAST_TASK } from '../job/lastTask'
+import { closeRound, putRefrigerant } from './roundEdits'
+import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { taskKey } from '../records/tick'
 import { type Edit, edit, put, putAll, type Stamp } from './edit'
 
@@ -14,22 +20,27 @@ export const together =
   (job, stamp) =>
     edits.reduce((now, each) => each(now, stamp), job)
 
-const MINUTE = 60_000
+const newStep = (job: Draft<Job>, task: string): Draft<StepRecord> => ({
+  id: stepId(job.round, task),
+  task,
+  spans: [],
+})
 
-/** Changes what is on record of a task; one that says nothing any more is taken away. */
+/** Whether a step says anything; a further pass does by standing there. */
+const says = ({ id: _id, task: _task, round: _round, spans, planned: _planned, ...rest }: StepRecord) =>
+  spans.length > 0 || Object.values(rest).some((value) => value !== undefined)
+
+/** Changes what is on record of a task, its latest pass; one that says nothing any more is taken away. */
 const editStep = (
-  id: string,
+  task: string,
   change: (step: Draft<StepRecord>, now: string, job: Draft<Job>) => void,
 ): Edit =>
   edit((job, { now }) => {
-    const known = job.steps.find((each) => each.id === id)
-    const step: Draft<StepRecord> = known ?? { id, spans: [] }
+    const known = latestPass(job.steps, task)
+    const step = known ?? newStep(job, task)
     change(step, now, job)
     if (!known) job.steps.push(step)
-    job.steps = job.steps.filter(
-      ({ id: _id, spans, planned: _planned, ...rest }) =>
-        spans.length > 0 || Object.values(rest).some((value) => value !== undefined),
-    )
+    job.steps = job.steps.filter(says)
   })
 
 const openSpan = (step: Draft<StepRecord>) => {
@@ -45,27 +56,57 @@ function closeSpan(step: Draft<StepRecord>, at: string): void {
   if (open) open.to = endOf(open.from, at)
 }
 
+/** What is known of a task when it begins. */
+type Beginning = {
+  /** what goes into the circuit with it, where it charges */
+  readonly refrigerant?: RefrigerantName | undefined
+}
+
 /**
- * Hands begin, or begin again, at a task. Hands that were at another one leave it.
- * @param planned likely minutes of hands
+ * Somebody begins, or begins again, at a task. Another one that was worked on is left.
+ * @param planned likely minutes of work
  */
-export const beginStep = (id: string, planned: number): Edit =>
+export const beginStep = (task: string, planned: number, { refrigerant }: Beginning = {}): Edit =>
   edit((job, { now }) => {
-    for (const step of job.steps) if (step.id !== id) closeSpan(step, now)
-    const known = job.steps.find((each) => each.id === id)
-    const step: Draft<StepRecord> = known ?? { id, spans: [] }
+    const known = latestPass(job.steps, task)
+    for (const step of job.steps) if (step !== known) closeSpan(step, now)
+    const step = known ?? newStep(job, task)
     step.planned ??= planned
     delete step.doneAt
     delete step.skipped
     if (!openSpan(step)) step.spans.push({ from: now })
     if (!known) job.steps.push(step)
-    if (id === START) {
+    if (refrigerant) putRefrigerant(job, refrigerant)
+    if (task === START) {
       job.repair ??= {}
       job.repair.startedAt ??= now
     }
   })
 /** The task with which the unit runs again. */
 const START = 'settle'
+
+/**
+ * A task is done once more: after a failed test, or because what it showed holds no longer. What the earlier pass showed
+ * stays with it.
+ */
+export const repeatStep = (task: string): Edit =>
+  edit((job, { now }) => {
+    const known = latestPass(job.steps, task)
+    if (!known) return
+    closeSpan(known, now)
+    const pass = (known.pass ?? 1) + 1
+    job.steps.push({ id: stepId(job.round, task, pass), task, pass, calledAt: now, spans: [] })
+    job.ticks = job.ticks.filter(({ key }) => key !== taskKey(task))
+  })
+
+/** Takes a further pass back that was called for by mistake; one in which something was done stays. */
+export const dropPass = (task: string): Edit =>
+  edit((job, { now }) => {
+    const last = latestPass(job.steps, task)
+    if (!last || (last.pass ?? 1) < 2 || last.spans.length > 0) return
+    job.steps = job.steps.filter((step) => step !== last)
+    if (latestPass(job.steps, task)?.doneAt) job.ticks.push({ key: taskKey(task), at: now })
+  })
 
 /** Hands leave a task; it is not done. */
 export const pauseStep = (id: string): Edit => editStep(id, closeSpan)
@@ -77,33 +118,28 @@ export const leaveStep = (id: string): Edit =>
     step.leftAt = now
   })
 
-/** Minutes during which hands were at a task. */
-export const handMinutes = (step: Pick<StepRecord, 'spans'>, now: number): number =>
-  step.spans.reduce(
-    (sum, { from, to }) => sum + Math.max((to ? Date.parse(to) : now) - Date.parse(from), 0),
-    0,
-  ) / MINUTE
-
 /** A task is done: its tick, and what it took, which the next estimate learns from. */
-export const finishStep = (id: string): Edit =>
-  editStep(id, (step, now, job) => {
+export const finishStep = (task: string): Edit =>
+  editStep(task, (step, now, job) => {
     closeSpan(step, now)
     step.doneAt = now
     delete step.skipped
-    const key = taskKey(id)
+    const key = taskKey(task)
+    if (task === LAST_TASK) closeRound(job, now)
     if (!job.ticks.some((each) => each.key === key)) job.ticks.push({ key, at: now })
     const actual = Math.round(handMinutes(step, Date.parse(now)))
     if (step.planned === undefined || actual < 1) return
     job.day ??= {}
-    job.day.took = { ...job.day.took, [id]: { planned: step.planned, actual } }
+    job.day.took = { ...job.day.took, [task]: { planned: step.planned, actual } }
   })
 
 /** Takes back that a task is done or skipped. */
-export const reopenStep = (id: string): Edit =>
-  editStep(id, (step, _now, job) => {
+export const reopenStep = (task: string): Edit =>
+  editStep(task, (step, _now, job) => {
     delete step.doneAt
     delete step.skipped
-    job.ticks = job.ticks.filter(({ key }) => key !== taskKey(id))
+    job.ticks = job.ticks.filter(({ key }) => key !== taskKey(task))
+    if (task === LAST_TASK) closeRound(job, undefined)
   })
 
 /** A task is left out, with the reason. */
@@ -164,6 +200,10 @@ export const checkStart = (point: string, on: boolean): Edit =>
 export const setBubbled = (on: boolean): Edit =>
   editRun((run, { now }) => put(run, 'bubbledAt', on ? now : undefined))
 
+/** The nitrogen was bled off to 0 psig, or not. */
+export const setBled = (on: boolean): Edit =>
+  editRun((run, { now }) => put(run, 'bledAt', on ? now : undefined))
+
 /** A turn of the valve's stem; in is plus. */
 export const addTurn = (turns: number): Edit =>
   editRun((run, { now, newId }) => {
@@ -216,15 +256,16 @@ export const timePullDown = (moment: 'startedAt' | 'endedAt'): Edit =>
     run.pullDown = pull
   })
 
-type Off = { readonly id: string; readonly label: string }
+/** A line of the taken-off list: its name in the table, or its id where it was written by hand. */
+type Off = { readonly what: string; readonly label: string }
 /** Where something is that the work takes off. */
 export type TakenState = 'off' | 'back' | 'stays'
 
 /** Something came off, went back on, or stays where it is. */
-export const markTaken = ({ id, label }: Off, state: TakenState): Edit =>
+export const markTaken = ({ what, label }: Off, state: TakenState): Edit =>
   edit((job, { now }) => {
-    const known = job.takenOff.find((each) => each.id === id)
-    const row = known ?? { id, label }
+    const known = job.takenOff.find((each) => each.what === what)
+    const row = known ?? { id: idInRound(job.round, what), what, label }
     put(row, 'stays', state === 'stays' ? true : undefined)
     put(row, 'backAt', state === 'back' ? now : undefined)
     if (state === 'off') row.offAt = now
@@ -233,11 +274,14 @@ export const markTaken = ({ id, label }: Off, state: TakenState): Edit =>
 
 /** Something that the plan does not name came off. */
 export const addTaken = (label: string): Edit =>
-  edit((job, { now, newId }) => void job.takenOff.push({ id: `own-${newId()}`, label, offAt: now }))
+  edit((job, { now, newId }) => {
+    const id = `own-${newId()}`
+    job.takenOff.push({ id, what: id, label, offAt: now })
+  })
 
-export const removeTaken = (id: string): Edit =>
+export const removeTaken = (what: string): Edit =>
   edit((job) => {
-    job.takenOff = job.takenOff.filter((each) => each.id !== id)
+    job.takenOff = job.takenOff.filter((each) => each.what !== what)
   })
 
 const editLog = (id: string, change: (log: Draft<Job['logs'][number]>, now: string) => void): Edit =>

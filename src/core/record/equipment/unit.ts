@@ -1,9 +1,10 @@
 import { z } from 'zod'
-import { OILS, REFRIGERANT_NAMES, type RefrigerantName } from '../../physics/refrigerants/catalogue'
+import { OILS, REFRIGERANT_NAMES } from '../../physics/refrigerants/catalogue'
 import { attempt } from '../../base/errors/orzoError'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { localAtmosphere } from '../../base/units/atmosphere'
 import { toSI } from '../../base/units/convert'
+import { refrigerantSchema } from '../readings/refrigerantSchema'
 
 export const UNIT_KINDS = [
   'split-ac',
@@ -29,8 +30,6 @@ const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: `is not one of ${values.join(', ')}` })
 const positive = (name: string) =>
   z.number({ error: 'is not a number' }).positive(`is not above zero: type the ${name} from the plate`)
-
-export const refrigerantSchema = oneOf(REFRIGERANT_NAMES as [RefrigerantName, ...RefrigerantName[]])
 
 const powerSchema = z.strictObject({
   phase: z.union([z.literal(1), z.literal(3)], { error: 'is neither 1 nor 3' }).optional(),
@@ -79,6 +78,14 @@ export const elevationSchema = quantitySchema('length', true).superRefine((quant
   if (!result.ok) context.addIssue({ code: 'custom', path: ['value'], message: result.error.message })
 })
 
+/** Whether a text is a time zone of the calendar. */
+const isZone = (zone: string) => attempt(() => void new Intl.DateTimeFormat('en', { timeZone: zone })).ok
+/** Where the clock on the wall of the site is set: an IANA zone. */
+const zoneSchema = z
+  .string({ error: 'is not a text' })
+  .max(60, 'is longer than 60 characters')
+  .refine(isZone, 'is no time zone like America/Santiago')
+
 /** The equipment and its nameplate as far as they are known. */
 export const plateSchema = z.strictObject({
   name: textSchema.optional(),
@@ -126,7 +133,13 @@ export const plateSchema = z.strictObject({
     .optional(),
   /** the liquid dryer that is in it now */
   oldDryer: oldDryerSchema.optional(),
-  site: z.strictObject({ name: textSchema.optional(), elevation: elevationSchema.optional() }).optional(),
+  site: z
+    .strictObject({
+      name: textSchema.optional(),
+      elevation: elevationSchema.optional(),
+      zone: zoneSchema.optional(),
+    })
+    .optional(),
 })
 export type Plate = z.infer<typeof plateSchema>
 

@@ -10,12 +10,10 @@ import {
   ONLY_ID,
   RECORD_KINDS,
   type RecordData,
-  SINGLES,
-  type SingleKind,
 } from '../records/kinds'
 import { isSame } from '../records/patches'
 import { headSchema } from '../records/head'
-import { JOB_FORMAT, JOB_VERSION, type Job, type StoredJob } from './job'
+import { JOB_FORMAT, JOB_VERSION, type JobDocument, type StoredDocument } from './job'
 
 /** One record of a job without its envelope. */
 export type Part<K extends KindName = KindName> = {
@@ -28,26 +26,22 @@ export type Part<K extends KindName = KindName> = {
 const HEAD_KEYS = Object.keys(headSchema.shape) as (keyof HeadData)[]
 
 /** The head of a job: what it holds beside its lists. */
-export const headOf = (job: Job): HeadData =>
+export const headOf = (job: Pick<JobDocument, keyof HeadData>): HeadData =>
   Object.fromEntries(
     HEAD_KEYS.filter((key) => job[key] !== undefined).map((key) => [key, job[key]]),
   ) as HeadData
 
-const listOf = (job: Job, kind: ListKind): readonly RecordData[ListKind][] => job[LISTS[kind].list]
+const listOf = (job: JobDocument, kind: ListKind): readonly RecordData[ListKind][] => job[LISTS[kind].list]
 const idOf = (kind: ListKind, data: RecordData[ListKind]): string =>
   (LISTS[kind].idOf as (data: RecordData[ListKind]) => string)(data)
 
 /** A job as its records, in order. */
-export function partsOf(job: Job): Part[] {
+export function partsOf(job: JobDocument): Part[] {
   return [
     { kind: 'head', id: ONLY_ID, order: 0, data: headOf(job) },
     ...LIST_KINDS.flatMap((kind) =>
       listOf(job, kind).map((data, i): Part => ({ kind, id: idOf(kind, data), order: i + 1, data })),
     ),
-    ...SINGLES.flatMap((kind): Part[] => {
-      const data = job[kind]
-      return data ? [{ kind, id: ONLY_ID, order: 0, data }] : []
-    }),
   ]
 }
 
@@ -83,8 +77,8 @@ export function assembleJob(
   jobId: string,
   updatedAt: string,
   records: Iterable<ReadRecord>,
-  previous?: StoredJob,
-): StoredJob | undefined {
+  previous?: StoredDocument,
+): StoredDocument | undefined {
   const live = [...records].filter(({ row }) => row.deleted === undefined).sort(byPlace)
   const head = live.find(({ row }) => row.kind === 'head')
   if (!head) return undefined
@@ -103,12 +97,7 @@ export function assembleJob(
     createdAt: updatedAt,
     ...(head.data as HeadData),
     ...lists,
-    ...Object.fromEntries(
-      live
-        .filter(({ row }) => SINGLES.some((kind) => kind === row.kind))
-        .map(({ row, data }) => [row.kind, data]),
-    ),
-  } as StoredJob
+  } as StoredDocument
 }
 
 /** One record that an edit made, changed or took away. */
@@ -119,7 +108,7 @@ export type PartChange = {
   readonly after: RecordData[KindName] | undefined
 }
 
-function listChanges(kind: ListKind, before: Job, after: Job): PartChange[] {
+function listChanges(kind: ListKind, before: JobDocument, after: JobDocument): PartChange[] {
   const [old, now] = [listOf(before, kind), listOf(after, kind)]
   if (old === now) return []
   const known = new Map(old.map((data) => [idOf(kind, data), data]))
@@ -134,24 +123,12 @@ function listChanges(kind: ListKind, before: Job, after: Job): PartChange[] {
   return [...gone, ...changed]
 }
 
-const hasContent = (data: object | undefined) =>
-  data !== undefined && Object.values(data).some((value) => value !== undefined)
-
-function singleChange(kind: SingleKind, before: Job, after: Job): PartChange[] {
-  const [was, is] = [before[kind], hasContent(after[kind]) ? after[kind] : undefined]
-  return was === is || isSame(was, is) ? [] : [{ kind, id: ONLY_ID, before: was, after: is }]
-}
-
 /** The records in which two states of a job differ; parts that are the same object are not looked into. */
-export function diffJobs(before: Job, after: Job): PartChange[] {
+export function diffJobs(before: JobDocument, after: JobDocument): PartChange[] {
   const heads = HEAD_KEYS.every((key) => before[key] === after[key])
     ? []
     : ([{ kind: 'head', id: ONLY_ID, before: headOf(before), after: headOf(after) }] as const).filter(
         (change) => !isSame(change.before, change.after),
       )
-  return [
-    ...heads,
-    ...LIST_KINDS.flatMap((kind) => listChanges(kind, before, after)),
-    ...SINGLES.flatMap((kind) => singleChange(kind, before, after)),
-  ]
+  return [...heads, ...LIST_KINDS.flatMap((kind) => listChanges(kind, before, after))]
 }

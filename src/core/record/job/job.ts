@@ -3,36 +3,41 @@ import { instantSchema } from '../../base/units/quantitySchema'
 import type { Plate, UnitPlate } from '../equipment/unit'
 import { type Policy } from '../policy/policy'
 import { attachmentSchema } from '../records/attachment'
-import { closingSchema } from '../records/closing'
-import { daySchema } from '../records/day'
+import { type Closing, closingSchema } from '../records/closing'
+import { type Day, daySchema } from '../records/day'
 import { decisionSchema } from '../records/decision'
 import { dryerSchema } from '../records/dryer'
 import { HEAD, headSchema } from '../records/head'
+import { type ListKind, LISTS, ONLY_ID, SINGLES, type SingleKind } from '../records/kinds'
 import { logSchema } from '../records/log'
-import { repairSchema } from '../records/repair'
-import { runSchema } from '../records/run'
+import { type Repair, repairSchema } from '../records/repair'
+import { roundSchema } from '../records/round'
+import { type Run, runSchema } from '../records/run'
 import { setSchema } from '../records/set'
 import { stepSchema } from '../records/step'
 import { takenOffSchema } from '../records/takenOff'
 import { tickSchema } from '../records/tick'
 
 export const JOB_FORMAT = 'orzo.job'
-export const JOB_VERSION = 2
+export const JOB_VERSION = 3
 
 const MOST_SETS = 200
 const MOST_LINES = 400
 const MOST_DECISIONS = 60
 const MOST_DRYERS = 200
+const MOST_ROUNDS = 40
 
-/** A list in which no id stands twice. */
-function listOf<S extends z.ZodType>(item: S, most: number, name: string, key: 'id' | 'key' = 'id') {
+/** The list of a kind, in which no id stands twice. */
+function listOf<S extends z.ZodType>(kind: ListKind, item: S, most: number, name: string) {
+  const idOf = LISTS[kind].idOf as (data: unknown) => unknown
+  const key = kind === 'tick' ? 'key' : (SINGLES as readonly string[]).includes(kind) ? 'round' : 'id'
   return z
     .array(item, { error: 'is no list' })
     .max(most, `holds more than ${most} ${name}`)
     .superRefine((all, context) => {
       const seen = new Set<unknown>()
       all.forEach((each, i) => {
-        const id = (each as Record<string, unknown>)[key]
+        const id = idOf(each)
         if (seen.has(id))
           context.addIssue({ code: 'custom', path: [i, key], message: `"${String(id)}" stands there twice` })
         seen.add(id)
@@ -40,33 +45,56 @@ function listOf<S extends z.ZodType>(item: S, most: number, name: string, key: '
     })
 }
 
-/** One circuit of one unit: the document that is computed with, exported and read back. Version 2. */
+/** One circuit of one unit with all its rounds: the document that is stored, exported and read back. Version 3. */
 export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT, { error: `is not "${JOB_FORMAT}": this is no Orzo job file` }),
   version: z.literal(JOB_VERSION, { error: `is not ${JOB_VERSION}` }),
   id: z.string().min(1).max(80, 'is longer than 80 characters').optional(),
   updatedAt: instantSchema.optional(),
   ...headSchema.shape,
-  readingSets: listOf(setSchema, MOST_SETS, 'sets'),
-  decisions: listOf(decisionSchema, MOST_DECISIONS, 'decisions').default([]),
-  ticks: listOf(tickSchema, MOST_LINES, 'ticks', 'key').default([]),
-  closing: closingSchema.optional(),
-  /** what was measured and chosen for the repair */
-  repair: repairSchema.optional(),
-  /** how the day is planned */
-  day: daySchema.optional(),
-  /** what belongs to the work as a whole */
-  run: runSchema.optional(),
-  /** how each task of the plan went */
-  steps: listOf(stepSchema, MOST_SETS, 'steps').default([]),
+  readingSets: listOf('set', setSchema, MOST_SETS, 'sets'),
+  decisions: listOf('decision', decisionSchema, MOST_DECISIONS, 'decisions').default([]),
+  ticks: listOf('tick', tickSchema, MOST_LINES, 'ticks').default([]),
+  /** repairs, one after another; the first needs no line */
+  rounds: listOf('round', roundSchema, MOST_ROUNDS, 'rounds').default([]),
+  /** of each round: what is written when one leaves, what was measured and chosen, how the day is planned, the work as a whole */
+  closings: listOf('closing', closingSchema, MOST_ROUNDS, 'closing records').default([]),
+  repairs: listOf('repair', repairSchema, MOST_ROUNDS, 'repairs').default([]),
+  days: listOf('day', daySchema, MOST_ROUNDS, 'days').default([]),
+  runs: listOf('run', runSchema, MOST_ROUNDS, 'records of the work').default([]),
+  /** how each pass of a task went */
+  steps: listOf('step', stepSchema, MOST_LINES, 'steps').default([]),
   /** what came off and must be back */
-  takenOff: listOf(takenOffSchema, MOST_SETS, 'parts that came off').default([]),
-  logs: listOf(logSchema, MOST_SETS, 'logs').default([]),
-  attachments: listOf(attachmentSchema, MOST_SETS, 'photos').default([]),
+  takenOff: listOf('takenOff', takenOffSchema, MOST_LINES, 'parts that came off').default([]),
+  logs: listOf('log', logSchema, MOST_SETS, 'logs').default([]),
+  attachments: listOf('attachment', attachmentSchema, MOST_SETS, 'photos').default([]),
   /** own dryers that this job considers */
-  dryers: listOf(dryerSchema, MOST_DRYERS, 'dryers').default([]),
+  dryers: listOf('dryer', dryerSchema, MOST_DRYERS, 'dryers').default([]),
 })
-export type Job = z.infer<typeof jobSchema>
+export type JobDocument = z.infer<typeof jobSchema>
+
+/** A stored document always has an id and its times. */
+export type StoredDocument = JobDocument & { id: string; createdAt: string; updatedAt: string }
+
+/** Lists of the document that hold one record a round: a view holds that of its round under the kind's name. */
+type SingleList = (typeof LISTS)[SingleKind]['list']
+/** What other rounds of a job hold. */
+export type OtherRounds = Pick<JobDocument, 'decisions' | 'ticks' | 'steps' | 'takenOff' | 'logs' | SingleList>
+
+/**
+ * A job as one of its rounds sees it: its own decisions, steps and logs, its one repair, day, run and closing; sets, photos,
+ * rounds and dryers of all. What every stage and computation works on; `documentOf` makes the whole document of it again.
+ */
+export type Job = Omit<JobDocument, SingleList> & {
+  /** the round that is looked at */
+  round: string
+  closing?: Closing | undefined
+  repair?: Repair | undefined
+  day?: Day | undefined
+  run?: Run | undefined
+  /** missing while there is one round only */
+  others?: OtherRounds | undefined
+}
 
 /** A job whose unit can be computed with. */
 export type KnownJob = Job & { unit: UnitPlate }
@@ -75,8 +103,12 @@ export type KnownJob = Job & { unit: UnitPlate }
 export type StoredJob = Job & { id: string; createdAt: string; updatedAt: string }
 
 /** Whether logs or photos belong to a job: its document alone would leave something out. */
-export const hasFiles = ({ logs, attachments }: Pick<Job, 'logs' | 'attachments'>): boolean =>
-  logs.length + attachments.length > 0
+export const hasFiles = ({
+  logs,
+  attachments,
+  others,
+}: Pick<Job, 'logs' | 'attachments' | 'others'>): boolean =>
+  logs.length + attachments.length + (others?.logs.length ?? 0) > 0
 
 /** A job of a unit in which nothing is known yet. */
 export function emptyJob(unit: UnitPlate, policy?: Policy): KnownJob
@@ -85,6 +117,7 @@ export function emptyJob(unit: Plate, policy?: Policy): Job {
   return {
     format: JOB_FORMAT,
     version: JOB_VERSION,
+    round: ONLY_ID,
     ...HEAD.defaults,
     ...(policy ? { policy } : {}),
     unit,
@@ -94,6 +127,7 @@ export function emptyJob(unit: Plate, policy?: Policy): Job {
     logs: [],
     attachments: [],
     dryers: [],
+    rounds: [],
     steps: [],
     takenOff: [],
   }

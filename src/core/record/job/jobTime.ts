@@ -1,4 +1,13 @@
+import { ONLY_ID, roundOf } from '../records/kinds'
 import type { DemoClock } from '../records/run'
+import type { Job } from './job'
+
+/** The clock of a demo job; of one from before it stood in the head, that of its first round. */
+export function clockOf(job: Pick<Job, 'clock' | 'round' | 'run' | 'others'>): DemoClock | undefined {
+  if (job.clock) return job.clock
+  const first = job.round === ONLY_ID ? job.run : job.others?.runs.find((run) => roundOf(run) === ONLY_ID)
+  return first?.clock
+}
 
 /** Only while somebody looks on does the time of a demo job run fast: for this long after it was set, ms. */
 const FAST_FOR = 30 * 60_000

@@ -37,10 +37,28 @@ function toVersion2({ stage: _stage, decision, ticked, ...rest }: RawData): RawD
   }
 }
 
+/** A record of which a job had one as the list of which each round has one. */
+const asList = (data: unknown): unknown => (data === undefined ? [] : [data])
+
+/** Version 3: rounds; what belongs to one round stands in a list, a kind's version beside. Records are as they were. */
+function toVersion3({ closing, repair, day, run, ...rest }: RawData): RawData {
+  return {
+    ...rest,
+    kinds: {},
+    closings: asList(closing),
+    repairs: asList(repair),
+    days: asList(day),
+    runs: asList(run),
+  }
+}
+
 /**
  * Steps in order, numbered from 2 (version 1 is the first). Each has a test that holds an old document.
  */
-export const JOB_MIGRATIONS: readonly Migration[] = [{ to: 2, change: toVersion2 }]
+export const JOB_MIGRATIONS: readonly Migration[] = [
+  { to: 2, change: toVersion2 },
+  { to: 3, change: toVersion3 },
+]
 
 /** Applies every step after the document's own version. The steps must be numbered without gaps. */
 export function migrate(

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import { gaussian, seededRandom } from '../../base/numeric/random'
 import { DEFAULT_POLICY } from '../policy/policy'
-import { JOB_VERSION, type Job } from './job'
+import { JOB_VERSION, type JobDocument } from './job'
 import { STAGES } from './stages'
 import { pathText, type RawData } from '../records/kind'
 import { JOB_MIGRATIONS, migrate } from './migrations'
@@ -11,9 +11,9 @@ import { siteAtmosphere } from '../equipment/circumstances'
 import { tapsOf } from '../equipment/taps'
 import { METERINGS, UNIT_KINDS, type UnitPlate, unitSchema } from '../equipment/unit'
 
-const FULL: Job = {
+const FULL: JobDocument = {
   format: 'orzo.job',
-  version: 2,
+  version: 3,
   dryers: [],
   id: 'job-1',
   title: 'Observatory dome split',
@@ -89,10 +89,16 @@ const FULL: Job = {
     },
   ],
   attachments: [{ id: 'photo-1', name: 'plate.jpg', type: 'image/jpeg', size: 1000 }],
-  closing: { recovered: { value: 6, unit: 'lb' }, proven: 'proven' },
-  run: { bubbledAt: '2026-05-04T10:40:00Z', pump: { hose: '3/8', coresOut: true } },
-  steps: [{ id: 'recover', spans: [{ from: '2026-05-04T10:00:00Z' }], note: 'cylinder cooled' }],
-  takenOff: [{ id: 'bulb', label: 'Bulb', offAt: '2026-05-04T10:05:00Z' }],
+  rounds: [
+    { id: 'only', why: 'first', refrigerant: 'R-410A', closedAt: '2026-05-04T12:00:00Z' },
+    { id: 'two', why: 'return', at: '2026-06-04T10:00:00Z' },
+  ],
+  closings: [{ recovered: { value: 6, unit: 'lb' }, proven: 'proven' }, { round: 'two', note: 'leaks again' }],
+  repairs: [{ startedAt: '2026-05-04T11:40:00Z' }, { round: 'two', valvesTight: true }],
+  days: [{ crew: 2 }],
+  runs: [{ bubbledAt: '2026-05-04T10:40:00Z', pump: { hose: '3/8', coresOut: true } }],
+  steps: [{ id: 'recover', task: 'recover', spans: [{ from: '2026-05-04T10:00:00Z' }], note: 'cylinder cooled' }],
+  takenOff: [{ id: 'bulb', what: 'bulb', label: 'Bulb', offAt: '2026-05-04T10:05:00Z' }],
 }
 
 describe('round trip', () => {

@@ -1,13 +1,14 @@
 import { type DataProblem, problemsOf, type RawData } from '../records/kind'
-import { JOB_FORMAT, JOB_VERSION, type Job, jobSchema } from './job'
+import { JOB_FORMAT, JOB_VERSION, type JobDocument, jobSchema } from './job'
 import { migrate } from './migrations'
+import { CURRENT_KINDS, type FileEnvelopes, fileEnvelopesSchema, withNewRecords } from './recordsOfFile'
 
 /** Why a document was refused: where in it, and what to do. */
 export type JobProblem = DataProblem
 
 /** Outcome of reading a document: a value, never a throw. */
 export type JobReading =
-  | { readonly ok: true; readonly job: Job }
+  | { readonly ok: true; readonly job: JobDocument; readonly envelopes?: FileEnvelopes }
   | {
       readonly ok: false
       readonly code: 'too-large' | 'not-json' | 'not-a-job' | 'newer-version' | 'invalid'
@@ -56,9 +57,24 @@ export function readJobValue(value: unknown): JobReading {
       `${version} is newer than this Orzo reads (${JOB_VERSION}): update Orzo`,
     )
   }
-  const result = jobSchema.safeParse(migrate(document, version), { reportInput: true })
-  if (result.success) return { ok: true, job: result.data }
-  return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
+  const { kinds = CURRENT_KINDS, envelopes, ...rest } = migrate(document, version)
+  const records = withNewRecords(rest, kinds)
+  if ('problem' in records) {
+    const { path, message } = records.problem
+    return refuse(message.includes('newer') ? 'newer-version' : 'invalid', path, message)
+  }
+  const result = jobSchema.safeParse(records.document, { reportInput: true })
+  if (!result.success) return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
+  if (envelopes === undefined) return { ok: true, job: result.data }
+  const kept = fileEnvelopesSchema.safeParse(envelopes, { reportInput: true })
+  if (!kept.success) {
+    const problems = problemsOf(kept.error, '').map(({ path, message }) => ({
+      path: path ? `envelopes.${path}` : 'envelopes',
+      message,
+    }))
+    return { ok: false, code: 'invalid', problems }
+  }
+  return { ok: true, job: result.data, envelopes: kept.data }
 }
 
 export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
@@ -79,9 +95,11 @@ export function readJobText(text: string): JobReading {
   return readJobValue(value)
 }
 
-/** The text of an exported file. */
-export function writeJobText(job: Job): string {
-  return `${JSON.stringify(job, null, 2)}\n`
+/** The text of an exported file. @param envelopes of its records, where it comes out of a store */
+export function writeJobText(job: JobDocument, envelopes?: FileEnvelopes): string {
+  const { format, version, ...rest } = job
+  const document = { format, version, kinds: CURRENT_KINDS, ...rest, ...(envelopes ? { envelopes } : {}) }
+  return `${JSON.stringify(document, null, 2)}\n`
 }
 
 /** One sentence that names the place. */

@@ -1,21 +1,20 @@
+import { isDecided } from './decisions'
 import type { Job } from './job'
+import { LAST_TASK } from './lastTask'
+import { latestPass } from './passes'
 
 export const STAGES = ['arrive', 'measure', 'diagnose', 'plan', 'work', 'close'] as const
 export type Stage = (typeof STAGES)[number]
 
 const hasReadings = (job: Job): boolean => job.readingSets.some((set) => Object.keys(set.readings).length > 0)
-export const isDecided = (job: Pick<Job, 'decisions'>): boolean =>
-  job.decisions.some(({ state }) => state === 'decided')
 
-/** The task of every plan that comes last. */
-const LAST_TASK = 'closeUp'
 
 const DONE: Readonly<Record<Stage, (job: Job) => boolean>> = {
   arrive: (job) => Boolean(job.title && job.arrival?.complaint),
   measure: hasReadings,
   diagnose: isDecided,
   plan: (job) => job.ticks.length > 0,
-  work: (job) => job.steps.some(({ id, doneAt }) => id === LAST_TASK && doneAt !== undefined),
+  work: (job) => latestPass(job.steps, LAST_TASK)?.doneAt !== undefined,
   close: (job) => job.closing?.proven !== undefined,
 }
 

@@ -16,11 +16,14 @@ export type JobSummary = {
   readonly createdAt?: string
 }
 
+/** What a summary is made of: any round's view, or the document. */
+type Summarised = Pick<Job, 'title' | 'arrival' | 'unit' | 'createdAt'>
+
 const known = <T extends object>(facts: T): T =>
   Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as T
 
 /** The line of a job in a list. */
-export const summaryOf = (job: Job): JobSummary =>
+export const summaryOf = (job: Summarised): JobSummary =>
   known({
     title: job.title,
     complaint: job.arrival?.complaint,

@@ -9,6 +9,7 @@ import {
   type PlacedKey,
   SEVERAL_PLACES,
 } from './observations'
+import { refrigerantSchema } from './refrigerantSchema'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** Earlier values of one tap that a set keeps. */
@@ -95,6 +96,7 @@ export const MODES = ['cooling', 'heating', 'off'] as const
 export type Mode = (typeof MODES)[number]
 
 const MOST_BRANCHES = 12
+const WORD_KEY = /^[a-z][A-Za-z]{0,40}$/
 const POINT_ID = /^[a-z][a-z-]{0,40}$/
 
 /** One snapshot of the machine: readings, what was seen, when, and what was different. */
@@ -117,6 +119,10 @@ export const readingSetSchema = z.strictObject({
   points: z.record(z.string().regex(POINT_ID, 'is no point of the way'), z.enum(['live', 'dead'])).optional(),
   /** what was different from the set before */
   note: textSchema.optional(),
+  /** what was inside when it was taken, where the technician says so; else it follows from what was charged until then */
+  refrigerant: refrigerantSchema.optional(),
+  /** when words were put that say how the unit stands, by word; one without a moment is as old as its set */
+  seenAt: z.record(z.string().regex(WORD_KEY, 'is no observation'), instantSchema).optional(),
   /** when the conditions changed under the set: what was read before is stale */
   changedAt: instantSchema.optional(),
 })

@@ -36,7 +36,10 @@ function siOf(key: ReadingKey, reading: Reading, atmosphere: number): number {
   return toSI(reading)
 }
 
-/** Converts a reading set to SI at its site; a reading that cannot be converted is left out and named. */
+/**
+ * Converts a reading set to SI at its site; a reading that cannot be converted is left out and named.
+ * @param refrigerant of the plate; what the set names as inside stands over it
+ */
 export function takeSnapshot(set: ReadingSet, refrigerant: RefrigerantName, atmosphere: number): Snapshot {
   const values: { [K in ReadingKey]?: Measured } = {}
   const refused: { key: ReadingKey; error: OrzoError }[] = []
@@ -51,7 +54,7 @@ export function takeSnapshot(set: ReadingSet, refrigerant: RefrigerantName, atmo
     }
   }
   return {
-    refrigerant,
+    refrigerant: set.refrigerant ?? refrigerant,
     atmosphere,
     mode: set.mode,
     values,

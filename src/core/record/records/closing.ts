@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
-import { defineKind } from './kind'
+import { inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
 export const closingSchema = z.strictObject({
+  ...inRoundShape,
   recovered: quantitySchema('mass').optional(),
   charged: quantitySchema('mass').optional(),
   replaced: textSchema.optional(),
@@ -14,11 +16,11 @@ export const closingSchema = z.strictObject({
 })
 export type Closing = z.infer<typeof closingSchema>
 
-/** What is written when one leaves: one of each job. */
+/** What is written when one leaves: one of each round. */
 export const CLOSING = defineKind({
   kind: 'closing',
-  version: 1,
+  version: 2,
   schema: closingSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: {},
 })

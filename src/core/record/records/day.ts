@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { textSchema } from '../../base/units/quantitySchema'
-import { defineKind } from './kind'
+import { inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
 /** A moment by the clock on the wall of the site, as "2026-11-27T08:00". */
 const wallSchema = z
@@ -65,6 +66,7 @@ const earlierSchema = z.strictObject({
 export const ACCESS_EASE = ['easy', 'usual', 'hard'] as const
 
 export const daySchema = z.strictObject({
+  ...inRoundShape,
   /** people at work */
   crew: z.union([z.literal(1), z.literal(2), z.literal(3)], { error: 'is not 1, 2 or 3' }).optional(),
   access: z.enum(ACCESS_EASE, { error: `is not one of ${ACCESS_EASE.join(', ')}` }).optional(),
@@ -96,5 +98,5 @@ export const daySchema = z.strictObject({
 export type Day = z.infer<typeof daySchema>
 export type Quote = NonNullable<Day['quote']>
 
-/** How the day is planned: one of each job. */
-export const DAY = defineKind({ kind: 'day', version: 1, schema: daySchema, migrations: [], defaults: {} })
+/** How the day is planned: one of each round. */
+export const DAY = defineKind({ kind: 'day', version: 2, schema: daySchema, migrations: [widened(2)], defaults: {} })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
-import { idSchema, kebabSchema } from './fields'
-import { defineKind } from './kind'
+import { idSchema, inRoundShape, kebabSchema } from './fields'
+import { defineKind, widened } from './kind'
 
 const MOST_CAUSES = 20
 const MOST_LINES = 40
@@ -21,6 +21,7 @@ const judgedGateSchema = z.strictObject({
 export type JudgedGate = z.infer<typeof judgedGateSchema>
 
 export const decisionSchema = z.strictObject({
+  ...inRoundShape,
   /** the fault's id, or "unnamed" for notes from before anything was decided */
   id: idSchema,
   /** the suspect that is being repaired, as decided by the technician */
@@ -45,8 +46,8 @@ export const UNNAMED = 'unnamed'
 /** One decided fault, or what was noted on the way to it; a fault has one on a job. */
 export const DECISION = defineKind({
   kind: 'decision',
-  version: 1,
+  version: 2,
   schema: decisionSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: { state: 'draft' },
 })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
-import { DRYER_FLOWS, DRYER_JOINTS, refrigerantSchema } from '../equipment/unit'
+import { DRYER_FLOWS, DRYER_JOINTS } from '../equipment/unit'
+import { refrigerantSchema } from '../readings/refrigerantSchema'
 import { countSchema, idSchema } from './fields'
 import { defineKind } from './kind'
 

@@ -15,3 +15,6 @@ export const countSchema = z
   .number({ error: 'is not a number' })
   .int('is no whole number')
   .min(0, 'is negative')
+
+/** What a record carries that belongs to one round of a job; absent: the first round. */
+export const inRoundShape = { round: idSchema.optional() }

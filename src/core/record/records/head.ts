@@ -3,7 +3,8 @@ import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { plateSchema } from '../equipment/unit'
 import { DEFAULT_POLICY, policySchema } from '../policy/policy'
 import { idSchema } from './fields'
-import { defineKind } from './kind'
+import { defineKind, widened } from './kind'
+import { clockSchema } from './run'
 
 /** What the sky holds for the hours of the visit. */
 export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
@@ -41,14 +42,16 @@ export const headSchema = z.strictObject({
   /** the company's answers as they stood when the job began */
   policy: policySchema.optional(),
   arrival: arrivalSchema.optional(),
+  /** how fast the time of a demo job goes */
+  clock: clockSchema.optional(),
 })
 export type HeadData = z.infer<typeof headSchema>
 
 /** Title, arrival, plate as found, policy: one of each job. */
 export const HEAD = defineKind({
   kind: 'head',
-  version: 1,
+  version: 2,
   schema: headSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: { policy: DEFAULT_POLICY },
 })

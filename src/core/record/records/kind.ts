@@ -6,6 +6,9 @@ export type RawData = Record<string, unknown>
 /** One step from version `to - 1` to version `to`; it never sees anything newer. */
 export type Migration = { readonly to: number; readonly change: (data: RawData) => RawData }
 
+/** A step after which older data is already what the newer version holds: fields were added that may be missing. */
+export const widened = (to: number): Migration => ({ to, change: (data) => data })
+
 /** A kind of record: what it holds, its version, how older data becomes newer, what stands where nothing was said. */
 export type RecordKind<K extends string, T> = {
   readonly kind: K

@@ -7,6 +7,7 @@ import { HEAD, type HeadData } from './head'
 import type { RecordKind } from './kind'
 import { LOG, type LogHead } from './log'
 import { REPAIR, type Repair } from './repair'
+import { ROUND, type Round } from './round'
 import { RUN, type Run } from './run'
 import { SET, type JobSet } from './set'
 import { STEP, type StepRecord } from './step'
@@ -26,6 +27,7 @@ export type RecordData = {
   step: StepRecord
   takenOff: TakenOff
   dryer: Dryer
+  round: Round
   log: LogHead
   attachment: Attachment
 }
@@ -44,29 +46,38 @@ export const RECORD_KINDS: { readonly [K in KindName]: RecordKind<K, RecordData[
   step: STEP,
   takenOff: TAKEN_OFF,
   dryer: DRYER,
+  round: ROUND,
   log: LOG,
   attachment: ATTACHMENT,
 }
 export const KIND_NAMES = Object.keys(RECORD_KINDS) as KindName[]
 export const isKindName = (word: string): word is KindName => Object.hasOwn(RECORD_KINDS, word)
 
+/** Id of the record of which a job has one; the first round's too. */
+export const ONLY_ID = 'only'
+
+/** The round of a record. */
+export const roundOf = ({ round }: { readonly round?: string | undefined }): string => round ?? ONLY_ID
+
 /** Kinds of which a job has many: the list of the job document that holds them, and what names one of them. */
 export const LISTS = {
   set: { list: 'readingSets', idOf: ({ id }: JobSet) => id },
   decision: { list: 'decisions', idOf: ({ id }: Decision) => id },
-  tick: { list: 'ticks', idOf: ({ key }: Tick) => key },
+  tick: { list: 'ticks', idOf: ({ key, round }: Tick) => (round === undefined ? key : `${round}/${key}`) },
   log: { list: 'logs', idOf: ({ id }: LogHead) => id },
   attachment: { list: 'attachments', idOf: ({ id }: Attachment) => id },
   dryer: { list: 'dryers', idOf: ({ id }: Dryer) => id },
   step: { list: 'steps', idOf: ({ id }: StepRecord) => id },
   takenOff: { list: 'takenOff', idOf: ({ id }: TakenOff) => id },
+  round: { list: 'rounds', idOf: ({ id }: Round) => id },
+  closing: { list: 'closings', idOf: roundOf as (closing: Closing) => string },
+  repair: { list: 'repairs', idOf: roundOf as (repair: Repair) => string },
+  day: { list: 'days', idOf: roundOf as (day: Day) => string },
+  run: { list: 'runs', idOf: roundOf as (run: Run) => string },
 } as const
 export type ListKind = keyof typeof LISTS
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
 
-/** Kinds of which a job has one at most, under their own name in the document. */
+/** Kinds of which a round has one at most: a round's view of the job holds it under its own name. */
 export const SINGLES = ['closing', 'repair', 'day', 'run'] as const
 export type SingleKind = (typeof SINGLES)[number]
-
-/** Id of the record of which a job has one. */
-export const ONLY_ID = 'only'

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { type Unit, UNITS } from '../../base/units/units'
 import { type ChannelKey, isChannelKey } from '../readings/channels'
-import { countSchema, idSchema } from './fields'
-import { defineKind } from './kind'
+import { countSchema, idSchema, inRoundShape } from './fields'
+import { defineKind, type RawData } from './kind'
 
 const MOST_CHANNELS = 40
 
@@ -47,6 +47,7 @@ const verdictSchema = z.strictObject({
 export type LogVerdict = z.infer<typeof verdictSchema>
 
 export const logSchema = z.strictObject({
+  ...inRoundShape,
   id: idSchema,
   name: textSchema,
   /** moment of time zero of its samples */
@@ -55,8 +56,8 @@ export const logSchema = z.strictObject({
   undated: z.literal(true).optional(),
   source: z.enum(['file', 'instruments', 'hand'], { error: 'is not one of file, instruments, hand' }),
   purpose: z.enum(LOG_PURPOSES, { error: `is not one of ${LOG_PURPOSES.join(', ')}` }).optional(),
-  /** the task of the plan that it belongs to */
-  task: idSchema.optional(),
+  /** the pass of a task that it belongs to, by its step */
+  step: idSchema.optional(),
   marks: z.array(markSchema).max(MOST_MARKS).optional(),
   /** what was said of it when it was judged */
   verdict: verdictSchema.optional(),
@@ -66,11 +67,14 @@ export const logSchema = z.strictObject({
 })
 export type LogHead = z.infer<typeof logSchema>
 
+/** Version 2: it belongs to a pass of a task, whose first one is named like the task. */
+const ofStep = ({ task, ...data }: RawData): RawData => (task === undefined ? data : { ...data, step: task })
+
 /** What a log is; its samples stand in chunks of their own, outside the job's live query and outside undo. */
 export const LOG = defineKind({
   kind: 'log',
-  version: 1,
+  version: 2,
   schema: logSchema,
-  migrations: [],
+  migrations: [{ to: 2, change: ofStep }],
   defaults: {},
 })

@@ -11,6 +11,7 @@ const KIND_WORDS: Readonly<Record<KindName, string>> = {
   repair: 'figures of the repair',
   day: 'plan of the day',
   dryer: 'dryer of the store',
+  round: 'round',
   run: 'record of the work',
   step: 'step of the work',
   takenOff: 'part that came off',

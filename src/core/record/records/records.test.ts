@@ -30,16 +30,21 @@ const SAMPLES: Readonly<Record<KindName, readonly [good: object, bad: object, pl
   ],
   run: [{ pump: { hose: '3/8', hoses: 2 } }, { pump: { hose: '1' } }, 'pump.hose'],
   step: [
-    { id: 'recover', spans: [{ from: '2026-11-27T08:00:00Z', to: '2026-11-27T08:20:00Z' }] },
-    { id: 'recover', spans: [{ from: '2026-11-27T08:30:00Z', to: '2026-11-27T08:20:00Z' }] },
+    { id: 'recover', task: 'recover', spans: [{ from: '2026-11-27T08:00:00Z', to: '2026-11-27T08:20:00Z' }] },
+    { id: 'recover', task: 'recover', spans: [{ from: '2026-11-27T08:30:00Z', to: '2026-11-27T08:20:00Z' }] },
     'spans[0]',
   ],
   takenOff: [
-    { id: 'bulb', label: 'Bulb', offAt: '2026-11-27T08:00:00Z' },
-    { id: 'bulb', label: 'Bulb', offAt: 'this morning' },
+    { id: 'bulb', what: 'bulb', label: 'Bulb', offAt: '2026-11-27T08:00:00Z' },
+    { id: 'bulb', what: 'bulb', label: 'Bulb', offAt: 'this morning' },
     'offAt',
   ],
   dryer: [SAMPLE_DRYER, { ...SAMPLE_DRYER, pressure: { value: 650, unit: 'in' } }, 'pressure.unit'],
+  round: [
+    { id: 'two', why: 'found', at: '2026-11-27T08:00:00Z', refrigerant: 'R-407C' },
+    { id: 'two', why: 'because' },
+    'why',
+  ],
   tick: [{ key: 'task:setUp' }, { key: '' }, 'key'],
   closing: [{ proven: 'proven' }, { proven: 'yes' }, 'proven'],
   log: [

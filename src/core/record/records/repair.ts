@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { instantSchema, quantitySchema } from '../../base/units/quantitySchema'
-import { refrigerantSchema } from '../equipment/unit'
-import { defineKind } from './kind'
+import { refrigerantSchema } from '../readings/refrigerantSchema'
+import { inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
 /** How one gets at the part (handbook 07). */
 export const ACCESS_WAYS = ['recover-all', 'pump-down', 'isolate'] as const
@@ -29,6 +30,7 @@ const cylinderSchema = z.strictObject({
 })
 
 export const repairSchema = z.strictObject({
+  ...inRoundShape,
   /** laboratory: mg KOH a gram of oil, and parts of water in a million of oil */
   acidNumber: between(50, 'mg KOH/g').optional(),
   oilWater: between(20_000, 'ppm').optional(),
@@ -70,11 +72,11 @@ export const repairSchema = z.strictObject({
 })
 export type Repair = z.infer<typeof repairSchema>
 
-/** What was measured and chosen for the repair: one of each job. */
+/** What was measured and chosen for the repair: one of each round. */
 export const REPAIR = defineKind({
   kind: 'repair',
-  version: 1,
+  version: 2,
   schema: repairSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: {},
 })

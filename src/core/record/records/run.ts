@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
-import { idSchema } from './fields'
-import { defineKind } from './kind'
+import { idSchema, inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
 /** Inner bores of vacuum hoses by what is written on them. */
 export const HOSE_SIZES = ['1/4', '3/8', '1/2', '3/4'] as const
@@ -59,7 +59,7 @@ const pullSchema = z.strictObject({
 })
 
 /** How fast the time of a demo job goes, from a moment on. */
-const clockSchema = z.strictObject({
+export const clockSchema = z.strictObject({
   /** the clock on the wall, and the time of the job at that moment */
   real: instantSchema,
   shown: instantSchema,
@@ -68,18 +68,22 @@ const clockSchema = z.strictObject({
 export type DemoClock = z.infer<typeof clockSchema>
 
 export const runSchema = z.strictObject({
+  ...inRoundShape,
   pump: pumpSetupSchema.optional(),
   /** every joint, stem, core and cap was bubbled while it held, or gone over with a detector */
   bubbledAt: instantSchema.optional(),
+  /** the nitrogen of the test was bled off to 0 psig */
+  bledAt: instantSchema.optional(),
   /** points of the first start that were gone through, by name */
   startList: z.record(idSchema, instantSchema).optional(),
   turns: z.array(turnSchema).max(MOST_LINES).optional(),
   trims: z.array(trimSchema).max(MOST_LINES).optional(),
   retests: z.array(retestSchema).max(MOST_LINES).optional(),
   pullDown: pullSchema.optional(),
+  /** of jobs from before it stood in the head; never written any more */
   clock: clockSchema.optional(),
 })
 export type Run = z.infer<typeof runSchema>
 
-/** What belongs to the work as a whole: one of each job. */
-export const RUN = defineKind({ kind: 'run', version: 1, schema: runSchema, migrations: [], defaults: {} })
+/** What belongs to the work as a whole: one of each round. */
+export const RUN = defineKind({ kind: 'run', version: 2, schema: runSchema, migrations: [widened(2)], defaults: {} })

@@ -1,16 +1,19 @@
 import type { z } from 'zod'
 import { readingSetSchema } from '../readings/schema'
-import { idSchema } from './fields'
-import { defineKind } from './kind'
+import { idSchema, inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
-export const setSchema = readingSetSchema.extend({ id: idSchema })
+export const setSchema = readingSetSchema.extend({
+  id: idSchema,
+  ...inRoundShape,
+})
 /** A reading set of a job; its place among the others is the order key of its record. */
 export type JobSet = z.infer<typeof setSchema>
 
 export const SET = defineKind({
   kind: 'set',
-  version: 1,
+  version: 2,
   schema: setSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: { readings: {} },
 })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
-import { idSchema, kebabSchema } from './fields'
-import { defineKind } from './kind'
+import { countSchema, idSchema, inRoundShape, kebabSchema } from './fields'
+import { defineKind, type RawData } from './kind'
 
 const MOST_SPANS = 200
 const MOST_PHOTOS = 40
@@ -18,8 +18,15 @@ const overrideSchema = z.strictObject({
 })
 
 export const stepSchema = z.strictObject({
-  /** the task of the plan */
+  ...inRoundShape,
+  /** of the first round and pass the task itself, else "round.task.pass" */
   id: idSchema,
+  /** the task of the plan */
+  task: idSchema,
+  /** which time it is done, from 2; absent: the first */
+  pass: countSchema.min(2, 'is below 2').max(99, 'is above 99').optional(),
+  /** when a further pass was called for */
+  calledAt: instantSchema.optional(),
   /** when hands were at it; the last one is open while they are */
   spans: z.array(spanSchema).max(MOST_SPANS),
   /** since when it runs by itself */
@@ -36,5 +43,14 @@ export const stepSchema = z.strictObject({
 })
 export type StepRecord = z.infer<typeof stepSchema>
 
-/** How a task of the plan went: one of each task that was begun. Moments are stored, never counted. */
-export const STEP = defineKind({ kind: 'step', version: 1, schema: stepSchema, migrations: [], defaults: {} })
+/** Version 2: a task may stand more than once, so that it is named beside the id. */
+const named = (data: RawData): RawData => ({ task: data.id, ...data })
+
+/** How a task of the plan went: one of each pass that was begun. Moments are stored, never counted. */
+export const STEP = defineKind({
+  kind: 'step',
+  version: 2,
+  schema: stepSchema,
+  migrations: [{ to: 2, change: named }],
+  defaults: {},
+})

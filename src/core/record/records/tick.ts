@@ -1,10 +1,11 @@
 import { z } from 'zod'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { slugOf } from '../../base/units/slug'
-import { idSchema } from './fields'
-import { defineKind } from './kind'
+import { idSchema, inRoundShape } from './fields'
+import { defineKind, widened } from './kind'
 
 export const tickSchema = z.strictObject({
+  ...inRoundShape,
   /** what it ticks: "task:setUp", "part:liquid-dryer", "leave:compressor-plate" */
   key: idSchema,
   at: instantSchema.optional(),
@@ -32,8 +33,8 @@ export const leaveKey = (label: string): string => `leave:${slug(label)}`
 /** Something that was ticked off; there while it is on. */
 export const TICK = defineKind({
   kind: 'tick',
-  version: 1,
+  version: 2,
   schema: tickSchema,
-  migrations: [],
+  migrations: [widened(2)],
   defaults: {},
 })

@@ -1,12 +1,9 @@
 import { isFlammable, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
+import { madeFor } from '../../record/equipment/madeFor'
 import type { UnitPlate } from '../../record/equipment/unit'
 
 /** Whether equipment may hold a refrigerant, and why not. */
 export type Listing = { readonly ok: boolean; readonly reason: string }
-
-/** What the equipment was made for: told, or the first that its plate lists where that leaves out what is in it. */
-export const madeFor = ({ convertedFrom, refrigerant, listedFor }: UnitPlate): RefrigerantName =>
-  convertedFrom ?? (listedFor?.includes(refrigerant) ? refrigerant : (listedFor?.[0] ?? refrigerant))
 
 /**
  * Whether a refrigerant may go into this equipment: a flammable one only where the equipment is listed for it, a high-pressure

@@ -11,7 +11,8 @@ import { SIZE_ROWS } from '../cleanup/sizeRows'
 import { candidatesFor } from './candidates'
 import type { CircuitReadings } from './circuitReadings'
 import { type Comparison, compareRefrigerants } from './compareRefrigerants'
-import { goesIn, listingOf, madeFor } from './listing'
+import { madeFor } from '../../record/equipment/madeFor'
+import { goesIn, listingOf } from './listing'
 
 /** What becomes of the refrigerant (handbook 10, 11). */
 export type RefrigerantPath = {

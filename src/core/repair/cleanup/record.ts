@@ -1,6 +1,7 @@
 import type { KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
+import { latestWords } from '../../record/job/words'
 import type { Repair } from '../../record/records/repair'
 
 /** What is known of a circuit's inside when its clean-up is decided. */
@@ -30,13 +31,9 @@ export function cleanupRecord(
   faults: readonly string[] = [],
   { drewAir = false, isEmpty = false }: Found = {},
 ): CleanupRecord {
-  const observations: Observations = Object.assign(
-    {},
-    ...job.readingSets.map((set) => set.observations ?? {}),
-  )
   return {
     unit: job.unit,
-    observations,
+    observations: latestWords(job.readingSets),
     previousBurnout: job.arrival?.previousBurnout === true,
     drewAir,
     isEmpty,

@@ -12,9 +12,9 @@ describe('tasks obey the states that hold', () => {
   test.each<readonly [string, readonly TaskId[], readonly VetoId[], readonly TaskId[]]>([
     [
       'a grounded compressor is confirmed with the power off',
-      ['confirm', 'swapCompressor', 'settle'],
+      ['confirm', 'swapCompressor', 'evacuate', 'weighIn', 'settle'],
       ['ground-path'],
-      ['confirmDead', 'swapCompressor', 'settle'],
+      ['confirmDead', 'swapCompressor', 'evacuate', 'weighIn', 'closeCover', 'settle'],
     ],
     [
       'the cover goes on just before power',

@@ -1,6 +1,7 @@
+import { vetoChange, vetoesAfter } from '../../diagnosis/vetoes/effects'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { type Stage, stageAt } from './tasks/row'
-import { actsOf, byTurn, type TaskId, taskRow } from './tasks/tasks'
+import { actsOf, byTurn, taskEffects, type TaskId, taskRow } from './tasks/tasks'
 
 /** A step of the plan; refused where a state that nothing before it ends forbids what it does. */
 export type Step = { readonly id: TaskId; readonly stage: Stage; readonly refused?: string }
@@ -22,12 +23,6 @@ const isLate = (id: TaskId) => stageAt(taskRow(id).stage) >= START
 
 const earlierOf = (a: Stage, b: Stage): Stage => (stageAt(a) <= stageAt(b) ? a : b)
 
-/** States that hold after a task. */
-export function afterwards(holding: readonly VetoId[], id: TaskId): VetoId[] {
-  const { lifts = [], brings = [] } = taskRow(id)
-  return [...new Set([...holding.filter((each) => !lifts.includes(each)), ...brings])]
-}
-
 /** What needs power and cannot have it before the repair is done just before the start. */
 function waitsForStart(ids: readonly TaskId[], holding: readonly VetoId[]): TaskId[] {
   let now = holding
@@ -37,12 +32,12 @@ function waitsForStart(ids: readonly TaskId[], holding: readonly VetoId[]): Task
     const canEnd = ({ id: state }: { id: string }) => ENDED_BY[state as VetoId] !== undefined
     if (!isLate(id) && !INSTEAD[id] && refusing.length > 0 && !refusing.every(canEnd)) {
       const isLiftedLater = refusing.every(({ id: state }) =>
-        ids.some((each) => !isLate(each) && taskRow(each).lifts?.includes(state as VetoId)),
+        ids.some((each) => !isLate(each) && vetoChange(taskEffects(each)).lifts.includes(state as VetoId)),
       )
       if (isLiftedLater && taskRow(id).stage === 'prove') waiting.push(id)
       continue
     }
-    now = afterwards(now, id)
+    now = vetoesAfter(now, taskEffects(id))
   }
   return waiting
 }
@@ -67,7 +62,7 @@ export function obeying(ids: readonly TaskId[], holding: readonly VetoId[]): Ste
       ? steps.findIndex((each) => isAtHome(each) && byTurn(step.id, each.id) < 0)
       : -1
     steps.splice(next < 0 ? steps.length : next, 0, step)
-    now = afterwards(now, step.id)
+    now = vetoesAfter(now, taskEffects(step.id))
   }
   const take = (id: TaskId, stage: Stage) => {
     const refusing = () => refusals(actsOf(id), now)

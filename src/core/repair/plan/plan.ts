@@ -3,7 +3,7 @@ import type { SuspectId } from '../../diagnosis/faults/faults'
 import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import { toPascals } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
-import { decided, decisionOn, unnamedNotes } from '../../record/edits/decisionEdits'
+import { decided, decisionOn, unnamedNotes } from '../../record/job/decisions'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { Job, KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
@@ -93,6 +93,8 @@ export type Plan = {
   readonly day: Day
   /** states of the table of vetoes that hold when the work begins */
   readonly holding: readonly VetoId[]
+  /** those of them that a fault of the plan is */
+  readonly ofFaults: readonly VetoId[]
 }
 
 /** [practice] a pressure at rest below this, Pa above the atmosphere, has fallen to nothing. */
@@ -147,8 +149,8 @@ const STATES_OF: { readonly [F in SuspectId]?: VetoId } = {
   'wire-rubbed-to-ground': 'ground-path',
   'terminal-plug-burnt': 'terminals-burnt',
 }
-const withStates = (found: readonly VetoId[], faults: readonly SuspectId[]): VetoId[] => [
-  ...new Set([...found, ...faults.flatMap((fault) => STATES_OF[fault] ?? [])]),
+const statesOf = (faults: readonly SuspectId[]): VetoId[] => [
+  ...new Set(faults.flatMap((fault) => STATES_OF[fault] ?? [])),
 ]
 
 type Reckoned = ReturnType<typeof chargeWork>
@@ -326,7 +328,8 @@ export function planRepair(
 ): Plan {
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
-  const holding = withStates(found, faults)
+  const ofFaults = statesOf(faults)
+  const holding = [...new Set([...found, ...ofFaults])]
   const policy = policyOf(job.policy)
   const day = job.day ?? NO_DAY
   const isEmpty = holding.includes('no-liquid')
@@ -390,6 +393,7 @@ export function planRepair(
     approval,
     day,
     holding,
+    ofFaults,
     ...workOf(whole, dryers),
   }
 }

@@ -2,13 +2,16 @@ import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import type { Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { candidatesFor } from '../charge/candidates'
-import { madeFor } from '../charge/listing'
+import { madeFor } from '../../record/equipment/madeFor'
 import { DRYER_RATING_REFRIGERANT } from '../cleanup/dryers'
+
+/** What of a job names refrigerants that are, were or will be inside. */
+type Inside = Pick<Job, 'dryers' | 'repair' | 'others' | 'rounds' | 'readingSets'>
 
 /** Refrigerants whose tables must be loaded before a job of this unit is diagnosed and planned. */
 export function propertiesNeeded(
   unit: UnitPlate,
-  { dryers = [], repair }: Partial<Pick<Job, 'dryers' | 'repair'>> = {},
+  { dryers = [], repair, others, rounds = [], readingSets = [] }: Partial<Inside> = {},
 ): RefrigerantName[] {
   const made = madeFor(unit)
   return [
@@ -19,7 +22,10 @@ export function propertiesNeeded(
       ...(unit.listedFor ?? []),
       ...candidatesFor(made),
       ...dryers.flatMap(({ tonsFor }) => tonsFor ?? []),
-      ...(repair?.refrigerantTo ? [repair.refrigerantTo] : []),
+      ...[...(repair ? [repair] : []), ...(others?.repairs ?? [])].flatMap(
+        ({ refrigerantTo }) => refrigerantTo ?? [],
+      ),
+      ...[...rounds, ...readingSets].flatMap(({ refrigerant }) => refrigerant ?? []),
     ]),
   ]
 }

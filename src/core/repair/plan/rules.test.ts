@@ -1,3 +1,4 @@
+import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { seededRandom } from '../../base/numeric/random'
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
 import { hasWaterCoil } from '../../record/equipment/kinds'
@@ -17,7 +18,7 @@ import { ancestorsOf, graphOf } from './graph'
 import { obeying } from './obey'
 import { type Plan, planRepair } from './plan'
 import { rulesOf } from './rules'
-import { actsOf, type TaskId, taskRow, usesFlame } from './tasks/tasks'
+import { actsOf, type TaskId, taskRow, usesFlame, taskEffects } from './tasks/tasks'
 
 /** What makes each class of contamination. */
 const INSIDES: Readonly<Record<string, Observations>> = {
@@ -123,7 +124,7 @@ function offences(plan: Plan, holding: readonly VetoId[], order: readonly TaskId
   let now = [...holding]
   const wrong: string[] = []
   for (const id of order) {
-    const { lifts = [], brings = [] } = taskRow(id)
+    const { lifts, brings } = vetoChange(taskEffects(id))
     const refused = plan.tasks.find((task) => task.id === id)!.refused
     now = now.filter((state) => !lifts.includes(state) || refused !== undefined)
     if (!refused) for (const { id: state } of refusals(actsOf(id), now)) wrong.push(`${id} while ${state}`)

@@ -1,8 +1,9 @@
+import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { vetoesOf, type VetoId, VETO_IDS } from '../../safety/vetoes'
 import { LEAK_REPAIRS } from './choices'
 import { ancestorsOf, type GraphTask } from './graph'
 import { type Stage, stageAt } from './tasks/row'
-import { actsOf, type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
+import { actsOf, taskEffects, type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 
 /** A plan as its rules see it. */
 export type Ruled = {
@@ -53,8 +54,8 @@ function obeysState({ tasks, holding, isBefore }: View, state: VetoId): boolean 
   const doing = tasks.filter(
     ({ id, refused }) => !refused && actsOf(id).some((act) => row!.never.includes(act)),
   )
-  const lifters = tasks.filter(({ id }) => taskRow(id).lifts?.includes(state))
-  const bringers = tasks.filter(({ id }) => taskRow(id).brings?.includes(state))
+  const lifters = tasks.filter(({ id }) => vetoChange(taskEffects(id)).lifts.includes(state))
+  const bringers = tasks.filter(({ id }) => vetoChange(taskEffects(id)).brings.includes(state))
   return doing.every(({ id }) => {
     const isLifted = (from?: TaskId) =>
       lifters.some(

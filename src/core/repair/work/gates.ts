@@ -1,37 +1,60 @@
 import { isAtOrBefore } from '../../base/units/instants'
 import type { Job } from '../../record/job/job'
+import type { UnitPlate } from '../../record/equipment/unit'
+import { latestPass } from '../../record/job/passes'
+import type { UnitState } from '../../record/state/unitState'
 import type { LogHead, LogPurpose } from '../../record/records/log'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
-import { afterwards } from '../plan/obey'
 import type { PlanTask } from '../plan/planTasks'
-import { actsOf, isTask, type TaskId, usesFlame, VACUUMS } from '../plan/tasks/tasks'
+import { actsOf, type TaskId, usesFlame, VACUUMS } from '../plan/tasks/tasks'
 import { FIRST_START } from './firstStart'
 import { stillOff, takenOffList } from './takenOff'
 
-/** What the gates are judged from: what is on record of the job, and the tasks of its plan. */
+/** What the gates are judged from: what is on record of the round, how the unit stands, and the tasks of its plan. */
 export type WorkScene = {
   readonly job: Pick<Job, 'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair'> & {
-    readonly unit: Parameters<typeof takenOffList>[0]['unit']
+    readonly unit: UnitPlate
   }
   readonly tasks: readonly Pick<PlanTask, 'id' | 'opens'>[]
-  /** states that held when the work began */
+  readonly state: UnitState
+  /** states of the table of vetoes that hold now */
   readonly holding: readonly VetoId[]
 }
 
-const stepOf = ({ job }: WorkScene, id: TaskId): StepRecord | undefined =>
-  job.steps.find((each) => each.id === id)
+/** The pass of a task that counts. */
+const stepOf = ({ job }: Pick<WorkScene, 'job'>, id: TaskId): StepRecord | undefined => latestPass(job.steps, id)
 const isDone = (scene: WorkScene, id: TaskId): boolean => stepOf(scene, id)?.doneAt !== undefined
 const anyDone = (scene: WorkScene, ids: readonly TaskId[]) => ids.some((id) => isDone(scene, id))
 
+/** Whether a log belongs to the pass of its task that counts: what an earlier pass showed opens nothing any more. */
+export function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: LogHead): boolean {
+  const own = job.steps.find(({ id }) => id === step)
+  if (own) return latestPass(job.steps, own.task) === own
+  // a log that names no step was kept before any task was done once more
+  return job.steps.every(({ calledAt }) => calledAt === undefined || isAtOrBefore(calledAt, Date.parse(startedAt)))
+}
+
 /** The latest log of a purpose decides: an earlier one that passed says nothing of what was done since. */
-const lastLog = ({ job }: WorkScene, purpose: LogPurpose): LogHead | undefined =>
-  job.logs
+const lastLog = (scene: WorkScene, purpose: LogPurpose): LogHead | undefined =>
+  scene.job.logs
     .filter((log) => log.purpose === purpose)
     .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
     .at(-1)
-const hasPassed = (scene: WorkScene, purpose: LogPurpose) => lastLog(scene, purpose)?.verdict?.passed === true
+
+/** Whether the latest log of a purpose passed, in the pass that counts of every task that keeps such a log. */
+function hasPassed(scene: WorkScene, purpose: LogPurpose): boolean {
+  const log = lastLog(scene, purpose)
+  return log?.verdict?.passed === true && isOfLatestPass(scene, log)
+}
+
+/** Bubbles count for the pass of the test in which they were looked for. */
+function isBubbled(scene: WorkScene): boolean {
+  const at = scene.job.run?.bubbledAt
+  const called = stepOf(scene, 'pressureTest')?.calledAt
+  return at !== undefined && (called === undefined || Date.parse(at) >= Date.parse(called))
+}
 
 const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
 const CHARGES: readonly TaskId[] = ['weighIn', 'letIn']
@@ -66,7 +89,7 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
   'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
   'not-tested': (scene) => [
     ...(hasPassed(scene, 'pressure-test') ? [] : ['a hold within its error']),
-    ...(scene.job.run?.bubbledAt ? [] : ['every joint bubbled']),
+    ...(isBubbled(scene) ? [] : ['every joint bubbled']),
   ],
   'not-dry': (scene) => (hasPassed(scene, 'decay') ? [] : ['a decay test that passed']),
   'not-charged': (scene) =>
@@ -80,12 +103,7 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
       ? []
       : ['a set measured after the start, or “not proven today” under Close'],
   'not-put-back': (scene) =>
-    stillOff(
-      takenOffList(
-        scene.job,
-        scene.tasks.map(({ id }) => id),
-      ),
-    ).map(({ label }) => label),
+    stillOff(takenOffList({ ...scene, tasks: scene.tasks.map(({ id }) => id) })).map(({ label }) => label),
 }
 
 /** A gate before a task. */
@@ -134,14 +152,6 @@ export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>):
     const override = canOverride ? step?.overrides?.find(({ gate }) => gate === id)?.reason : undefined
     return { id, isOpen: missing.length === 0, missing, state, reason, until, canOverride, override }
   })
-}
-
-/** States of the table of vetoes that hold now: those at the beginning, changed by every task that was done, in turn. */
-export function holdingNow({ job, holding }: Pick<WorkScene, 'job' | 'holding'>): VetoId[] {
-  const done = job.steps
-    .filter(({ id, doneAt }) => doneAt !== undefined && isTask(id))
-    .sort((a, b) => Date.parse(a.doneAt!) - Date.parse(b.doneAt!))
-  return done.reduce<VetoId[]>((now, { id }) => afterwards(now, id as TaskId), [...holding])
 }
 
 /** Why a task is refused while some states hold, whatever reason is written; undefined where nothing refuses it. */

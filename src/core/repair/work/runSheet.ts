@@ -1,8 +1,10 @@
-import { handMinutes } from '../../record/edits/workEdits'
+import { handMinutes } from '../../record/job/hands'
+import { earlierPasses, latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
 import type { TaskId } from '../plan/tasks/tasks'
-import { gatesOf, holdingNow, type WorkGate, vetoOn, type WorkScene } from './gates'
+import { gatesOf, type WorkGate, vetoOn, type WorkScene } from './gates'
+import { unplannedTasks } from './unplanned'
 
 /** How a task stands. */
 export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'held' | 'waits'
@@ -10,7 +12,10 @@ export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'r
 export type SheetStep = {
   readonly task: PlanTask
   readonly state: StepState
+  /** the pass that counts */
   readonly record: StepRecord | undefined
+  /** passes before it, each with what it showed */
+  readonly earlier: readonly StepRecord[]
   readonly gates: readonly WorkGate[]
   /** refused by a state, whatever reason is written */
   readonly veto: string | undefined
@@ -25,6 +30,8 @@ export type SheetStep = {
 
 export type RunSheet = {
   readonly steps: readonly SheetStep[]
+  /** what was done on this round and is planned no longer */
+  readonly unplanned: readonly SheetStep[]
   /** at which hands are, or the first that can be begun */
   readonly current: SheetStep | undefined
   readonly next: SheetStep | undefined
@@ -38,6 +45,7 @@ export type RunSheet = {
 
 /** What a run sheet is made from. */
 export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly PlanTask[] }
+type Records = ReadonlyMap<string, StepRecord>
 
 const MINUTE = 60_000
 const isOver = ({ state }: Pick<SheetStep, 'state'>) => state === 'done' || state === 'skipped'
@@ -65,7 +73,7 @@ function stateOf(
 /** Tasks that a task waits for and that are not over; beside a task that runs only its start counts. */
 function waiting(
   task: PlanTask,
-  records: ReadonlyMap<string, StepRecord>,
+  records: Records,
   refused: ReadonlySet<string>,
 ): TaskId[] {
   const isPast = (id: TaskId) => {
@@ -76,47 +84,65 @@ function waiting(
   return [...task.after.filter((id) => !isPast(id)), ...task.alongside.filter((id) => !isBegun(id))]
 }
 
+function stepAt(
+  scene: SheetScene,
+  task: PlanTask,
+  { records, refused, now }: { readonly records: Records; readonly refused: ReadonlySet<string>; readonly now: number },
+): SheetStep {
+  const record = records.get(task.id)
+  const waitsFor = waiting(task, records, refused)
+  const gates = gatesOf(scene, task)
+  const veto = record?.doneAt ? undefined : vetoOn(task.id, scene.holding)
+  const held = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+  const state = stateOf(task, record, { waits: waitsFor.length > 0, held })
+  const endsAt =
+    state === 'running' && record?.leftAt && task.unattended
+      ? Date.parse(record.leftAt) + task.unattended[1] * MINUTE
+      : undefined
+  return {
+    task,
+    state,
+    record,
+    earlier: earlierPasses(scene.job.steps, task.id),
+    gates,
+    veto,
+    waitsFor,
+    hands: record ? handMinutes(record, now) : 0,
+    endsAt,
+    minutesLeft: endsAt === undefined ? undefined : (endsAt - now) / MINUTE,
+  }
+}
+
 /**
  * The plan as it is worked on: how each task stands, the one that is on, what runs by itself and until when, what can be done
  * meanwhile. Everything follows from moments on record; nothing is counted.
  * @param now ms of the time of the job
  */
-export function runSheet(scene: SheetScene, now: number): RunSheet {
-  const holding = holdingNow(scene)
-  const records = new Map(scene.job.steps.map((step) => [step.id, step]))
-  const refused = new Set<string>(scene.tasks.filter((task) => task.refused).map(({ id }) => id))
-  const steps = scene.tasks
-    .filter(({ id }) => !refused.has(id))
-    .map((task): SheetStep => {
-      const record = records.get(task.id)
-      const waitsFor = waiting(task, records, refused)
-      const gates = gatesOf(scene, task)
-      const veto = record?.doneAt ? undefined : vetoOn(task.id, holding)
-      const held = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
-      const state = stateOf(task, record, { waits: waitsFor.length > 0, held })
-      const endsAt =
-        state === 'running' && record?.leftAt && task.unattended
-          ? Date.parse(record.leftAt) + task.unattended[1] * MINUTE
-          : undefined
-      return {
-        task,
-        state,
-        record,
-        gates,
-        veto,
-        waitsFor,
-        hands: record ? handMinutes(record, now) : 0,
-        endsAt,
-        minutesLeft: endsAt === undefined ? undefined : (endsAt - now) / MINUTE,
-      }
-    })
-  const withHands = steps.find(({ state }) => state === 'hands')
+export function runSheet(given: SheetScene, now: number): RunSheet {
+  const { job } = given
+  const records: Records = new Map(
+    job.steps.flatMap(({ task }) => {
+      const latest = latestPass(job.steps, task)
+      return latest ? [[task, latest] as const] : []
+    }),
+  )
+  const refused = new Set<string>(given.tasks.filter((task) => task.refused).map(({ id }) => id))
+  const planned = given.tasks.filter(({ id }) => !refused.has(id))
+  const extra = unplannedTasks(job.steps, planned)
+  // what was done beside the plan counts for the gates all the same
+  const scene = { ...given, tasks: [...given.tasks, ...extra] }
+  const at = { records, refused, now }
+  const steps = planned.map((task) => stepAt(scene, task, at))
+  const unplanned = extra.map((task) => stepAt(scene, task, at))
+  const all = [...steps, ...unplanned]
+  const withHands = all.find(({ state }) => state === 'hands')
   const canBegin = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'held')
-  const current = withHands ?? canBegin[0] ?? steps.find(({ state }) => state === 'running')
-  const running = steps.filter(({ state }) => state === 'running')
+  const current = withHands ?? canBegin[0] ?? all.find(({ state }) => state === 'running')
+  const running = all.filter(({ state }) => state === 'running')
   const busy = new Set(running.map(({ task }) => task.machine))
   return {
     steps,
+    unplanned,
     current,
     // what can be begun, else what comes after: it is known before it can
     next:

@@ -1,3 +1,9 @@
+import { holdingVetoes } from '../../diagnosis/vetoes/holding'
+import { unitState } from '../../record/state/unitState'
+import { planOf } from '../plan/basis'
+import { workBegan } from '../plan/workBegan'
+import { effectsOf } from '../plan/tasks/tasks'
+import { holdingNow } from './holdingNow'
 import { seededRandom } from '../../base/numeric/random'
 import { UNITS } from '../../base/units/units'
 import { fitDecay } from '../../physics/processes/decay'
@@ -12,18 +18,18 @@ import { emptyJob, type KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
 import type { LogHead, LogMark, LogPurpose } from '../../record/records/log'
 import { gatesOver, WORK_GATE_IDS, type WorkGateId, workGateRow } from '../../safety/workGates'
-import { planRepair } from '../plan/plan'
+import { type Plan, planRepair } from '../plan/plan'
 import type { TaskId } from '../plan/tasks/tasks'
 import { clockAt, jobTime, speedOf } from '../../record/job/jobTime'
 import { FIRST_START } from './firstStart'
-import { gatesOf, holdingNow, vetoOn, type WorkScene } from './gates'
+import { gatesOf, vetoOn } from './gates'
 import { judgeRecovery } from './judgeRecovery'
 import { judgeTest, SETTLE_SECONDS } from './judgeTest'
 import { decayLooks, judgeDecay, judgeVacuum, vacuumLimits } from './judgeVacuum'
 import { pullGuess, quickerWays } from './pumpSetup'
 import { restOfDay } from './restOfDay'
 import { retestRows } from './retests'
-import { runSheet } from './runSheet'
+import { runSheet, type SheetScene } from './runSheet'
 import type { WorkLog } from './series'
 import { totalTurns, trimLines, turnsText } from './startUp'
 import { stillOff, takenOffList } from './takenOff'
@@ -58,8 +64,15 @@ const UNIT = {
 const decidedJob = () => apply(emptyJob(UNIT), decide('txv-underfeeding', undefined))
 
 const sceneFor = (job: KnownJob) => {
-  const plan = planRepair(job, ['txv-underfeeding'])
-  return { plan, scene: { job, tasks: plan.tasks, holding: plan.holding } }
+  const plan = planOf(job, ['txv-underfeeding'])
+  return { plan, scene: sceneOf(job, plan) }
+}
+/** What the sheet and the gates are made from, as the screen makes it. */
+function sceneOf(job: KnownJob, plan: Plan): SheetScene {
+  const state = unitState(job, effectsOf)
+  const vetoes = holdingVetoes(job.unit, job.readingSets, state)
+  const holding = holdingNow({ unit: job.unit, vetoes, state, plan, began: workBegan(job) })
+  return { job, tasks: plan.tasks, state, holding }
 }
 const gate = (job: KnownJob, task: TaskId, id: WorkGateId) => {
   const { scene } = sceneFor(job)
@@ -203,15 +216,15 @@ describe('gates of the work (handbook 07, 08, 09, 13)', () => {
   })
   test('states of the vetoes follow what was done: no start between vacuum and charge', () => {
     const pulled = sceneFor(apply(decidedJob(), done('sweep', 'pressureTest', 'evacuate'))).scene
-    expect(holdingNow(pulled)).toContain('evacuated')
-    expect(vetoOn('settle', holdingNow(pulled))).toMatch(/evacuated and not charged/)
+    expect(pulled.holding).toContain('evacuated')
+    expect(vetoOn('settle', pulled.holding)).toMatch(/evacuated and not charged/)
     const filled = sceneFor(apply(decidedJob(), done('sweep', 'pressureTest', 'evacuate', 'weighIn'))).scene
-    expect(vetoOn('settle', holdingNow(filled))).toBeUndefined()
+    expect(vetoOn('settle', filled.holding)).toBeUndefined()
   })
   test('a repair that opens nothing asks for no recovery', () => {
     const job = apply(emptyJob(UNIT), decide('condenser-fouled', undefined))
     const plan = planRepair(job, ['condenser-fouled'])
-    const scene: WorkScene = { job, tasks: plan.tasks, holding: plan.holding }
+    const scene = sceneOf(job, plan)
     const all = plan.tasks.flatMap((task) => gatesOf(scene, task)).map(({ id }) => id)
     expect(all).not.toContain('not-recovered')
     expect(all).toContain('not-proven')
@@ -279,22 +292,25 @@ describe('the run sheet', () => {
 })
 
 describe('taken off', () => {
-  const plannedTasks = (job: KnownJob) => sceneFor(job).plan.tasks.map(({ id }) => id)
+  const linesOf = (job: KnownJob) => {
+    const { plan, scene } = sceneFor(job)
+    return takenOffList({ ...scene, tasks: plan.tasks.map(({ id }) => id) })
+  }
   test('the plan fills it; what a begun task takes off counts as off until it is said otherwise', () => {
     const job = apply(decidedJob(), when(1, edits.beginStep('swapValve', 50)))
-    const lines = takenOffList(job, plannedTasks(job))
+    const lines = linesOf(job)
     const bulb = lines.find(({ label }) => label.startsWith('Bulb'))!
     expect(bulb.state).toBe('off')
     const back = apply(job, when(40, edits.markTaken(bulb, 'back')))
-    expect(takenOffList(back, plannedTasks(back)).find(({ id }) => id === bulb.id)!.state).toBe('back')
+    expect(linesOf(back).find(({ what }) => what === bulb.what)!.state).toBe('back')
     const stays = apply(job, edits.markTaken(bulb, 'stays'))
-    expect(stillOff(takenOffList(stays, plannedTasks(stays))).map(({ id }) => id)).not.toContain(bulb.id)
+    expect(stillOff(linesOf(stays)).map(({ what }) => what)).not.toContain(bulb.what)
   })
   test('by hand: there until it is back, and removable', () => {
     const job = apply(decidedJob(), when(3, edits.addTaken('Fan guard')))
-    const own = takenOffList(job, []).find(({ isOwn }) => isOwn)!
+    const own = linesOf(job).find(({ isOwn }) => isOwn)!
     expect(own).toMatchObject({ label: 'Fan guard', state: 'off' })
-    expect(takenOffList(apply(job, edits.removeTaken(own.id)), [])).toEqual([])
+    expect(linesOf(apply(job, edits.removeTaken(own.what))).some(({ isOwn }) => isOwn)).toBe(false)
   })
 })
 

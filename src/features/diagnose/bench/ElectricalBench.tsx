@@ -25,6 +25,7 @@ import type { Observations } from '@/core/record/readings/schema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../../shared/stageProps'
+import { wordsNow } from '../../shared/wordsNow'
 import { Observed } from '../../shared/Observed'
 import { observe, putReading, replaceReading, togglePoint } from '@/core/record/edits/readingEdits'
 import { useAskedTap } from '../../shared/entry/useAskedTap'
@@ -278,7 +279,8 @@ function Unmarked({ shell, store }: { shell: 'hot' | 'cold' | undefined; store: 
 /** The electrical bench: a drawing to tap, what was entered, and what each test says. */
 export function ElectricalBench(props: StageProps) {
   const { set, setId, change, diagnosis, unit } = props
-  const vetoes = props.answer.vetoes
+  const { vetoes, state } = props.answer
+  const words = wordsNow(set, state)
   const bench = useBench(props)
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const isOpen = useOpenKey(bench.entry) !== undefined
@@ -294,7 +296,7 @@ export function ElectricalBench(props: StageProps) {
       }}
     >
       <Box sx={{ gridColumn: '1 / -1', '&:empty': { display: 'none' } }}>
-        <Vetoes observations={set.observations ?? {}} {...{ vetoes, unit, setId, change }} />
+        <Vetoes observations={words} {...{ vetoes, unit, setId, change }} />
       </Box>
       <Drawings unit={unit} set={set} bench={bench} vetoes={vetoes} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
@@ -326,7 +328,7 @@ export function ElectricalBench(props: StageProps) {
           </Typography>
           <Asked
             keys={SEEN.filter((key) => canObserve(unit, key))}
-            observations={set.observations ?? {}}
+            observations={words}
             see={bench.see}
             vetoes={vetoes}
           />

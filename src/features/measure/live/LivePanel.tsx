@@ -1,4 +1,5 @@
 'use client'
+import { allLogs } from '@/core/record/job/acrossRounds'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -228,7 +229,7 @@ export function LivePanel({
         </>
       )}
       <LogImport stage={stage} />
-      <LogList jobId={stage.job.id} logs={stage.job.logs} recording={recording} />
+      <LogList jobId={stage.job.id} logs={allLogs(stage.job)} recording={recording} />
     </Box>
   )
 }

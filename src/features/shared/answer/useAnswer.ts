@@ -44,7 +44,7 @@ export function useAnswer(
         )
     }
     answerDoor()
-      .ask<Answer>('answer', question, { channel: `answer ${question.job.id}`, onStep })
+      .ask<Answer>('answer', question, { channel: `answer ${question.job.id} ${question.job.round}`, onStep })
       .then(
         (answer) => {
           if (!current) return

@@ -21,11 +21,21 @@ export const buffersOf = ({ files }: Pick<WholeJob, 'files'>): ArrayBufferLike[]
   ...Object.values(files.photos).map(({ buffer }) => buffer),
 ]
 
-async function archiveOf(jobId: string): Promise<Blob> {
+async function wholeOf(jobId: string): Promise<WholeJob> {
   const whole = await readWholeJob(database(), jobId)
   if (!whole) throw new Error('this job is no longer here')
+  return whole
+}
+
+async function archiveOf(jobId: string): Promise<Blob> {
+  const whole = await wholeOf(jobId)
   const question = { ...whole, at: systemClock.now() }
   return filesDoor().ask<Blob>('pack', question, { transfer: buffersOf(whole) })
+}
+
+async function documentBlob(jobId: string): Promise<Blob> {
+  const { job, envelopes } = await wholeOf(jobId)
+  return new Blob([writeJobText(job, envelopes)], { type: 'application/json' })
 }
 
 /** Name of the job's file. */
@@ -33,8 +43,5 @@ export const fileName = (job: StoredJob): string => `${fileStem(job)}.orzo.${has
 
 /** Hands the job to the browser as a download: its document, or with logs or photos all of it in one zip file. */
 export async function downloadJob(job: StoredJob): Promise<void> {
-  const blob = hasFiles(job)
-    ? await archiveOf(job.id)
-    : new Blob([writeJobText(job)], { type: 'application/json' })
-  saveBlob(blob, fileName(job))
+  saveBlob(hasFiles(job) ? await archiveOf(job.id) : await documentBlob(job.id), fileName(job))
 }

@@ -32,7 +32,13 @@ async function take(
   const name = path === file ? file : `${file}, ${path}`
   if (!reading.ok)
     return { good: false, text: `${name} was not imported, nothing was changed:\n${lines(reading.problems)}` }
-  const stored = await importJob(database(), reading.job, isoNow(systemClock), { logs, photos })
+  const stored = await importJob(
+    database(),
+    reading.job,
+    isoNow(systemClock),
+    { logs, photos },
+    reading.envelopes,
+  )
   const title = path === file ? name : `${titleOf(summaryOf(reading.job))} (${file})`
   const damage =
     problems.length === 0 ? '' : `\nThis of it could not be read and is left out:\n${lines(problems)}`

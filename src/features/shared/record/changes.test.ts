@@ -1,8 +1,8 @@
 import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import { addSet } from '@/core/record/edits/setEdits'
-import { edit } from '@/core/record/edits/edit'
+import { edit, type Edit, inRound } from '@/core/record/edits/edit'
 import { addJob, blankJob } from '@/data/jobs'
-import { getJob } from '@/data/records'
+import { getDocument } from '@/data/records'
 import { database } from '@/data/shared'
 import { undo, undoable } from '@/data/undo'
 import { systemClock } from '@/data/clock'
@@ -14,9 +14,10 @@ const full = () => new DOMException('no room', 'QuotaExceededError')
 
 async function opened() {
   const { id } = await addJob(database(), blankJob(NOW))
-  const changes = changesOf(id)
+  const own = changesOf(id)
+  const changes = { ...own, change: (made: Edit) => own.change(inRound(made)) }
   const refuse = () => jest.spyOn(database().records, 'bulkPut').mockRejectedValue(full())
-  const stored = async () => (await getJob(database(), id))!
+  const stored = async () => (await getDocument(database(), id))!
   const shown = async () => withHeld(await stored(), changes.get().held)
   return { id, changes, refuse, stored, shown }
 }

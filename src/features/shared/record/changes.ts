@@ -1,16 +1,21 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
-import type { Edit } from '@/core/record/edits/edit'
+import type { DocumentEdit, Edit } from '@/core/record/edits/edit'
 import { systemClock } from '@/data/clock'
 import { randomWord } from '@/data/newId'
-import { changeJob } from '@/data/records'
+import { changeDocument } from '@/data/records'
 import { database } from '@/data/shared'
 import { recordStep } from '@/data/undo'
 import { keepData } from '../storage/keepData'
 import { storeSentence } from '../storage/storeSentence'
 import { type Held, hold } from './held'
 
-/** Makes an edit and stores it. @returns false where it was refused because it makes no sense; true where it is stored, or held */
+/**
+ * Makes an edit in the round that is looked at and stores it.
+ * @returns false where it was refused because it makes no sense; true where it is stored, or held
+ */
 export type ChangeJob = (edit: Edit) => Promise<boolean>
+/** Makes a change of the whole document and stores it. */
+export type ChangeDocument = (edit: DocumentEdit) => Promise<boolean>
 
 /** What of a job's changes is not stored, and why. */
 export type Unstored = { readonly held: readonly Held[]; readonly problem: string | undefined }
@@ -44,7 +49,7 @@ class JobChanges {
     return () => this.#watchers.delete(watcher)
   }
 
-  readonly change: ChangeJob = (edit) =>
+  readonly change: ChangeDocument = (edit) =>
     new Promise((done) => {
       this.#queue = [...this.#queue, { held: hold(edit, systemClock, randomWord), done }]
       void this.retry()
@@ -87,7 +92,7 @@ class JobChanges {
   async #store({ edit, stamp }: Held): Promise<Error | undefined> {
     try {
       const clock = { ...systemClock, now: () => Date.parse(stamp.now) }
-      const { changes, job } = await changeJob(database(), this.#jobId, edit, clock)
+      const { changes, job } = await changeDocument(database(), this.#jobId, edit, clock)
       recordStep(this.#jobId, changes, systemClock.now())
       if (!job.demo) keepData()
       return undefined

@@ -1,23 +1,23 @@
 'use client'
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react'
 import type { RecordProblem } from '@/core/record/job/assemble'
-import type { StoredJob } from '@/core/record/job/job'
+import type { StoredDocument } from '@/core/record/job/job'
 import { systemClock } from '@/data/clock'
 import { loadJob } from '@/data/records'
 import { database } from '@/data/shared'
 import { redo, undo, type Undoable, undoable, watchUndo } from '@/data/undo'
 import { storeSentence } from '../storage/storeSentence'
 import { useLive } from '../storage/useLive'
-import { type ChangeJob, changesOf, type Unstored } from './changes'
+import { type ChangeDocument, type ChangeJob, changesOf, type Unstored } from './changes'
 import { withHeld } from './held'
 import { useSwept } from './useSwept'
 
-export type { ChangeJob }
+export type { ChangeDocument, ChangeJob }
 
 export type JobState =
   | { readonly state: 'loading' }
   | { readonly state: 'missing' }
-  | { readonly state: 'ready'; readonly job: StoredJob; readonly unread: readonly RecordProblem[] }
+  | { readonly state: 'ready'; readonly job: StoredDocument; readonly unread: readonly RecordProblem[] }
 
 /** Undo and redo of this tab. */
 export type Steps = Undoable & { readonly back: () => void; readonly forth: () => void }
@@ -61,7 +61,7 @@ function useSteps(jobId: string, tell: (problem: string | undefined) => void): S
 
 /** One job, kept up to date across tabs; changes are saved at once, and stay on screen until they are. */
 export function useJob(jobId: string): JobState & {
-  change: ChangeJob
+  change: ChangeDocument
   steps: Steps
   problem: string | undefined
   dismiss: () => void

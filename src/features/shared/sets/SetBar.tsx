@@ -5,6 +5,7 @@ import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import { MODES, type Mode, type ReadingSet } from '@/core/record/readings/schema'
 import type { StageProps } from '../stageProps'
@@ -49,6 +50,16 @@ function WhichSet({ job, setId, chooseSet }: StageProps) {
   )
 }
 
+/** What was inside at this set, where it is not what the plate says: its readings are judged by it. */
+function Inside({ set, unit }: StageProps) {
+  if (set.refrigerant === undefined || set.refrigerant === unit.refrigerant) return null
+  return (
+    <Typography component="span" data-inside sx={{ fontWeight: 650 }}>
+      {set.refrigerant} inside
+    </Typography>
+  )
+}
+
 /** Which set is looked at, its mode, and a new one. */
 export function SetBar({ children, ...props }: StageProps & { children?: ReactNode }) {
   const { job, set, setId, chooseSet, change } = props
@@ -84,6 +95,7 @@ export function SetBar({ children, ...props }: StageProps & { children?: ReactNo
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
+      <Inside {...props} />
       {children}
       {editing && <SetDialog {...props} onClose={() => setEditing(false)} />}
     </Box>

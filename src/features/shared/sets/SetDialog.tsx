@@ -10,7 +10,15 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../stageProps'
-import { markConditionsChanged, removeSet, setBranch, setLabel, setNote } from '@/core/record/edits/setEdits'
+import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import {
+  markConditionsChanged,
+  removeSet,
+  setBranch,
+  setLabel,
+  setNote,
+  setRefrigerant,
+} from '@/core/record/edits/setEdits'
 
 /** Evaporators of one circuit that the list offers; a file may hold up to twelve. */
 const BRANCHES = [1, 2, 3, 4] as const
@@ -22,6 +30,8 @@ export function SetDialog({
   setId,
   chooseSet,
   change,
+  saidRefrigerant,
+  unit,
   onClose,
 }: StageProps & { onClose: () => void }) {
   const save = (make: typeof setLabel) => (text: string) => change(make(setId, text))
@@ -57,6 +67,30 @@ export function SetDialog({
           {BRANCHES.map((branch) => (
             <MenuItem key={branch} value={branch}>
               branch {branch}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Refrigerant inside"
+          value={saidRefrigerant ?? ''}
+          helperText="Readings of this set and of later ones are judged by it, until another is charged"
+          onChange={({ target }) =>
+            void change(
+              setRefrigerant(
+                setId,
+                target.value === '' ? undefined : (target.value as RefrigerantName),
+              ),
+            )
+          }
+        >
+          <MenuItem value="">
+            as charged until then
+            {saidRefrigerant === undefined ? `: ${set.refrigerant ?? unit.refrigerant}` : ''}
+          </MenuItem>
+          {REFRIGERANT_NAMES.map((name) => (
+            <MenuItem key={name} value={name}>
+              {name}
             </MenuItem>
           ))}
         </TextField>

@@ -2,7 +2,7 @@
 import { PurposePane } from '../logs/PurposePane'
 import { usePurpose } from '../logs/usePurpose'
 import { viewTest } from '../logs/viewTest'
-import { BubblesPane } from './BubblesPane'
+import { BledPane, BubblesPane } from './BubblesPane'
 import type { InstrumentProps } from './instrumentProps'
 
 /** Steps, settling, the clock; the change corrected for temperature, the smallest leak it could see; bubbles. */
@@ -15,6 +15,7 @@ export function TestPane(props: InstrumentProps) {
     <>
       <PurposePane {...pane} view={view} />
       <BubblesPane {...props} />
+      <BledPane {...props} />
     </>
   )
 }

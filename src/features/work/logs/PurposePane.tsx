@@ -8,7 +8,8 @@ import { countOf } from '@/core/record/logs/samples'
 import { UNITS } from '@/core/base/units/units'
 import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
 import type { LogHead, LogPurpose } from '@/core/record/records/log'
-import { jobTime } from '@/core/record/job/jobTime'
+import { tagOf } from '@/core/record/job/idInRound'
+import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { systemClock } from '@/data/clock'
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
@@ -26,7 +27,8 @@ import { PURPOSE_CHANNELS } from '@/core/repair/work/purposeChannels'
 import { hasSamples, type PurposeLog, type Work } from './useWork'
 
 export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
-  task: string
+  /** the pass of a task that the log belongs to */
+  step: string
   purpose: LogPurpose
   work: Work
   log: PurposeLog
@@ -39,16 +41,17 @@ export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
 }
 
 /** The head of a log that begins now. */
-function headFor(purpose: LogPurpose, task: string, at: string, isLive: boolean): LogHead {
+function headFor({ job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>, isLive: boolean): LogHead {
   const channels = PURPOSE_CHANNELS[purpose]
   const title = PURPOSE_NAMES[purpose]
   return {
     id: randomWord(),
+    ...tagOf(job.round),
     name: title,
-    startedAt: at,
+    startedAt: jobNow(job),
     source: isLive ? 'instruments' : 'hand',
     purpose,
-    task,
+    step,
     channels: channels.map(([key, unit]) => ({ key, unit })),
   }
 }
@@ -74,13 +77,14 @@ function Now({ purpose, work: { watching } }: Pick<PurposeProps, 'purpose' | 'wo
 }
 
 /** What can be done with a log: its beginning and end, what hands do, a typed look. Failures are told, not thrown. */
-function logActs({ job, change, task, purpose, work, log, view }: PurposeProps) {
+function logActs(props: PurposeProps) {
+  const { job, change, work, log, view } = props
   const { recorder, source } = work
   const { head, isOwn } = log
-  const now = () => jobTime(job.run?.clock, systemClock.now())
+  const now = () => jobTime(clockOf(job), systemClock.now())
   const begin = async (isLive: boolean) => {
     if (isLive) await recorder.connect()
-    await recorder.start(headFor(purpose, task, jobNow(job), isLive))
+    await recorder.start(headFor(props, isLive))
   }
   /** What is said of it is kept with it, then it is ended. */
   const end = async () => {
@@ -157,7 +161,7 @@ function Said({ view, log: { head, isOwn } }: Pick<PurposeProps, 'view' | 'log'>
 type Acts = ReturnType<typeof logActs>
 
 /** The log of another instrument: what begins in it is said in its dialog. */
-function LogImport({ job, purpose, task, held }: PurposeProps) {
+function LogImport({ job, purpose, step, held }: PurposeProps) {
   const [words, mark] = PURPOSES[purpose].begins
   return (
     <LogImportButton
@@ -165,7 +169,7 @@ function LogImport({ job, purpose, task, held }: PurposeProps) {
       disabled={held}
       begins={words}
       onTake={(name, imported, _readings, from) =>
-        keepLog(job, name, imported, { purpose, task, marks: [{ seconds: from * 60, what: mark }] })
+        keepLog(job, name, imported, { purpose, step, marks: [{ seconds: from * 60, what: mark }] })
       }
     />
   )

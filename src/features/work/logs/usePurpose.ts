@@ -2,6 +2,7 @@ import type { InstrumentProps } from '../instruments/instrumentProps'
 import type { PurposeProps } from './PurposePane'
 import { hasSamples, usePurposeLog, useWork } from './useWork'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
+import { stepId } from '@/core/record/job/passes'
 import type { LogPurpose } from '@/core/record/records/log'
 import type { WorkLog } from '@/core/repair/work/series'
 
@@ -11,12 +12,12 @@ export function usePurpose(
   purpose: LogPurpose,
 ): { readonly pane: Omit<PurposeProps, 'view'>; readonly own: WorkLog | undefined } {
   const work = useWork({ job, unit, plan: answer.plan })
-  const task = step.task.id
-  const log = usePurposeLog(job, work, purpose, task)
+  const stepRef = { id: step.record?.id ?? stepId(job.round, step.task.id), pass: step.record?.pass ?? 1 }
+  const log = usePurposeLog(job, work, purpose, stepRef)
   const held = step.state === 'held' || step.state === 'waits'
   const { head, samples } = log
   return {
-    pane: { job, change, task, purpose, work, log, held, atmosphere: siteAtmosphere(unit) },
+    pane: { job, change, step: stepRef.id, purpose, work, log, held, atmosphere: siteAtmosphere(unit) },
     own: head && hasSamples(samples) ? { head, samples } : undefined,
   }
 }

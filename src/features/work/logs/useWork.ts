@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { countOf, type Samples } from '@/core/record/logs/samples'
+import { clockOf } from '@/core/record/job/jobTime'
 import type { LogHead, LogPurpose } from '@/core/record/records/log'
 import type { Plan } from '@/core/repair/plan/plan'
 import { readSamples } from '@/data/logs'
@@ -26,7 +27,7 @@ function recorderOf(facts: Facts): WorkRecorder {
   const known = recorders.get(job.id)
   if (known) return known
   const source = job.demo
-    ? new WorkSource({ plant: demoPlant(facts), seed: SEED, clock: job.run?.clock })
+    ? new WorkSource({ plant: demoPlant(facts), seed: SEED, clock: clockOf(job) })
     : undefined
   const recorder = new WorkRecorder(job.id, source)
   recorders.set(job.id, recorder)
@@ -46,10 +47,13 @@ export function useWork(facts: Facts): Work {
   return { recorder, source: source instanceof WorkSource ? source : undefined, watching }
 }
 
-/** The newest log of a purpose that belongs to a task. */
-const newest = (logs: readonly LogHead[], purpose: LogPurpose, task: string): LogHead | undefined =>
+/** A pass of a task: logs that name none belong to the first one. */
+export type StepRef = { readonly id: string; readonly pass: number }
+
+/** The newest log of a purpose that belongs to a pass of a task. */
+const newest = (logs: readonly LogHead[], purpose: LogPurpose, { id, pass }: StepRef): LogHead | undefined =>
   logs
-    .filter((log) => log.purpose === purpose && (log.task === undefined || log.task === task))
+    .filter((log) => log.purpose === purpose && (log.step === id || (log.step === undefined && pass === 1)))
     .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
     .at(-1)
 
@@ -67,9 +71,9 @@ export function usePurposeLog(
   job: Facts['job'],
   { recorder, watching }: Work,
   purpose: LogPurpose,
-  task: string,
+  step: StepRef,
 ): PurposeLog {
-  const head = newest(job.logs, purpose, task)
+  const head = newest(job.logs, purpose, step)
   const isOpen = head !== undefined && head.samples === undefined
   const isOwn = watching.log !== undefined && watching.log.id === head?.id
   const stored = useLive(

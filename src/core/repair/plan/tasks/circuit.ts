@@ -1,3 +1,4 @@
+import { AT_COMPRESSOR, PORTS } from './comesOff'
 import { defineTasks } from './row'
 
 /** From the refrigerant inside to a dry, charged circuit again: handbook 07, 08, 09. Times of handbook 01 [practice]. */
@@ -7,6 +8,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'pump',
     handsOn: [10, 15, 25],
     acts: ['pump-down', 'run', 'energise'],
+    effects: { pumpsDown: true },
     cautions: ['live', 'recovery'],
     gate: 'low side just above 0 psig and stays there',
     fails: { sentence: 'It rises again: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
@@ -24,7 +26,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'find',
     handsOn: [10, 15, 30],
     machine: 'nitrogen',
-    brings: ['gas-inside'],
+    effects: { fills: 'trace' },
     cautions: ['pressure', 'asphyxiation'],
   },
   leakSearch: {
@@ -44,7 +46,7 @@ export const CIRCUIT_TASKS = defineTasks({
     label: 'Front-seat both service valves of the compressor, tag them',
     stage: 'ready',
     handsOn: [5, 8, 15],
-    brings: ['isolated'],
+    effects: { isolates: true },
     cautions: ['shock', 'recovery'],
   },
   recover: {
@@ -54,6 +56,7 @@ export const CIRCUIT_TASKS = defineTasks({
     unattended: [15, 30, 75],
     machine: 'recovery machine',
     acts: ['recover'],
+    effects: { empties: true, takesOff: PORTS },
     cautions: ['recovery', 'acidOil'],
     gate: 'weight logged; at its depth, and no rise after the machine stopped',
     fails: {
@@ -68,6 +71,7 @@ export const CIRCUIT_TASKS = defineTasks({
     unattended: [5, 8, 20],
     machine: 'recovery machine',
     acts: ['recover'],
+    effects: { empties: true, takesOff: PORTS },
     cautions: ['recovery', 'acidOil'],
     gate: 'at its depth, and no rise: the valves hold',
     fails: { sentence: 'It rises: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
@@ -85,7 +89,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'sweep',
     handsOn: [2, 4, 12],
     machine: 'nitrogen',
-    brings: ['gas-inside'],
+    effects: { fills: 'nitrogen' },
     cautions: ['pressure', 'asphyxiation'],
     gate: 'several volumes through, cores out, nothing can build pressure',
   },
@@ -95,8 +99,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [10, 15, 30],
     unattended: [15, 30, 60],
     machine: 'vacuum pump',
-    lifts: ['flammable'],
-    brings: ['gas-inside'],
+    effects: { fills: 'nitrogen', clears: true },
     cautions: ['flammable', 'asphyxiation'],
     gate: 'detector clear at the open ends',
     fails: {
@@ -124,6 +127,7 @@ export const CIRCUIT_TASKS = defineTasks({
     label: 'Change the oil',
     stage: 'oil',
     handsOn: [15, 25, 120],
+    effects: { takesOff: AT_COMPRESSOR, replaces: ['oil'] },
     cautions: ['acidOil', 'oilFire'],
     opens: true,
   },
@@ -140,6 +144,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'fit',
     handsOn: [20, 35, 60],
     machine: 'torch',
+    effects: { takesOff: ['insulation-of-the-lines-that-were-cut'] },
     cautions: ['brazing', 'hotWork'],
     opens: true,
   },
@@ -148,6 +153,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'seal',
     handsOn: [10, 20, 45],
     machine: 'torch',
+    effects: { takesOff: ['insulation-of-the-lines-that-were-cut'], replaces: ['liquid-dryer'] },
     cautions: ['brazing', 'hotWork'],
     opens: true,
   },
@@ -168,7 +174,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [5, 8, 15],
     unattended: [15, 20, 60],
     machine: 'nitrogen',
-    brings: ['gas-inside'],
+    effects: { fills: 'nitrogen-pressure', takesOff: PORTS },
     cautions: ['pressure', 'asphyxiation'],
     gate: 'hold within error, corrected for temperature, and every joint bubbled',
     fails: {
@@ -189,8 +195,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [5, 8, 15],
     unattended: [15, 30, 90],
     machine: 'vacuum pump',
-    lifts: ['gas-inside', 'standing-vacuum'],
-    brings: ['evacuated'],
+    effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
     gate: 'at the target of the policy, read at the system',
     fails: {
@@ -205,8 +210,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [5, 6, 12],
     unattended: [10, 20, 60],
     machine: 'vacuum pump',
-    lifts: ['gas-inside', 'standing-vacuum'],
-    brings: ['evacuated'],
+    effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
     gate: 'at the target of the policy, or the stall is written down',
     fails: {
@@ -221,8 +225,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [10, 20, 40],
     unattended: [90, 240, 1440],
     machine: 'vacuum pump',
-    lifts: ['gas-inside', 'standing-vacuum'],
-    brings: ['evacuated'],
+    effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
     gate: 'at the target of the policy after the third pull',
     fails: {
@@ -249,7 +252,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [8, 12, 30],
     machine: 'scale',
     acts: ['charge'],
-    lifts: ['evacuated', 'below-atmosphere', 'no-liquid', 'low-side-leak'],
+    effects: { charges: true },
     cautions: ['charging', 'acidOil'],
     gate: 'the weight of the plan went in, or what is missing is written down',
   },
@@ -259,7 +262,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [5, 8, 15],
     machine: 'scale',
     acts: ['charge'],
-    lifts: ['evacuated', 'below-atmosphere', 'no-liquid', 'low-side-leak'],
+    effects: { charges: true },
     cautions: ['charging', 'acidOil'],
     gate: 'receiver valve open, weight added written down',
   },

@@ -43,7 +43,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     stage: 'lock',
     until: 'release',
     handsOn: [15, 30, 60],
-    lifts: ['ground-path', 'terminals-burnt'],
+    effects: { replaces: ['lead'] },
     cautions: ['shock'],
   },
   swapFanMotor: {
@@ -51,7 +51,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     stage: 'lock',
     until: 'release',
     handsOn: [30, 50, 90],
-    lifts: ['ground-path'],
+    effects: { takesOff: ['belt-of-the-fan'], replaces: ['fan-motor'] },
     cautions: ['shock', 'lifting'],
   },
   swapGroundedHeater: {
@@ -59,7 +59,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     stage: 'lock',
     until: 'release',
     handsOn: [15, 25, 45],
-    lifts: ['ground-path'],
+    effects: { replaces: ['crankcase-heater'] },
     cautions: ['shock'],
   },
   swapContactor: {
@@ -116,6 +116,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     stage: 'lock',
     until: 'release',
     handsOn: [10, 25, 60],
+    effects: { takesOff: ['belt-of-the-fan'] },
     cautions: ['shock'],
   },
   restoreWater: {
@@ -123,7 +124,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     stage: 'lock',
     until: 'release',
     handsOn: [15, 30, 60],
-    lifts: ['water-not-flowing', 'water-standing'],
+    effects: { water: 'flowing' },
     cautions: ['shock'],
   },
   fixBulb: {

@@ -1,3 +1,4 @@
+import { COVER } from '../../../record/state/offParts'
 import { defineTasks } from './row'
 
 /** What every job has round it: arriving, proving again, locking out, starting, closing. Times of handbook 01 [practice]. */
@@ -53,12 +54,14 @@ export const FRAME_TASKS = defineTasks({
     stage: 'lock',
     until: 'blow',
     handsOn: [5, 20, 120],
+    effects: { takesOff: ['access-panels-and-their-screws'] },
     cautions: ['shock'],
   },
   holdOpen: {
     label: 'Hold solenoids and electronic valves open; write them on the taken-off list',
     stage: 'ready',
     handsOn: [3, 5, 10],
+    effects: { holdsOpen: true, takesOff: ['magnet-that-holds-the-solenoid-open-or-its-wire-at-the-elect'] },
     cautions: ['shock'],
     gate: 'no liquid can be shut in between two valves',
   },
@@ -66,7 +69,7 @@ export const FRAME_TASKS = defineTasks({
     label: 'Drain the water coil or bring its water to flow',
     stage: 'ready',
     handsOn: [5, 10, 20],
-    lifts: ['water-standing'],
+    effects: { water: 'drained' },
     cautions: ['waterCoil'],
     gate: 'drained, or flow seen',
   },
@@ -74,27 +77,28 @@ export const FRAME_TASKS = defineTasks({
     label: 'Put the terminal cover back on',
     stage: 'release',
     handsOn: [2, 3, 5],
-    lifts: ['cover-off', 'terminals-under-pressure'],
+    effects: { putsBack: [COVER] },
     cautions: ['shock'],
   },
   openValves: {
     label: 'Open the service valves, take the tags off',
     stage: 'release',
     handsOn: [3, 5, 10],
-    lifts: ['isolated'],
+    effects: { joins: true },
     cautions: [],
   },
   releaseValves: {
     label: 'Give solenoids and electronic valves back to their control',
     stage: 'release',
     handsOn: [2, 3, 8],
+    effects: { holdsOpen: false },
     cautions: ['shock'],
   },
   waterOn: {
     label: 'Bring the water back to flow',
     stage: 'release',
     handsOn: [3, 5, 15],
-    lifts: ['water-not-flowing', 'water-standing'],
+    effects: { water: 'flowing' },
     cautions: ['waterCoil'],
   },
   refit: {
@@ -108,6 +112,7 @@ export const FRAME_TASKS = defineTasks({
     label: 'A flue or gas line was moved for access: checked before it fires',
     stage: 'release',
     handsOn: [5, 10, 20],
+    effects: { takesOff: ['flue-or-gas-line'] },
     cautions: ['flue'],
   },
   unlock: {
@@ -123,6 +128,7 @@ export const FRAME_TASKS = defineTasks({
     handsOn: [5, 10, 25],
     unattended: [10, 15, 40],
     acts: ['start', 'run', 'energise', 'charge-by-readings'],
+    effects: { starts: true },
     cautions: ['live'],
     gate: 'amps, superheat, subcooling, split inside their bands; a leak check at running pressure',
     fails: {

@@ -1,5 +1,6 @@
 import type { CautionId } from '../../../safety/cautions'
-import type { Act, VetoId } from '../../../safety/vetoes'
+import type { Effects } from '../../../record/state/effects'
+import type { Act } from '../../../safety/vetoes'
 import type { Machine, Minutes } from '../../schedule/model'
 
 /** The way of a job through handbook 01 and 07; a task of one stage begins when those of the stages before it are over. */
@@ -58,9 +59,8 @@ export type TaskRow = {
   readonly opens?: true
   /** what it does that can hurt in some states; flame where brazing is cautioned */
   readonly acts?: readonly Act[]
-  /** states that it ends, and states that it makes */
-  readonly lifts?: readonly VetoId[]
-  readonly brings?: readonly VetoId[]
+  /** what it does to the unit, beside standing open */
+  readonly effects?: Omit<Effects, 'opens'>
   /** what must be shown before the next task begins */
   readonly gate?: string
   readonly fails?: Failure

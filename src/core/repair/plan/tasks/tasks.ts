@@ -1,3 +1,4 @@
+import { type Effects, NO_EFFECTS } from '../../../record/state/effects'
 import type { Act } from '../../../safety/vetoes'
 import { CIRCUIT_TASKS } from './circuit'
 import { ELECTRICAL_TASKS } from './electrical'
@@ -48,8 +49,18 @@ export const VACUUMS: readonly TaskId[] = ['evacuate', 'evacuatePart', 'evacuate
 
 export const usesFlame = (id: TaskId): boolean => taskRow(id).cautions.includes('brazing')
 
-/** What a task does: its own acts, and flame where brazing is cautioned. */
+/** What a task does: its own acts, flame where brazing is cautioned, and whether it opens the circuit. */
 export const actsOf = (id: TaskId): readonly Act[] => {
-  const { acts = [] } = taskRow(id)
-  return usesFlame(id) ? [...acts, 'flame'] : acts
+  const { acts = [], opens } = taskRow(id)
+  return [...acts, ...(usesFlame(id) ? (['flame'] as const) : []), ...(opens ? (['open'] as const) : [])]
 }
+
+/** What a task does to the unit. */
+export function taskEffects(id: TaskId): Effects {
+  const { effects = NO_EFFECTS, opens } = taskRow(id)
+  return opens ? { ...effects, opens } : effects
+}
+
+/** The effects of a step, by the row of its task; what is no task of the table does nothing to the unit. */
+export const effectsOf = ({ task }: { readonly task: string }): Effects =>
+  isTask(task) ? taskEffects(task) : NO_EFFECTS

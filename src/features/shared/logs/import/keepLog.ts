@@ -3,6 +3,7 @@ import { countOf } from '@/core/record/logs/samples'
 import { isSame } from '@/core/record/records/patches'
 import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
+import { tagOf } from '@/core/record/job/idInRound'
 import { storeLog } from '@/data/logs'
 import { randomWord } from '@/data/newId'
 import { database } from '@/data/shared'
@@ -24,8 +25,8 @@ export function headOfLog(name: string, log: Log, id: string, now: number, of: W
   }
 }
 
-/** What a log of the work is beside: its purpose, its task, what happened in it. */
-export type WorkPart = Pick<LogHead, 'purpose' | 'task' | 'marks'>
+/** What a log of the work is beside: its purpose, its step, what happened in it. */
+export type WorkPart = Pick<LogHead, 'round' | 'purpose' | 'step' | 'marks'>
 
 /** Whether a log looks like one that is here already: the same file, taken again for other readings. */
 export const isHere = (head: LogHead, logs: readonly LogHead[]): boolean =>
@@ -40,11 +41,14 @@ export const isHere = (head: LogHead, logs: readonly LogHead[]): boolean =>
 
 /** Stores the whole log of a file with its job, once. */
 export async function keepLog(
-  job: { readonly id: string; readonly logs: readonly LogHead[] },
+  job: { readonly id: string; readonly round: string; readonly logs: readonly LogHead[] },
   name: string,
   log: Log,
   of: WorkPart = {},
 ): Promise<void> {
-  const head = headOfLog(name, log, randomWord(), systemClock.now(), of)
+  const head = headOfLog(name, log, randomWord(), systemClock.now(), {
+    ...of,
+    ...tagOf(job.round),
+  })
   if (!isHere(head, job.logs)) await storeLog(database(), job.id, head, log.samples, systemClock)
 }

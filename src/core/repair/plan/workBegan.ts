@@ -1,0 +1,25 @@
+import { instantOf } from '../../base/units/instants'
+import type { Job } from '../../record/job/job'
+import type { JobSet } from '../../record/records/set'
+import { timedSets } from '../../record/state/timeline'
+import { effectsOf } from './tasks/tasks'
+
+/** When the first task of a round began that does something to the unit, ms; undefined before. */
+export function workBegan({ steps }: Pick<Job, 'steps'>): number | undefined {
+  const begun = steps
+    .filter((step) => Object.keys(effectsOf(step)).length > 0)
+    .flatMap(({ spans }) => instantOf(spans[0]?.from) ?? [])
+  return begun.length > 0 ? Math.min(...begun) : undefined
+}
+
+/**
+ * The sets that a plan is made from: those that were there when its work began, so that what is read later takes nothing out
+ * of a plan that is being worked through.
+ */
+export function setsUntil<S extends JobSet>(sets: readonly S[], moment: number | undefined): readonly S[] {
+  if (moment === undefined) return sets
+  const before = timedSets(sets as readonly JobSet[])
+    .filter(({ at }) => at <= moment)
+    .map(({ set }) => set as S)
+  return before.length === sets.length ? sets : before
+}

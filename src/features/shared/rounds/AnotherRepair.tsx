@@ -1,0 +1,34 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
+import type { StageProps } from '../stageProps'
+import { REASON_NAMES } from './roundText'
+
+const REASONS = ['found', 'return'] as const
+
+/** Begins another repair of the same circuit; the one that is looked at stays as it is. */
+export function AnotherRepair({ job, startRound }: StageProps) {
+  const router = useRouter()
+  const start = async (why: (typeof REASONS)[number]) => {
+    if (await startRound(why)) router.push(`/job/${encodeURIComponent(job.id)}/diagnose`)
+  }
+  return (
+    <Box component="section" aria-labelledby="another-title">
+      <Typography id="another-title" variant="h2">
+        Another repair of this circuit
+      </Typography>
+      <Typography sx={{ mb: 1 }}>
+        It has its own decision, steps, logs and gates. This one stays as it is and stands in the report.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {REASONS.map((why) => (
+          <Button key={why} variant="outlined" sx={{ minHeight: 48 }} onClick={() => void start(why)}>
+            {REASON_NAMES[why]}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  )
+}

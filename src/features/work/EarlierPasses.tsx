@@ -1,0 +1,41 @@
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { Job } from '@/core/record/job/job'
+import { passOf } from '@/core/record/job/passes'
+import type { SheetStep } from '@/core/repair/work/runSheet'
+import { clockText } from './stateWords'
+
+type Props = Pick<Job, 'logs'> & { step: SheetStep }
+
+/** What earlier passes of a step showed: they stay, whatever the last one says. */
+export function EarlierPasses({ step, logs }: Props) {
+  if (step.earlier.length === 0) return null
+  return (
+    <Box component="section" aria-labelledby="passes-title">
+      <Typography id="passes-title" variant="h2">
+        Done before, pass {passOf(step.record ?? {})} now
+      </Typography>
+      <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {step.earlier.map((pass) => {
+          const kept = logs.filter((log) => log.step === pass.id)
+          const when = pass.doneAt ?? pass.skipped?.at ?? pass.spans.at(-1)?.to
+          return (
+            <Box component="li" key={pass.id} data-pass={passOf(pass)} sx={{ py: 0.5 }}>
+              <Typography sx={{ fontWeight: 650 }}>
+                Pass {passOf(pass)}
+                {when ? `, ${clockText(when)}` : ''}
+                {pass.doneAt ? ', done' : ', not finished'}
+              </Typography>
+              {kept.map(({ id, name, verdict }) => (
+                <Typography key={id}>
+                  {verdict ? (verdict.passed ? '●' : '△') : '○'} {name}: {verdict?.sentence ?? 'not judged'}
+                </Typography>
+              ))}
+              {pass.note && <Typography sx={{ color: 'text.secondary' }}>{pass.note}</Typography>}
+            </Box>
+          )
+        })}
+      </Box>
+    </Box>
+  )
+}
