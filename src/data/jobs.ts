@@ -16,9 +16,7 @@ export function blankJob(now: string, policy?: Policy): StoredJob {
 /** Stores a new job and returns it. */
 export async function addJob(db: OrzoDatabase, job: StoredJob): Promise<StoredJob> {
   const device = await deviceOf(db)
-  await db.transaction('rw', db.records, db.jobIndex, () =>
-    writeNewJob(db, documentOf(job), device),
-  )
+  await db.transaction('rw', db.records, db.jobIndex, () => writeNewJob(db, documentOf(job), device))
   return job
 }
 

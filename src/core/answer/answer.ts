@@ -23,7 +23,8 @@ import type { Observations, ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
 import { withRefrigerants } from '../record/state/refrigerants'
-import { type UnitState, unitState } from '../record/state/unitState'
+import { unitState } from '../record/state/unitState'
+import type { UnitState } from '../record/state/unit'
 import { type CircuitReadings, circuitReadings } from '../repair/charge/circuitReadings'
 import { planBasis } from '../repair/plan/basis'
 import { type Plan, planRepair } from '../repair/plan/plan'
@@ -289,7 +290,9 @@ export function createAnswerer() {
     const named = decidedFaults(job)
     const history = historyOf(arrival)
     const faults =
-      named.length > 0 ? named : [suspectToRepair({ readingSets }, (each) => leaderOf(unit, each, readingSets, history))]
+      named.length > 0
+        ? named
+        : [suspectToRepair({ readingSets }, (each) => leaderOf(unit, each, readingSets, history))]
     yield { asks, assessment, ranking, standing, vetoes, state, gates, faults }
     const basis = steps.basis(records)
     const { previousBurnout } = arrival

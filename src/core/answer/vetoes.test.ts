@@ -243,7 +243,15 @@ const TOLD: readonly Told[] = [
       drop(set, 'circuitWork')
     },
     checks: [...STARTS, ...PUMPS, ...RUNNING, 'inletScreen', 'orificeSize'],
-    tasks: ['settle', 'setValve', 'swapValve', 'swapCompressor', 'repairLeak', 'swapLiquidDryer', 'clearLine'],
+    tasks: [
+      'settle',
+      'setValve',
+      'swapValve',
+      'swapCompressor',
+      'repairLeak',
+      'swapLiquidDryer',
+      'clearLine',
+    ],
     ended: ['sweep', 'sweepFlammable', 'evacuate', 'evacuateWet'],
   },
   {

@@ -139,11 +139,7 @@ type SuspectsProps = { props: StageProps; actions: CheckActions }
 /** What must not be done now stands before every proposal. */
 function NotNow({ answer, unit, set, setId, change }: StageProps) {
   return (
-    <Vetoes
-      vetoes={answer.vetoes}
-      observations={wordsNow(set, answer.state)}
-      {...{ unit, setId, change }}
-    />
+    <Vetoes vetoes={answer.vetoes} observations={wordsNow(set, answer.state)} {...{ unit, setId, change }} />
   )
 }
 

@@ -27,7 +27,9 @@ import { Gates } from './Gates'
 /** Nothing is repaired where nothing is wrong, or where the list does not hold it. */
 const isRepairable = (fault: SuspectId) => fault !== 'unlisted' && fault !== 'healthy'
 
-type DecisionProps = Pick<StageProps, 'job' | 'change' | 'startRound' | 'suspect' | 'answer'> & { gates: readonly Gate[] }
+type DecisionProps = Pick<StageProps, 'job' | 'change' | 'startRound' | 'suspect' | 'answer'> & {
+  gates: readonly Gate[]
+}
 
 /** The faults of a suspect: one, or both of a pair. */
 const faultsOf = ({ fault, also }: StageProps['suspect']) => [fault, ...(also ? [also] : [])]
@@ -41,9 +43,7 @@ const decisionsOf = (suspect: StageProps['suspect'], gates: readonly Gate[]) =>
 
 /** Reasons that were written for the faults of a suspect go along into another repair. */
 const withReasons = (job: StageProps['job'], suspect: StageProps['suspect']) =>
-  together(
-    ...faultsOf(suspect).map((fault) => setOverride(fault, decisionOn(job, fault)?.override ?? '')),
-  )
+  together(...faultsOf(suspect).map((fault) => setOverride(fault, decisionOn(job, fault)?.override ?? '')))
 
 /** A fault with its gate, and whether it may be decided: proven, or with a reason of its own; never against a veto. */
 type Deciding = { fault: SuspectId; gate: Gate | undefined; needsReason: boolean; mayDecide: boolean }

@@ -24,5 +24,4 @@ export function useJobTime(job: Timed): number {
 }
 
 /** The time of the job now, as it is stored. */
-export const jobNow = (job: Timed): string =>
-  new Date(jobTime(clockOf(job), systemClock.now())).toISOString()
+export const jobNow = (job: Timed): string => new Date(jobTime(clockOf(job), systemClock.now())).toISOString()

@@ -1,6 +1,7 @@
 'use client'
 import { useMemo } from 'react'
-import { type UnitState, unitState } from '@/core/record/state/unitState'
+import { unitState } from '@/core/record/state/unitState'
+import type { UnitState } from '@/core/record/state/unit'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
 import { holdingNow } from '@/core/repair/work/holdingNow'

@@ -68,14 +68,23 @@ function OpenJob({ document, change, ...open }: FoundProps) {
   )
 }
 
-type LookedProps = OpenProps & { round: ReturnType<typeof useRound>; answer: Answered; looking: Looking; display: ReturnType<typeof useDisplay> }
+type LookedProps = OpenProps & {
+  round: ReturnType<typeof useRound>
+  answer: Answered
+  looking: Looking
+  display: ReturnType<typeof useDisplay>
+}
 
 function Looked({ round, answer, looking, display, ...open }: LookedProps) {
   const props = useStageProps(round, answer, looking, display)
   return <Bench {...open} job={round.job} props={props} setTemperature={display.setTemperature} />
 }
 
-type BenchProps = OpenProps & { job: StoredJob; props: StageProps; setTemperature: (unit: TemperatureUnit) => void }
+type BenchProps = OpenProps & {
+  job: StoredJob
+  props: StageProps
+  setTemperature: (unit: TemperatureUnit) => void
+}
 
 function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })

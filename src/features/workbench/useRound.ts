@@ -17,10 +17,7 @@ export function useRound(document: StoredDocument, changeDocument: ChangeDocumen
   const view = useMemo(() => viewOf(document, looking.round), [document, looking.round])
   const job = useMemo(() => withInside(view), [view])
   const { round } = view
-  const change = useCallback(
-    (edit: Edit) => changeDocument(inRound(edit, round)),
-    [changeDocument, round],
-  )
+  const change = useCallback((edit: Edit) => changeDocument(inRound(edit, round)), [changeDocument, round])
   const chooseRound = (id: string | undefined) => looking.look({ round: id })
   const startRound: StageProps['startRound'] = async (why, edit) => {
     const id = randomWord()

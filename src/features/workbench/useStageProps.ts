@@ -20,10 +20,7 @@ const whileAsked = ({ flags }: Answered['assessment']) => ({
 export const chosenSet = ({ readingSets }: StoredJob, chosen: string | undefined) =>
   readingSets.some(({ id }) => id === chosen) ? chosen : readingSets.at(-1)?.id
 
-type Rounded = Pick<
-  StageProps,
-  'job' | 'change' | 'chooseRound' | 'startRound' | 'saidRefrigerant'
->
+type Rounded = Pick<StageProps, 'job' | 'change' | 'chooseRound' | 'startRound' | 'saidRefrigerant'>
 
 /** What the stages are given, once there is an answer; what did not change stays the same object. */
 export function useStageProps(

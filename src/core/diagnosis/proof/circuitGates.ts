@@ -63,9 +63,8 @@ export const CIRCUIT_GATES = {
       {
         id: 'screen',
         observation: 'inletScreen',
-        acts: ['open'],
         label: 'Inlet screen clean, or none fitted: a plugged one points elsewhere',
-        acts: ['recover'],
+        acts: ['recover', 'open'],
         onRecord: ({ snapshot: { observations } }) =>
           observations.inletScreen === 'clean' || observations.inletScreen === 'none-fitted',
       },

@@ -33,7 +33,7 @@ const changesOf = ({ opens, isolates, joins, charges, water, clears, takesOff, p
     [opens, ['evacuated', 'below-atmosphere', 'terminals-under-pressure'], ['gas-inside']],
     [isolates, [], ['isolated']],
     [joins, ['isolated'], []],
-    [charges, ['evacuated', 'below-atmosphere', 'gas-inside', 'no-liquid', 'low-side-leak'], []],
+    [charges, ['evacuated', 'below-atmosphere', 'no-liquid', 'low-side-leak'], []],
     [water === 'drained', ['water-standing'], ['water-not-flowing']],
     [water === 'flowing', ['water-standing', 'water-not-flowing'], []],
     [clears, ['flammable'], []],

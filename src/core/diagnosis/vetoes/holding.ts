@@ -5,7 +5,8 @@ import type { ReadingSet } from '../../record/readings/schema'
 import { takeSnapshot } from '../../record/readings/snapshot'
 import type { JobSet } from '../../record/records/set'
 import { timedSets } from '../../record/state/timeline'
-import { type Mending, type UnitState, unitState } from '../../record/state/unitState'
+import { unitState } from '../../record/state/unitState'
+import type { Mending, UnitState } from '../../record/state/unit'
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
 import { ENDED_BY_PART } from './effects'
 import { OF_STATE } from './ofState'
@@ -34,15 +35,19 @@ function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitStat
   const atmosphere = siteAtmosphere(unit)
   const scenes: Scene[] = []
   const ofSets = timedSets(sets).map(({ set, at }): Said => {
-    const scene = sceneOf(unitAs(unit, set.refrigerant), set, takeSnapshot(set, unit.refrigerant, atmosphere), [
-      ...scenes,
-    ])
+    const scene = sceneOf(
+      unitAs(unit, set.refrigerant),
+      set,
+      takeSnapshot(set, unit.refrigerant, atmosphere),
+      [...scenes],
+    )
     scenes.push(scene)
     return { at, says: (id) => READS[id](scene) }
   })
-  const ofWork = mendings.map(
-    (each): Said => ({ at: each.at, says: (id) => (endsOf(each).includes(id) ? 'lifted' : undefined) }),
-  )
+  const ofWork = mendings.map((each): Said => ({
+    at: each.at,
+    says: (id) => (endsOf(each).includes(id) ? 'lifted' : undefined),
+  }))
   return [...ofSets, ...ofWork].sort((a, b) => (a.at === b.at ? 0 : a.at - b.at))
 }
 
@@ -69,7 +74,5 @@ export function holdingVetoes(
   state: UnitState = stateOfSets(unit, sets as readonly JobSet[]),
 ): VetoId[] {
   const said = judged(unit, (sets.length > 0 ? sets : [UNREAD]) as readonly JobSet[], state)
-  return VETO_IDS.filter((id) =>
-    isJudged(id) ? lastWord(id, said) === 'holds' : OF_STATE[id](state, unit),
-  )
+  return VETO_IDS.filter((id) => (isJudged(id) ? lastWord(id, said) === 'holds' : OF_STATE[id](state, unit)))
 }

@@ -1,12 +1,8 @@
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
-import {
-  isGas,
-  isNitrogenPressure,
-  type UnitState,
-  workedSections,
-} from '../../record/state/unitState'
+import { isGas, isNitrogenPressure, workedSections } from '../../record/state/contents'
+import type { UnitState } from '../../record/state/unit'
 import type { VetoId } from '../../safety/vetoes'
 import type { JudgedVeto } from './says'
 

@@ -72,7 +72,9 @@ test.each<readonly [string, readonly Edit[], Job['day']]>([
   const job = after(...edits)
   expect(job.day).toEqual(day)
   expect(jobSchema.safeParse(documentOf(job)).success).toBe(true)
-  expect(diffJobs(documentOf(JOB), documentOf(job)).map(({ kind, id }) => [kind, id])).toEqual([['day', 'only']])
+  expect(diffJobs(documentOf(JOB), documentOf(job)).map(({ kind, id }) => [kind, id])).toEqual([
+    ['day', 'only'],
+  ])
 })
 
 test('what is taken back leaves no day behind', () => {

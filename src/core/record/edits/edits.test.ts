@@ -171,9 +171,7 @@ describe('sets and readings', () => {
       'strong',
     ])
     expect(changed.readingSets[0]).not.toHaveProperty('observations')
-    expect(
-      latestWords(readings.observeLatest('acidTest', undefined)(changed, stamp).readingSets),
-    ).toEqual({
+    expect(latestWords(readings.observeLatest('acidTest', undefined)(changed, stamp).readingSets)).toEqual({
       sightGlass: 'clear',
     })
   })
@@ -355,12 +353,12 @@ describe('a job as records', () => {
     expect(again.unit).toBe(first.unit)
   })
   test('an edit changes one record; a tick no set', () => {
-    expect(diff(full, lists.tick('part:x', true)(full, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
-      [['tick', 'part:x']],
-    )
-    expect(
-      diff(full, readings.observe('b', 'oilStain', 'none')(full, stamp)).map(({ id }) => id),
-    ).toEqual(['b'])
+    expect(diff(full, lists.tick('part:x', true)(full, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
+      ['tick', 'part:x'],
+    ])
+    expect(diff(full, readings.observe('b', 'oilStain', 'none')(full, stamp)).map(({ id }) => id)).toEqual([
+      'b',
+    ])
     expect(diff(full, sets.removeSet('b')(full, stamp))).toMatchObject([{ id: 'b', after: undefined }])
     expect(diff(full, structuredClone(full))).toEqual([])
   })

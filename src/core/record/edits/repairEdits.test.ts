@@ -33,9 +33,9 @@ test('figures of the repair: written, taken away, and the record goes with the l
 const diff = (before: Job, after: Job) => diffJobs(documentOf(before), documentOf(after))
 test('one change is one record', () => {
   const job = after(setRepair({ acidNumber: 0.1 }))
-  expect(diff(job, setRepair({ acidNumber: 0.2 })(job, stamp)).map(({ kind, id }) => [kind, id])).toEqual(
-    [['repair', 'only']],
-  )
+  expect(diff(job, setRepair({ acidNumber: 0.2 })(job, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
+    ['repair', 'only'],
+  ])
   expect(diff(start, considerDryers([OWN])(start, stamp)).map(({ kind, id }) => [kind, id])).toEqual([
     ['dryer', 'own-9'],
   ])

@@ -5,7 +5,10 @@ import type { StepRecord } from '../records/step'
 import type { Job } from './job'
 
 /** The steps of every round of a job. */
-export const allSteps = ({ steps, others }: Pick<Job, 'steps'> & Partial<Pick<Job, 'others'>>): StepRecord[] =>
+export const allSteps = ({
+  steps,
+  others,
+}: Pick<Job, 'steps'> & Partial<Pick<Job, 'others'>>): StepRecord[] =>
   others ? [...others.steps, ...steps] : steps
 
 /** The logs of every round of a job. */
@@ -18,6 +21,8 @@ type Rounds = Pick<Job, 'rounds'> & Partial<Pick<Job, 'round' | 'repair' | 'othe
 export function roundRefrigerant(job: Rounds, round: string): RefrigerantName | undefined {
   const written = job.rounds.find(({ id }) => id === round)?.refrigerant
   const repair =
-    (job.round ?? ONLY_ID) === round ? job.repair : job.others?.repairs.find((each) => roundOf(each) === round)
+    (job.round ?? ONLY_ID) === round
+      ? job.repair
+      : job.others?.repairs.find((each) => roundOf(each) === round)
   return written ?? repair?.refrigerantTo
 }

@@ -79,7 +79,10 @@ export type StoredDocument = JobDocument & { id: string; createdAt: string; upda
 /** Lists of the document that hold one record a round: a view holds that of its round under the kind's name. */
 type SingleList = (typeof LISTS)[SingleKind]['list']
 /** What other rounds of a job hold. */
-export type OtherRounds = Pick<JobDocument, 'decisions' | 'ticks' | 'steps' | 'takenOff' | 'logs' | SingleList>
+export type OtherRounds = Pick<
+  JobDocument,
+  'decisions' | 'ticks' | 'steps' | 'takenOff' | 'logs' | SingleList
+>
 
 /**
  * A job as one of its rounds sees it: its own decisions, steps and logs, its one repair, day, run and closing; sets, photos,

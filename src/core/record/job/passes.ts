@@ -14,8 +14,7 @@ export const latestPass = <S extends Pick<StepRecord, 'task' | 'pass'>>(
   task: string,
 ): S | undefined =>
   steps.reduce<S | undefined>(
-    (latest, step) =>
-      step.task === task && (!latest || passOf(step) > passOf(latest)) ? step : latest,
+    (latest, step) => (step.task === task && (!latest || passOf(step) > passOf(latest)) ? step : latest),
     undefined,
   )
 

@@ -93,11 +93,16 @@ const FULL: JobDocument = {
     { id: 'only', why: 'first', refrigerant: 'R-410A', closedAt: '2026-05-04T12:00:00Z' },
     { id: 'two', why: 'return', at: '2026-06-04T10:00:00Z' },
   ],
-  closings: [{ recovered: { value: 6, unit: 'lb' }, proven: 'proven' }, { round: 'two', note: 'leaks again' }],
+  closings: [
+    { recovered: { value: 6, unit: 'lb' }, proven: 'proven' },
+    { round: 'two', note: 'leaks again' },
+  ],
   repairs: [{ startedAt: '2026-05-04T11:40:00Z' }, { round: 'two', valvesTight: true }],
   days: [{ crew: 2 }],
   runs: [{ bubbledAt: '2026-05-04T10:40:00Z', pump: { hose: '3/8', coresOut: true } }],
-  steps: [{ id: 'recover', task: 'recover', spans: [{ from: '2026-05-04T10:00:00Z' }], note: 'cylinder cooled' }],
+  steps: [
+    { id: 'recover', task: 'recover', spans: [{ from: '2026-05-04T10:00:00Z' }], note: 'cylinder cooled' },
+  ],
   takenOff: [{ id: 'bulb', what: 'bulb', label: 'Bulb', offAt: '2026-05-04T10:05:00Z' }],
 }
 

@@ -95,9 +95,15 @@ export function readJobText(text: string): JobReading {
   return readJobValue(value)
 }
 
+/** The same document with its fields in the order of the schema: what was read and written again is the same text. */
+function inOrder(job: JobDocument): JobDocument {
+  const result = jobSchema.safeParse(job)
+  return result.success ? result.data : job
+}
+
 /** The text of an exported file. @param envelopes of its records, where it comes out of a store */
 export function writeJobText(job: JobDocument, envelopes?: FileEnvelopes): string {
-  const { format, version, ...rest } = job
+  const { format, version, ...rest } = inOrder(job)
   const document = { format, version, kinds: CURRENT_KINDS, ...rest, ...(envelopes ? { envelopes } : {}) }
   return `${JSON.stringify(document, null, 2)}\n`
 }

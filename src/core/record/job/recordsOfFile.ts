@@ -19,10 +19,11 @@ const fileEnvelopeSchema = envelopeSchema.pick({
   at: true,
   deleted: true,
 })
-export type FileEnvelope = z.infer<typeof fileEnvelopeSchema>
 
 /** Envelopes by kind and id: "set/abc". */
-export const fileEnvelopesSchema = z.record(z.string(), fileEnvelopeSchema, { error: 'is no list of envelopes' })
+export const fileEnvelopesSchema = z.record(z.string(), fileEnvelopeSchema, {
+  error: 'is no list of envelopes',
+})
 export type FileEnvelopes = z.infer<typeof fileEnvelopesSchema>
 export const envelopeKey = (kind: KindName, id: string): string => `${kind}/${id}`
 
@@ -68,7 +69,10 @@ export function withNewRecords(
   const isOfHead = ([key]: readonly [string, unknown]) => HEAD_KEYS.includes(key)
   const all = Object.entries(document)
   const head = newer('head', versions.get('head')!, Object.fromEntries(all.filter(isOfHead)))
-  const next: RawData = { ...Object.fromEntries(all.filter((entry) => !isOfHead(entry))), ...(head as RawData) }
+  const next: RawData = {
+    ...Object.fromEntries(all.filter((entry) => !isOfHead(entry))),
+    ...(head as RawData),
+  }
   for (const kind of LIST_KINDS) {
     const list = document[LISTS[kind].list]
     if (Array.isArray(list))

@@ -26,7 +26,7 @@ export function roundsOf(job: Pick<JobDocument, 'rounds' | 'createdAt'>): Round[
 }
 
 /** The round that is worked on: the last that began. */
-export const currentRound = (job: Pick<JobDocument, 'rounds' | 'createdAt'>): string => roundsOf(job).at(-1)!.id
+const currentRound = (job: Pick<JobDocument, 'rounds' | 'createdAt'>): string => roundsOf(job).at(-1)!.id
 
 /** A list parted by round; the same list where all of it belongs to one. */
 function parted<T extends Tagged>(list: T[], round: string): readonly [own: T[], others: T[]] {
@@ -40,11 +40,12 @@ export function viewOf(document: StoredDocument, round?: string): StoredJob
 export function viewOf(document: JobDocument, round?: string): Job
 export function viewOf(document: JobDocument, wanted?: string): Job {
   const round =
-    wanted !== undefined && roundsOf(document).some(({ id }) => id === wanted) ? wanted : currentRound(document)
+    wanted !== undefined && roundsOf(document).some(({ id }) => id === wanted)
+      ? wanted
+      : currentRound(document)
   const lists = { ...document } as Record<string, unknown>
   const others: Record<string, unknown> = {}
-  for (const list of BY_ROUND)
-    [lists[list], others[list]] = parted(document[list] as Tagged[], round)
+  for (const list of BY_ROUND) [lists[list], others[list]] = parted(document[list] as Tagged[], round)
   for (const kind of SINGLES) {
     const { list } = LISTS[kind]
     const [own, rest] = parted(document[list] as Tagged[], round)

@@ -8,7 +8,6 @@ export type Stage = (typeof STAGES)[number]
 
 const hasReadings = (job: Job): boolean => job.readingSets.some((set) => Object.keys(set.readings).length > 0)
 
-
 const DONE: Readonly<Record<Stage, (job: Job) => boolean>> = {
   arrive: (job) => Boolean(job.title && job.arrival?.complaint),
   measure: hasReadings,

@@ -1,7 +1,7 @@
 import type { ObservationKey } from './observations'
 
 /** Words that say how the unit stands at a moment, not what is wrong with it: when each was put is kept with its set. */
-export const STATE_WORDS = [
+const STATE_WORDS = [
   'terminalCover',
   'pressureOff',
   'servicePortState',

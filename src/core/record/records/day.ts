@@ -99,4 +99,10 @@ export type Day = z.infer<typeof daySchema>
 export type Quote = NonNullable<Day['quote']>
 
 /** How the day is planned: one of each round. */
-export const DAY = defineKind({ kind: 'day', version: 2, schema: daySchema, migrations: [widened(2)], defaults: {} })
+export const DAY = defineKind({
+  kind: 'day',
+  version: 2,
+  schema: daySchema,
+  migrations: [widened(2)],
+  defaults: {},
+})

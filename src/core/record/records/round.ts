@@ -5,7 +5,7 @@ import { idSchema } from './fields'
 import { defineKind } from './kind'
 
 /** Why a round began: the first repair, a fault found during the work or later, a return visit that opens again. */
-export const ROUND_REASONS = ['first', 'found', 'return'] as const
+const ROUND_REASONS = ['first', 'found', 'return'] as const
 export type RoundReason = (typeof ROUND_REASONS)[number]
 
 export const roundSchema = z.strictObject({

@@ -86,4 +86,10 @@ export const runSchema = z.strictObject({
 export type Run = z.infer<typeof runSchema>
 
 /** What belongs to the work as a whole: one of each round. */
-export const RUN = defineKind({ kind: 'run', version: 2, schema: runSchema, migrations: [widened(2)], defaults: {} })
+export const RUN = defineKind({
+  kind: 'run',
+  version: 2,
+  schema: runSchema,
+  migrations: [widened(2)],
+  defaults: {},
+})

@@ -12,18 +12,16 @@ export type Contents =
 export type Filling = Extract<Contents, 'nitrogen' | 'nitrogen-pressure' | 'trace' | 'vacuum'>
 
 /** Parts whose change ends a state. */
-export const REPLACED_PARTS = [
-  'compressor',
-  'lead',
-  'terminal-plug',
-  'fan-motor',
-  'crankcase-heater',
-  'metering-device',
-  'reversing-valve',
-  'liquid-dryer',
-  'oil',
-] as const
-export type ReplacedPart = (typeof REPLACED_PARTS)[number]
+export type ReplacedPart =
+  | 'compressor'
+  | 'lead'
+  | 'terminal-plug'
+  | 'fan-motor'
+  | 'crankcase-heater'
+  | 'metering-device'
+  | 'reversing-valve'
+  | 'liquid-dryer'
+  | 'oil'
 
 /**
  * What a task does to the unit: a column of its row. What can hurt counts from its beginning, what ends a danger when it is

@@ -38,7 +38,8 @@ export const OFF_IDS = Object.keys(OFF_PARTS) as OffId[]
 export const isOffId = (word: string): word is OffId => Object.hasOwn(OFF_PARTS, word)
 export const offLabel = (id: OffId): string => OFF_PARTS[id].label
 /** Whether a unit has such a part. */
-export const hasOffPart = (id: OffId, unit: UnitPlate): boolean => (OFF_PARTS as Record<OffId, OffPart>)[id].on?.(unit) ?? true
+export const hasOffPart = (id: OffId, unit: UnitPlate): boolean =>
+  (OFF_PARTS as Record<OffId, OffPart>)[id].on?.(unit) ?? true
 
 /** The cover of the compressor's terminals: bench, list and vetoes mean the same one. */
 export const COVER: OffId = 'terminal-cover-of-the-compressor'

@@ -3,7 +3,7 @@ import type { JobSet } from '../records/set'
 import { type EffectsOf, type StateRecords, timelineOf } from './timeline'
 
 /** What is inside when each set is taken, by the set's id: as charged until then, or as somebody says. */
-export function refrigerantsOf(
+function refrigerantsOf(
   job: StateRecords & { readonly unit: { readonly refrigerant: RefrigerantName } },
   effectsOf: EffectsOf,
 ): ReadonlyMap<string, RefrigerantName> {

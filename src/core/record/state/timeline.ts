@@ -7,6 +7,8 @@ import type { StepRecord } from '../records/step'
 import { isStateWord, type StateWord } from '../readings/stateWords'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import type { Effects } from './effects'
+import type { UnitPlate } from '../equipment/unit'
+import { COVER, hasOffPart, type OffId } from './offParts'
 
 /** What of a job says how the unit stands. */
 export type StateRecords = Pick<Job, 'unit' | 'readingSets' | 'steps' | 'takenOff' | 'rounds'> &
@@ -16,10 +18,14 @@ export type StateRecords = Pick<Job, 'unit' | 'readingSets' | 'steps' | 'takenOf
 export type EffectsOf = (step: Pick<StepRecord, 'task'>) => Effects
 
 /** Something that changed how the unit stands, or showed it. */
-export type StateEvent =
+type StateEvent =
   | { readonly type: 'set'; readonly set: JobSet; readonly words: readonly StateWord[] }
   | { readonly type: 'word'; readonly word: StateWord; readonly value: string }
-  | { readonly type: 'begin' | 'end'; readonly effects: Effects; readonly refrigerant?: RefrigerantName | undefined }
+  | {
+      readonly type: 'begin' | 'end'
+      readonly effects: Effects
+      readonly refrigerant?: RefrigerantName | undefined
+    }
   | { readonly type: 'off'; readonly what: string; readonly state: 'off' | 'back' | 'stays' }
   | { readonly type: 'bled' }
 
@@ -40,7 +46,9 @@ function eventsOfSet(set: JobSet, at: number): Timed[] {
   const later = words.flatMap((word): Timed[] => {
     const said = instantOf(set.seenAt?.[word])
     const value = set.observations?.[word]
-    return said !== undefined && said > at && value !== undefined ? [{ type: 'word', word, value, at: said }] : []
+    return said !== undefined && said > at && value !== undefined
+      ? [{ type: 'word', word, value, at: said }]
+      : []
   })
   const isLater = (word: StateWord) => later.some((each) => each.type === 'word' && each.word === word)
   return [{ type: 'set', set, words: words.filter((word) => !isLater(word)), at }, ...later]
@@ -65,6 +73,29 @@ function eventsOfRow({ what, offAt, backAt, stays }: Job['takenOff'][number]): T
   ]
 }
 
+/** Whether somebody said in a step's own round, since the pass was called for, that a part is back on: then it is. */
+function isSaidBack(rows: readonly Job['takenOff'][number][], step: StepRecord, what: string): boolean {
+  if (what === COVER) return false
+  const row = rows.find((each) => each.what === what && roundOf(each) === roundOf(step))
+  const back = instantOf(row?.backAt)
+  return back !== undefined && back >= (instantOf(step.calledAt) ?? -Infinity)
+}
+
+/**
+ * The effects of a step; what it takes off by its row stays as somebody said of it by hand. The terminal cover alone counts as
+ * off whenever a task that takes it off begins.
+ */
+function effectsAsSaid(
+  unit: UnitPlate,
+  rows: readonly Job['takenOff'][number][],
+  step: StepRecord,
+  effects: Effects,
+): Effects {
+  if (!effects.takesOff) return effects
+  const comesOff = (what: OffId) => hasOffPart(what, unit) && !isSaidBack(rows, step, what)
+  return { ...effects, takesOff: effects.takesOff.filter(comesOff) }
+}
+
 const byTime = (a: Timed, b: Timed) => (a.at === b.at ? 0 : a.at - b.at)
 
 /** Everything that says how the unit stands, over all rounds, in the order in which it happened. */
@@ -77,7 +108,11 @@ export function timelineOf(job: StateRecords, effectsOf: EffectsOf): Timed[] {
   return [
     ...timedSets(job.readingSets).flatMap(({ set, at }) => eventsOfSet(set, at)),
     ...allSteps(job).flatMap((step) =>
-      eventsOfStep(step, effectsOf(step), roundRefrigerant(job, roundOf(step))),
+      eventsOfStep(
+        step,
+        effectsAsSaid(job.unit as UnitPlate, rows, step, effectsOf(step)),
+        roundRefrigerant(job, roundOf(step)),
+      ),
     ),
     ...rows.flatMap(eventsOfRow),
     ...bled,

@@ -18,7 +18,7 @@ import { ancestorsOf, graphOf } from './graph'
 import { obeying } from './obey'
 import { type Plan, planRepair } from './plan'
 import { rulesOf } from './rules'
-import { actsOf, type TaskId, taskRow, usesFlame, taskEffects } from './tasks/tasks'
+import { actsOf, type TaskId, usesFlame, taskEffects } from './tasks/tasks'
 
 /** What makes each class of contamination. */
 const INSIDES: Readonly<Record<string, Observations>> = {

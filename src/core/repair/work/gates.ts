@@ -2,7 +2,7 @@ import { isAtOrBefore } from '../../base/units/instants'
 import type { Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { latestPass } from '../../record/job/passes'
-import type { UnitState } from '../../record/state/unitState'
+import type { UnitState } from '../../record/state/unit'
 import type { LogHead, LogPurpose } from '../../record/records/log'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
@@ -24,16 +24,19 @@ export type WorkScene = {
 }
 
 /** The pass of a task that counts. */
-const stepOf = ({ job }: Pick<WorkScene, 'job'>, id: TaskId): StepRecord | undefined => latestPass(job.steps, id)
+const stepOf = ({ job }: Pick<WorkScene, 'job'>, id: TaskId): StepRecord | undefined =>
+  latestPass(job.steps, id)
 const isDone = (scene: WorkScene, id: TaskId): boolean => stepOf(scene, id)?.doneAt !== undefined
 const anyDone = (scene: WorkScene, ids: readonly TaskId[]) => ids.some((id) => isDone(scene, id))
 
 /** Whether a log belongs to the pass of its task that counts: what an earlier pass showed opens nothing any more. */
-export function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: LogHead): boolean {
+function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: LogHead): boolean {
   const own = job.steps.find(({ id }) => id === step)
   if (own) return latestPass(job.steps, own.task) === own
   // a log that names no step was kept before any task was done once more
-  return job.steps.every(({ calledAt }) => calledAt === undefined || isAtOrBefore(calledAt, Date.parse(startedAt)))
+  return job.steps.every(
+    ({ calledAt }) => calledAt === undefined || isAtOrBefore(calledAt, Date.parse(startedAt)),
+  )
 }
 
 /** The latest log of a purpose decides: an earlier one that passed says nothing of what was done since. */

@@ -1,7 +1,7 @@
 import { ENDED_BY_PART } from '../../diagnosis/vetoes/effects'
 import { isJudged, stateVetoes } from '../../diagnosis/vetoes/holding'
 import type { UnitPlate } from '../../record/equipment/unit'
-import type { UnitState } from '../../record/state/unitState'
+import type { UnitState } from '../../record/state/unit'
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
 import type { Plan } from '../plan/plan'
 

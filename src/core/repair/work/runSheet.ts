@@ -71,11 +71,7 @@ function stateOf(
 }
 
 /** Tasks that a task waits for and that are not over; beside a task that runs only its start counts. */
-function waiting(
-  task: PlanTask,
-  records: Records,
-  refused: ReadonlySet<string>,
-): TaskId[] {
+function waiting(task: PlanTask, records: Records, refused: ReadonlySet<string>): TaskId[] {
   const isPast = (id: TaskId) => {
     const record = records.get(id)
     return refused.has(id) || record?.doneAt !== undefined || record?.skipped !== undefined
@@ -87,7 +83,11 @@ function waiting(
 function stepAt(
   scene: SheetScene,
   task: PlanTask,
-  { records, refused, now }: { readonly records: Records; readonly refused: ReadonlySet<string>; readonly now: number },
+  {
+    records,
+    refused,
+    now,
+  }: { readonly records: Records; readonly refused: ReadonlySet<string>; readonly now: number },
 ): SheetStep {
   const record = records.get(task.id)
   const waitsFor = waiting(task, records, refused)

@@ -1,7 +1,7 @@
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Job } from '../../record/job/job'
 import { hasOffPart, isOffId, OFF_IDS, offLabel } from '../../record/state/offParts'
-import type { UnitState } from '../../record/state/unitState'
+import type { UnitState } from '../../record/state/unit'
 import { isTask, taskEffects } from '../plan/tasks/tasks'
 
 /** One line of the taken-off list. */

@@ -32,5 +32,7 @@ export function unplannedTasks(
   planned: readonly Pick<PlanTask, 'id'>[],
 ): PlanTask[] {
   const ids = new Set(steps.map(({ task }) => task))
-  return [...ids].filter(isTask).flatMap((id) => (planned.some((task) => task.id === id) ? [] : [taskAlone(id)]))
+  return [...ids]
+    .filter(isTask)
+    .flatMap((id) => (planned.some((task) => task.id === id) ? [] : [taskAlone(id)]))
 }

@@ -3,19 +3,35 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
+import { setRoundReason } from '@/core/record/edits/roundEdits'
+import { roundLookedAt } from '@/core/record/job/rounds'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import type { StageProps } from '../stageProps'
 import { REASON_NAMES } from './roundText'
 
 const REASONS = ['found', 'return'] as const
 
 /** Begins another repair of the same circuit; the one that is looked at stays as it is. */
-export function AnotherRepair({ job, startRound }: StageProps) {
+export function AnotherRepair({ job, change, startRound }: StageProps) {
   const router = useRouter()
   const start = async (why: (typeof REASONS)[number]) => {
     if (await startRound(why)) router.push(`/job/${encodeURIComponent(job.id)}/diagnose`)
   }
+  const { why } = roundLookedAt(job)
   return (
     <Box component="section" aria-labelledby="another-title">
+      {why !== 'first' && (
+        <ChoiceChips
+          label="Why this repair began"
+          values={REASONS}
+          value={why}
+          labels={REASON_NAMES}
+          onChange={(value) => {
+            const reason = REASONS.find((each) => each === value)
+            if (reason) void change(setRoundReason(reason))
+          }}
+        />
+      )}
       <Typography id="another-title" variant="h2">
         Another repair of this circuit
       </Typography>

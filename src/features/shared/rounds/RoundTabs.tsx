@@ -13,9 +13,7 @@ export function RoundTabs({ job, change, chooseRound }: StageProps) {
   const rounds = jobRounds(job)
   if (rounds.length < 2) return null
   return (
-    <Box
-      sx={{ display: 'flex', alignItems: 'center', borderBottom: 1, borderColor: 'divider', minWidth: 0 }}
-    >
+    <Box sx={{ display: 'flex', alignItems: 'center', borderBottom: 1, borderColor: 'divider', minWidth: 0 }}>
       <Tabs
         value={job.round}
         onChange={(_event, id: string) => chooseRound(id)}

@@ -13,7 +13,7 @@ export const REASON_NAMES: Readonly<Record<RoundReason, string>> = {
 }
 
 /** What was decided in a round, in a few words. */
-export function roundFaults(job: Job, round: string): string {
+function roundFaults(job: Job, round: string): string {
   const all = [...job.decisions, ...(job.others?.decisions ?? [])]
   const own = decided({ decisions: all.filter((each) => roundOf(each) === round) })
   return own.map(({ fault }) => (isSuspect(fault) ? suspectLabel(fault) : fault)).join('; ')

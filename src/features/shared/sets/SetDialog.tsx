@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { AutosaveField } from '@/ui/AutosaveField'
 import type { StageProps } from '../stageProps'
-import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
+import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
 import {
   markConditionsChanged,
   removeSet,
@@ -22,6 +22,36 @@ import {
 
 /** Evaporators of one circuit that the list offers; a file may hold up to twelve. */
 const BRANCHES = [1, 2, 3, 4] as const
+
+type InsideProps = Pick<StageProps, 'set' | 'setId' | 'change' | 'saidRefrigerant' | 'unit'>
+
+/** What was inside: it follows from what was charged until then, unless the technician knows better. */
+function InsideField({ set, setId, change, saidRefrigerant, unit }: InsideProps) {
+  const follows = saidRefrigerant === undefined ? `: ${set.refrigerant ?? unit.refrigerant}` : ''
+  return (
+    <TextField
+      select
+      label="Refrigerant inside"
+      value={saidRefrigerant ?? ''}
+      helperText="This set and later ones are judged by it, until another is charged"
+      onChange={({ target: { value } }) =>
+        void change(
+          setRefrigerant(
+            setId,
+            REFRIGERANT_NAMES.find((name) => name === value),
+          ),
+        )
+      }
+    >
+      <MenuItem value="">as charged until then{follows}</MenuItem>
+      {REFRIGERANT_NAMES.map((name) => (
+        <MenuItem key={name} value={name}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  )
+}
 
 /** Name of a set, what was different, its branch; conditions that changed; taking it out. */
 export function SetDialog({
@@ -70,30 +100,7 @@ export function SetDialog({
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          select
-          label="Refrigerant inside"
-          value={saidRefrigerant ?? ''}
-          helperText="Readings of this set and of later ones are judged by it, until another is charged"
-          onChange={({ target }) =>
-            void change(
-              setRefrigerant(
-                setId,
-                target.value === '' ? undefined : (target.value as RefrigerantName),
-              ),
-            )
-          }
-        >
-          <MenuItem value="">
-            as charged until then
-            {saidRefrigerant === undefined ? `: ${set.refrigerant ?? unit.refrigerant}` : ''}
-          </MenuItem>
-          {REFRIGERANT_NAMES.map((name) => (
-            <MenuItem key={name} value={name}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <InsideField {...{ set, setId, change, saidRefrigerant, unit }} />
         <Box>
           <Button variant="outlined" onClick={() => void change(markConditionsChanged(setId))}>
             Conditions changed now

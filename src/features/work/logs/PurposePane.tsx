@@ -41,7 +41,10 @@ export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
 }
 
 /** The head of a log that begins now. */
-function headFor({ job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>, isLive: boolean): LogHead {
+function headFor(
+  { job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>,
+  isLive: boolean,
+): LogHead {
   const channels = PURPOSE_CHANNELS[purpose]
   const title = PURPOSE_NAMES[purpose]
   return {

@@ -11,7 +11,10 @@ export const REPLACE_TASKS = defineTasks({
     ...BRAZED,
     label: 'Swap the compressor: cut out, clean, fit, braze under nitrogen',
     handsOn: [45, 90, 180],
-    effects: { takesOff: [...AT_COMPRESSOR, 'feet-and-sound-jacket-of-the-compressor'], replaces: ['compressor'] },
+    effects: {
+      takesOff: [...AT_COMPRESSOR, 'feet-and-sound-jacket-of-the-compressor'],
+      replaces: ['compressor'],
+    },
     cautions: ['shock', 'brazing', 'oilFire', 'lifting', 'hotWork'],
     fails: {
       sentence: 'It does not fit: stubs plugged, nitrogen in, back with the right one.',
@@ -80,7 +83,10 @@ export const REPLACE_TASKS = defineTasks({
     ...BRAZED,
     label: 'Swap the reversing valve with its coil, body wrapped and under 250 F, one joint at a time',
     handsOn: [60, 90, 150],
-    effects: { takesOff: ['coil-of-the-reversing-valve', 'sensors-and-straps-on-the-lines-of-the-reversing-valve'], replaces: ['reversing-valve'] },
+    effects: {
+      takesOff: ['coil-of-the-reversing-valve', 'sensors-and-straps-on-the-lines-of-the-reversing-valve'],
+      replaces: ['reversing-valve'],
+    },
     cautions: ['brazing', 'oilFire', 'hotWork'],
   },
   swapSolenoid: {

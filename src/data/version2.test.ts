@@ -1,0 +1,174 @@
+import 'fake-indexeddb/auto'
+import { readFileSync } from 'node:fs'
+import path from 'node:path'
+import { createAnswerer } from '@/core/answer/answer'
+import { readArchive } from '@/core/record/archive/backup'
+import { setTitle } from '@/core/record/edits/headEdits'
+import { addTaken, beginStep, markTaken } from '@/core/record/edits/workEdits'
+import type { JobDocument, StoredDocument } from '@/core/record/job/job'
+import { knownJob } from '@/core/record/job/known'
+import { progressOf, stageStates } from '@/core/record/job/stages'
+import { readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
+import { documentOf, viewOf } from '@/core/record/job/rounds'
+import type { StoredRecord } from '@/core/record/records/envelope'
+import { KIND_NAMES } from '@/core/record/records/kinds'
+import { unitState } from '@/core/record/state/unitState'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
+import { workBegan } from '@/core/repair/plan/workBegan'
+import { holdingNow } from '@/core/repair/work/holdingNow'
+import { runSheet } from '@/core/repair/work/runSheet'
+import { takenOffList } from '@/core/repair/work/takenOff'
+import { readWholeJob } from './archive'
+import { type JobIndexRow, OrzoDatabase } from './database'
+import fixture from './fixtures/version2.json'
+import { importJob } from './importing'
+import { changeJob, getDocument } from './records'
+import { undo } from './undo'
+
+/** Rows, files and a backup as the build before rounds wrote them, and what that build made of them. */
+const IDS = Object.keys(fixture.files) as (keyof typeof fixture.files)[]
+const LATER = '2026-06-01T08:00:00.000Z'
+const CLOCK = { now: () => Date.parse(LATER), zone: () => 'UTC' }
+const READ_AT = Date.parse('2026-05-04T20:00:00.000Z')
+let count = 0
+const databases: OrzoDatabase[] = []
+const fresh = () => {
+  count += 1
+  const db = new OrzoDatabase(`version2-${count}`)
+  databases.push(db)
+  return db
+}
+afterAll(() => Promise.all(databases.map((db) => db.delete())))
+
+async function oldStore(): Promise<OrzoDatabase> {
+  const db = fresh()
+  await db.records.bulkAdd(fixture.records as StoredRecord[])
+  await db.jobIndex.bulkAdd(fixture.jobIndex as JobIndexRow[])
+  return db
+}
+
+/** The same facts that the build before rounds wrote down of a job. */
+function meaningOf(document: StoredDocument) {
+  const job = knownJob(viewOf(document))
+  const { unit } = job
+  const answer = createAnswerer().whole({ job })
+  const { plan, vetoes } = answer
+  const state = unitState(job, effectsOf)
+  const holding = holdingNow({ unit, vetoes, state, plan, began: workBegan(job) })
+  const sheet = runSheet({ job, tasks: plan.tasks, state, holding }, READ_AT)
+  const tasks = plan.tasks.map(({ id }) => id)
+  return {
+    progress: progressOf(job),
+    stages: JSON.parse(JSON.stringify(stageStates(job))) as unknown,
+    faults: answer.faults,
+    vetoes: plan.holding,
+    class: plan.contamination.class,
+    path: plan.refrigerantPath.path,
+    charge: plan.charge?.total,
+    leader: answer.ranking.suspects[0]!.fault,
+    tasks,
+    steps: sheet.steps.map(({ task, state: at, hands, gates }) => ({
+      id: task.id,
+      state: at,
+      hands,
+      gates: gates.map(({ id, isOpen, missing, override }) => ({
+        id,
+        isOpen,
+        missing,
+        ...(override === undefined ? {} : { override }),
+      })),
+    })),
+    unplanned: sheet.unplanned.length,
+    off: takenOffList({ job, state, tasks }).map(({ what, label, state: at }) => ({
+      id: what,
+      label,
+      state: at,
+    })),
+  }
+}
+
+/** What the plan says more than before: what a swap takes off goes back on before the start. */
+const ADDED = 'closeCover'
+
+describe.each(IDS)('%s', (id) => {
+  const old = fixture.means[id]
+  test('stored rows open and mean the same', async () => {
+    const db = await oldStore()
+    const now = meaningOf((await getDocument(db, id))!)
+    const without = <T>(list: readonly T[], name: (each: T) => string) =>
+      list.filter((each) => name(each) !== ADDED)
+    expect({
+      ...now,
+      tasks: without(now.tasks, (each) => each),
+      steps: without(now.steps, (each) => each.id),
+    }).toEqual({
+      progress: old.progress,
+      stages: old.stages,
+      faults: old.faults,
+      vetoes: old.vetoes,
+      class: old.class,
+      path: old.path,
+      ...('charge' in old ? { charge: old.charge } : { charge: undefined }),
+      leader: old.leader,
+      tasks: without(old.tasks as string[], (each) => each),
+      steps: without(
+        old.sheet as { id: string; state: string; hands: number; gates: unknown }[],
+        (each) => each.id,
+      ).map(({ id: task, state, hands, gates }) => ({ id: task, state, hands, gates })),
+      unplanned: 0,
+      off: old.off,
+    })
+  })
+  test('its file of version 2 says what the rows say', async () => {
+    const db = await oldStore()
+    const reading = readJobText(JSON.stringify(fixture.files[id]))
+    expect(reading).toEqual({ ok: true, job: await getDocument(db, id) })
+  })
+  test('as version 3 it comes back exactly, envelopes and marks too', async () => {
+    const db = await oldStore()
+    const { job, envelopes } = (await readWholeJob(db, id))!
+    const text = writeJobText(job, envelopes)
+    const reading = readJobText(text)
+    if (!reading.ok) throw new Error(JSON.stringify(reading))
+    const other = fresh()
+    await importJob(other, reading.job, LATER, undefined, reading.envelopes)
+    const again = (await readWholeJob(other, id))!
+    expect(writeJobText(again.job, again.envelopes)).toBe(text)
+  })
+})
+
+test('the backup opens, job by job the same', async () => {
+  const bytes = new Uint8Array(readFileSync(path.resolve('src/data/fixtures/version2-backup.zip')))
+  const db = await oldStore()
+  const reading = readArchive(bytes)
+  const seen: string[] = []
+  for (let step = reading.next(); !step.done; step = reading.next()) {
+    const { value } = step
+    if (!value.reading.ok) throw new Error(value.path)
+    const { job } = value.reading
+    seen.push(job.id!)
+    expect(job).toEqual(await getDocument(db, job.id!))
+    expect(Object.keys(value.logs).sort()).toEqual(job.logs.map(({ id }) => id).sort())
+  }
+  expect(seen.sort()).toEqual([...IDS].sort())
+})
+
+test('every kind that was stored then is there, and its first edit keeps its row', async () => {
+  const db = await oldStore()
+  const kinds = new Set(fixture.records.map(({ kind }) => kind))
+  const since = ['round', 'dryer', 'attachment']
+  expect([...kinds].sort()).toEqual(KIND_NAMES.filter((kind) => !since.includes(kind)).sort())
+  const before = await db.records.where('jobId').equals('own-vacuum').count()
+  const edits = [
+    setTitle('again'),
+    beginStep('evacuate', 8),
+    markTaken({ what: 'valve-cores', label: 'Valve cores' }, 'back'),
+  ]
+  for (const edit of edits) await changeJob(db, 'own-vacuum', edit, CLOCK)
+  expect(await db.records.where('jobId').equals('own-vacuum').count()).toBe(before)
+  await changeJob(db, 'own-vacuum', addTaken('Hatch'), CLOCK)
+  await undo(db, 'own-vacuum', CLOCK)
+  const { job } = (await readWholeJob(db, 'own-vacuum'))!
+  expect(readJobValue(job)).toEqual({ ok: true, job })
+  expect(documentOf(viewOf(job))).toEqual(job satisfies JobDocument)
+})
