@@ -113,8 +113,8 @@ test('weights and volumes in either system; what came out, cylinder, trim', asyn
   await page.getByRole('textbox', { name: 'Oil out, weighed' }).fill('793.8 g')
   await expect(page.getByRole('row', { name: /^came out/ })).toContainText('29.5')
   await expect
-    .poll(async () => (await storedJobs(page))[0]?.repair)
-    .toMatchObject({ oilOutWeighed: { value: 793.8, unit: 'g' } })
+    .poll(async () => (await storedJobs(page))[0]?.repairs)
+    .toMatchObject([{ oilOutWeighed: { value: 793.8, unit: 'g' } }])
   await page.getByText('Scale and cylinder').click()
   await page.getByRole('textbox', { name: 'Water it holds, stamped' }).fill('47.7')
   await page.getByRole('textbox', { name: 'Tare' }).fill('27')

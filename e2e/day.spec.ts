@@ -230,8 +230,8 @@ test('what a task took moves the next job, where it is asked for', async ({ page
   await page.getByRole('button', { name: /^More of: Recover and weigh/ }).click()
   await page.getByLabel('Took, min').fill('30')
   await expect
-    .poll(async () => (await storedJobs(page))[0]?.day)
-    .toMatchObject({ took: { recover: { planned: 10, actual: 30 } } })
+    .poll(async () => (await storedJobs(page))[0]?.days)
+    .toMatchObject([{ took: { recover: { planned: 10, actual: 30 } } }])
   await importPlan(page, '04-valve-sweat')
   await view(page, 'Day')
   await page.getByText(/Earlier jobs here tell of 1 task/).click()
@@ -278,6 +278,6 @@ test('a phone shows the hours as a list; two tabs on one field agree', async ({ 
   await page.keyboard.press('Backspace')
   await expect(page.getByText('Not whole yet: it is stored when every part is typed.')).toBeVisible()
   await page.getByRole('textbox', { name: 'Start', exact: true }).blur()
-  expect((await storedJobs(page))[0]?.day).toMatchObject({ start: '2026-11-27T07:00' })
+  expect((await storedJobs(page))[0]?.days).toMatchObject([{ start: '2026-11-27T07:00' }])
   expect(await seriousFindings(page)).toEqual([])
 })

@@ -52,6 +52,11 @@ const LIST_OF: Readonly<Record<string, string>> = {
   dryer: 'dryers',
   step: 'steps',
   takenOff: 'takenOff',
+  round: 'rounds',
+  closing: 'closings',
+  repair: 'repairs',
+  day: 'days',
+  run: 'runs',
 }
 
 /** All jobs as they are stored in this browser, put together from their records without the app's own code. */
@@ -80,18 +85,13 @@ export async function storedJobs(page: Page): Promise<Record<string, unknown>[]>
       list,
       own.filter((each) => each.kind === kind).map(({ data }) => data),
     ])
-    const [closing, repair, day, run] = ['closing', 'repair', 'day', 'run'].map(only)
     return {
       format: 'orzo.job',
-      version: 2,
+      version: 3,
       id,
       updatedAt,
       ...only('head'),
       ...(Object.fromEntries(lists) as object),
-      ...(closing ? { closing } : {}),
-      ...(repair ? { repair } : {}),
-      ...(day ? { day } : {}),
-      ...(run ? { run } : {}),
     }
   })
 }

@@ -12,6 +12,7 @@ import type { PlacedKey } from '@/core/record/readings/observations'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { useLook } from '../shared/display/DisplayProvider'
 import { SetBar } from '../shared/sets/SetBar'
+import { unitAs } from '@/core/record/equipment/unitAs'
 import type { StageProps } from '../shared/stageProps'
 import { ComparePane } from './ComparePane'
 import { LadderPane } from './LadderPane'
@@ -178,7 +179,9 @@ function Phone({ props, measure }: PaneProps) {
 }
 
 /** The circuit with its taps, the ladder, what is seen, the instruments; the pad opens at the tap. */
-export function MeasureStage(props: StageProps) {
+export function MeasureStage(given: StageProps) {
+  // a set is drawn and understood by what was inside when it was taken
+  const props = { ...given, unit: unitAs(given.unit, given.set.refrigerant) }
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const measure = useMeasure(props)
   return isWide ? <Wide props={props} measure={measure} /> : <Phone props={props} measure={measure} />

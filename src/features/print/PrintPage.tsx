@@ -29,6 +29,7 @@ function SetReadings({ job }: { job: StoredJob }) {
     <section key={`${i}-${set.label}`}>
       <Typography variant="h3">
         {set.label ?? `Set ${i + 1}`}, {set.mode}
+        {set.refrigerant && set.refrigerant !== job.unit.refrigerant ? `, ${set.refrigerant} inside` : ''}
         {set.at ? `, ${format(new Date(set.at), 'd MMM yyyy HH:mm')}` : ''}
       </Typography>
       <Facts

@@ -1,4 +1,5 @@
 import { format } from 'date-fns'
+import { isDecided } from '@/core/record/job/decisions'
 import type { StoredJob } from '@/core/record/job/job'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { passOf } from '@/core/record/job/passes'
@@ -29,7 +30,7 @@ const leftOut = (job: StoredJob): string =>
 /** What was done and is planned no longer: it stays on the report with what it showed. */
 const unplanned = (job: StoredJob, plan: Plan): string =>
   [...new Set(job.steps.map(({ task }) => task))]
-    .filter((task) => plan.tasks.every(({ id }) => id !== task))
+    .filter((task) => !isDecided(job) || plan.tasks.every(({ id }) => id !== task))
     .map(labelOf)
     .join('; ')
 

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/record/job/job'
 import { passOf } from '@/core/record/job/passes'
+import { logsOfPass } from '@/core/repair/work/taskPurposes'
 import type { SheetStep } from '@/core/repair/work/runSheet'
 import { clockText } from './stateWords'
 
@@ -17,7 +18,7 @@ export function EarlierPasses({ step, logs }: Props) {
       </Typography>
       <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {step.earlier.map((pass) => {
-          const kept = logs.filter((log) => log.step === pass.id)
+          const kept = logsOfPass(logs, pass)
           const when = pass.doneAt ?? pass.skipped?.at ?? pass.spans.at(-1)?.to
           return (
             <Box component="li" key={pass.id} data-pass={passOf(pass)} sx={{ py: 0.5 }}>

@@ -18,6 +18,15 @@ import { WorkOver } from './WorkOver'
 const VIEWS = ['step', 'all', 'off'] as const
 type View = (typeof VIEWS)[number]
 
+const Undecided = () => (
+  <Box>
+    <Typography variant="h2">Nothing is decided yet</Typography>
+    <Typography>
+      The run sheet follows the plan, and the plan a decision: decide on Diagnose what is repaired.
+    </Typography>
+  </Box>
+)
+
 /** The run sheet: the step that is on, large; all steps; what came off. */
 export function WorkStage(props: StageProps) {
   const [view, setView] = useKept<View>('work view', 'step')
@@ -30,13 +39,11 @@ export function WorkStage(props: StageProps) {
         <AskFirst plate={props.job.unit} asks={unknown} change={props.change} />
       </Box>
     )
-  if (!isDecided(props.job))
+  const isUndecided = !isDecided(props.job)
+  if (isUndecided && sheet.unplanned.length === 0)
     return (
       <Box sx={{ p: 2 }}>
-        <Typography variant="h2">Nothing is decided yet</Typography>
-        <Typography>
-          The run sheet follows the plan, and the plan a decision: decide on Diagnose what is repaired.
-        </Typography>
+        <Undecided />
       </Box>
     )
   // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
@@ -71,6 +78,7 @@ export function WorkStage(props: StageProps) {
           />
         ))}
       </Tabs>
+      {isUndecided && <Undecided />}
       <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
         {view === 'step' && step && (
           <StepView
@@ -82,7 +90,10 @@ export function WorkStage(props: StageProps) {
             onOver={() => setChosen('')}
           />
         )}
-        {view === 'step' && !step && (
+        {view === 'step' && !step && isUndecided && (
+          <StepList sheet={sheet} current={undefined} onOpen={open} />
+        )}
+        {view === 'step' && !step && !isUndecided && (
           <Box sx={{ display: 'grid', gap: 3 }}>
             <WorkOver logs={props.job.logs} steps={props.job.steps} onOpen={open} />
             <AnotherRepair {...props} />

@@ -2,6 +2,7 @@
 import { useMemo } from 'react'
 import { unitState } from '@/core/record/state/unitState'
 import type { UnitState } from '@/core/record/state/unit'
+import { isDecided } from '@/core/record/job/decisions'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
 import { holdingNow } from '@/core/repair/work/holdingNow'
@@ -26,7 +27,9 @@ export function useSheet(props: StageProps): { readonly sheet: RunSheet; readonl
   const sheet = useMemo(() => {
     const { plan, vetoes } = answer
     const holding = holdingNow({ unit, vetoes, state, plan, began: workBegan(job) })
-    const scene = { job: { ...job, unit }, tasks: plan.tasks, state, holding }
+    // without a decision nothing is planned: what was done stays, as planned no longer
+    const tasks = isDecided(job) ? plan.tasks : []
+    const scene = { job: { ...job, unit }, tasks, state, holding }
     return runSheet(scene, Math.max(minute, latestMoment(job)))
   }, [job, unit, answer, state, minute])
   return { sheet, now }

@@ -157,8 +157,8 @@ export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>):
   })
 }
 
-/** Why a task is refused while some states hold, whatever reason is written; undefined where nothing refuses it. */
+/** Why a task is refused while some states hold, whatever reason is written: every one; undefined where nothing refuses it. */
 export function vetoOn(id: TaskId, holding: readonly VetoId[]): string | undefined {
-  const [row] = refusals(actsOf(id), holding)
-  return row && vetoSentence(row)
+  const rows = refusals(actsOf(id), holding)
+  return rows.length > 0 ? rows.map(vetoSentence).join(' ') : undefined
 }

@@ -51,8 +51,8 @@ function WhichSet({ job, setId, chooseSet }: StageProps) {
 }
 
 /** What was inside at this set, where it is not what the plate says: its readings are judged by it. */
-function Inside({ set, unit }: StageProps) {
-  if (set.refrigerant === undefined || set.refrigerant === unit.refrigerant) return null
+function Inside({ set, job }: StageProps) {
+  if (set.refrigerant === undefined || set.refrigerant === job.unit.refrigerant) return null
   return (
     <Typography component="span" data-inside sx={{ fontWeight: 650 }}>
       {set.refrigerant} inside
