@@ -56,9 +56,11 @@ function eventsOfSet(set: JobSet, at: number): Timed[] {
 
 function eventsOfStep(step: StepRecord, effects: Effects, refrigerant: RefrigerantName | undefined): Timed[] {
   const done = instantOf(step.doneAt)
-  const begun = instantOf(step.spans[0]?.from) ?? done
+  // a task that is gone on with does again what it does
+  const begun = step.spans.flatMap(({ from }) => instantOf(from) ?? [])
+  const begins = begun.length === 0 && done !== undefined ? [done] : begun
   return [
-    ...(begun === undefined ? [] : [{ type: 'begin' as const, effects, at: begun }]),
+    ...begins.map((at) => ({ type: 'begin' as const, effects, at })),
     ...(done === undefined ? [] : [{ type: 'end' as const, effects, refrigerant, at: done }]),
   ]
 }
