@@ -84,6 +84,7 @@ type ModelRound = {
   passes: Record<string, Pass[]>
   goesIn?: RefrigerantName
   bled?: number
+  started?: true
 }
 type CoverWord = { at: number; is: 'on' | 'off' }
 type Model = {
@@ -205,10 +206,11 @@ class Walk {
   document = async (): Promise<StoredDocument> => (await getDocument(this.db, this.id))!
   #clock = () => ({ now: () => this.at, zone: () => 'UTC' })
 
-  /** A change of the store and of the model; of the model only where the store really changed. */
-  async #change(edit: DocumentEdit, told: (model: Model) => void) {
+  /** A change of the store and of the model; only where it may be none the store is allowed to stay as it is. */
+  async #change(edit: DocumentEdit, told: (model: Model) => void, mayBeNone = false) {
     this.at += MINUTE
     const { changes } = await changeDocument(this.db, this.id, edit, this.#clock())
+    expect(mayBeNone || changes.length > 0).toBe(true)
     if (changes.length === 0) return
     recordStep(this.id, changes, this.at)
     this.#before.push(structuredClone(this.model))
@@ -221,19 +223,25 @@ class Walk {
 
   #begin = async (task: string) => {
     const goesIn = task === 'weighIn' ? this.#pick(['R-22', 'R-407C'] as const) : undefined
-    await this.#change(this.#in(work.beginStep(task, 10, goesIn ? { refrigerant: goesIn } : {})), () => {
-      const round = this.#round()
-      for (const all of Object.values(round.passes)) for (const pass of all) if (pass.open) pass.open = false
-      const all = (round.passes[task] ??= [{ begins: [] }])
-      const pass = all.at(-1)!
-      // somebody who is at it already does not begin it once more
-      const wasOpen = all.length > 0 && this.#openBefore(task)
-      if (!wasOpen) pass.begins.push(this.at)
-      pass.open = true
-      delete pass.end
-      delete pass.skipped
-      if (goesIn) round.goesIn = goesIn
-    })
+    await this.#change(
+      this.#in(work.beginStep(task, 10, goesIn ? { refrigerant: goesIn } : {})),
+      () => {
+        const round = this.#round()
+        for (const all of Object.values(round.passes))
+          for (const pass of all) if (pass.open) pass.open = false
+        const all = (round.passes[task] ??= [{ begins: [] }])
+        const pass = all.at(-1)!
+        // somebody who is at it already does not begin it once more
+        const wasOpen = all.length > 0 && this.#openBefore(task)
+        if (!wasOpen) pass.begins.push(this.at)
+        pass.open = true
+        delete pass.end
+        delete pass.skipped
+        if (goesIn) round.goesIn = goesIn
+        if (task === 'settle') round.started = true
+      },
+      true,
+    )
   }
   #openBefore(task: string): boolean {
     const before = this.#before.at(-1)?.rounds.find(({ id }) => id === this.#looked)
@@ -461,7 +469,7 @@ class Walk {
     expect(roundsOf(document).map(({ id }) => id)).toEqual(this.model.rounds.map(({ id }) => id))
     const told = modelVetoes(this.model)
     const { cover, holds } = modelState(this.model)
-    for (const { id, passes } of this.model.rounds) {
+    for (const { id, passes, started } of this.model.rounds) {
       const job = this.#job(document, id)
       const scene = this.#scene(job)
       const sheet = runSheet(scene, this.at)
@@ -472,6 +480,7 @@ class Walk {
       const line = takenOffList({ ...scene, tasks }).find(({ what }) => what === COVER)
       expect(line?.state === 'off').toBe(cover === 'off')
       expect(scene.state.refrigerant).toBe(holds)
+      expect(job.repair?.startedAt !== undefined).toBe(started === true)
       expect(document.steps.filter((step) => roundOf(step) === id).length).toBe(job.steps.length)
     }
     this.#setsAreOfTheirTime(document)
