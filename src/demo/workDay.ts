@@ -25,7 +25,7 @@ import { takenOffList } from '@/core/repair/work/takenOff'
 import type { DemoDay } from './demoJob'
 import { demoPlant } from './demoPlant'
 import { demoSet } from './demoSet'
-import { takeInHand, WORK_LOGS, type WorkHands } from './workLogs'
+import { operator, WORK_LOGS, type WorkHands } from './workLogs'
 
 const MINUTE = 60_000
 
@@ -44,7 +44,7 @@ class Technician {
     this.#plan = plan
     this.at = at
     this.#random = seededRandom(seed)
-    this.#hands = takeInHand(demoPlant({ job, unit: job.unit, plan }), seed)
+    this.#hands = operator(demoPlant({ job, unit: job.unit, plan }), seed)
   }
 
   change(edit: Edit): void {

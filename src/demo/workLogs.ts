@@ -53,7 +53,7 @@ type Keeping = {
 }
 
 /** A circuit as the work finds it, taken in hand. @throws OrzoError not-loaded */
-export function takeInHand(question: PlantQuestion, seed: number): WorkHands {
+export function operator(question: PlantQuestion, seed: number): WorkHands {
   let plant = beginPlant(question)
   const random = seededRandom(seed)
   const hands = (change: Partial<PlantHands>) => {

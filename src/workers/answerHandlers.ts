@@ -1,7 +1,7 @@
 import { createAnswerer, type Question } from '@/core/answer/answer'
 import { compareSets } from '@/core/answer/comparison'
 import { loadFor } from '@/core/answer/load'
-import { standingsOf } from '@/core/diagnosis/proof/standing'
+import { decisionStatesOf } from '@/core/diagnosis/proof/decisionState'
 import type { Display } from '@/core/base/units/show'
 import { drawnUnit } from '@/core/record/equipment/asked'
 import type { Job } from '@/core/record/job/job'
@@ -26,10 +26,10 @@ export function answerHandlers() {
       await loadFor(known.unit)
       return compareSets(known, display, ids)
     },
-    async *standings(jobs: readonly Job[]) {
+    async *decisionStates(jobs: readonly Job[]) {
       const known = jobs.map(legibleJob)
       await Promise.all(known.map(({ unit }) => loadFor(unit)))
-      return known.map(standingsOf)
+      return known.map(decisionStatesOf)
     },
   }
 }

@@ -1,13 +1,13 @@
 import { MessageChannel as Channel } from 'node:worker_threads'
 import { OrzoError } from '@/core/base/errors/orzoError'
-import { doorTo, type Handlers, type Port, serve, Superseded } from './protocol'
+import { clientTo, type Handlers, type Port, serve, Superseded } from './protocol'
 
 let ports: { close: () => void }[] = []
 
-/** A door and its worker, joined by a real channel. */
+/** A client and its worker, joined by a real channel. */
 function joined(handlers: Handlers) {
   const started = jest.fn()
-  const door = doorTo(() => {
+  const client = clientTo(() => {
     started()
     const { port1, port2 } = new Channel()
     ports.push(port1, port2)
@@ -16,7 +16,7 @@ function joined(handlers: Handlers) {
     port1.start()
     return port1 as unknown as Port
   })
-  return { door, started }
+  return { client, started }
 }
 afterEach(() => {
   ports.forEach((port) => port.close())
@@ -29,35 +29,35 @@ async function* counting(until: number) {
 }
 
 test('a call answers in steps and ends with the whole; the worker is started once', async () => {
-  const { door, started } = joined({ count: counting as never })
+  const { client, started } = joined({ count: counting as never })
   const steps: number[] = []
-  expect(await door.ask('count', 4, { onStep: (value: number) => void steps.push(value) })).toBe(4)
+  expect(await client.ask('count', 4, { onStep: (value: number) => void steps.push(value) })).toBe(4)
   expect(steps).toEqual([1, 2, 3])
-  expect(await door.ask('count', 1)).toBe(1)
+  expect(await client.ask('count', 1)).toBe(1)
   expect(started).toHaveBeenCalledTimes(1)
 })
 
 test('a newer call on the same channel supersedes the older one; another channel goes on', async () => {
-  const { door } = joined({ count: counting as never })
-  const first = door.ask('count', 1000, { channel: 'answer' })
-  const other = door.ask('count', 50, { channel: 'other' })
-  const second = door.ask('count', 3, { channel: 'answer' })
+  const { client } = joined({ count: counting as never })
+  const first = client.ask('count', 1000, { channel: 'answer' })
+  const other = client.ask('count', 50, { channel: 'other' })
+  const second = client.ask('count', 3, { channel: 'answer' })
   await expect(first).rejects.toThrow(Superseded)
   expect(await second).toBe(3)
   expect(await other).toBe(50)
 })
 
 test('errors arrive with their sentence and code; what is not served is told', async () => {
-  const { door } = joined({
+  const { client } = joined({
     async *fail() {
       throw new OrzoError('not-loaded', 'The properties are not loaded yet.')
     },
   })
-  await expect(door.ask('fail', undefined)).rejects.toMatchObject({
+  await expect(client.ask('fail', undefined)).rejects.toMatchObject({
     code: 'not-loaded',
     message: 'The properties are not loaded yet.',
   })
-  await expect(door.ask('nothing', undefined)).rejects.toThrow(/not served/)
+  await expect(client.ask('nothing', undefined)).rejects.toThrow(/not served/)
 })
 
 test('a worker that breaks fails what waited, and the next call starts another', async () => {
@@ -68,10 +68,10 @@ test('a worker that breaks fails what waited, and the next call starts another',
       listeners[type] = listener as (event: unknown) => void
     },
   }))
-  const door = doorTo(start as never)
-  const waiting = door.ask('x', 1)
+  const client = clientTo(start as never)
+  const waiting = client.ask('x', 1)
   listeners.error!({})
   await expect(waiting).rejects.toThrow(/broke off/)
-  void door.ask('x', 2).catch(() => undefined)
+  void client.ask('x', 2).catch(() => undefined)
   expect(start).toHaveBeenCalledTimes(2)
 })

@@ -83,7 +83,7 @@ type Asking = {
   /** buffers that go over to the worker instead of being copied */
   readonly transfer?: readonly ArrayBufferLike[]
 }
-export type Door = { readonly ask: <R>(name: string, input: unknown, asking?: Asking) => Promise<R> }
+export type WorkerClient = { readonly ask: <R>(name: string, input: unknown, asking?: Asking) => Promise<R> }
 
 const received = ({ name, message, code }: Sent): Error =>
   name === 'OrzoError' && code ? new OrzoError(code, message) : new Error(message)
@@ -92,7 +92,7 @@ const received = ({ name, message, code }: Sent): Error =>
  * The way to a worker, started when it is first needed; one that breaks fails what waited and is started again.
  * @param start makes the worker
  */
-export function doorTo(start: () => Port & { terminate?: () => void }): Door {
+export function clientTo(start: () => Port & { terminate?: () => void }): WorkerClient {
   let port: (Port & { terminate?: () => void }) | undefined
   let count = 0
   const waiting = new Map<number, Waiting>()
@@ -137,7 +137,7 @@ export function doorTo(start: () => Port & { terminate?: () => void }): Door {
  * The same questions answered in place, where there are no workers (tests, old browsers).
  * @param load fetches the code when it is first needed
  */
-export function doorInPlace(load: () => Promise<Handlers>): Door {
+export function clientInPlace(load: () => Promise<Handlers>): WorkerClient {
   let loaded: Promise<Handlers> | undefined
   return {
     ask: async <R>(name: string, input: unknown, { onStep }: Asking = {}) => {

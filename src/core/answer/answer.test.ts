@@ -93,9 +93,9 @@ test('several decided faults are planned together', () => {
     edited(control, decide('txv-underfeeding', undefined)),
     decide('contactor-failed', undefined),
   )
-  const { plan, standings } = createAnswerer().whole({ job: both })
+  const { plan, decisionStates } = createAnswerer().whole({ job: both })
   expect(plan.tasks.map(({ id }) => id)).toEqual(expect.arrayContaining(['swapValve', 'swapContactor']))
-  expect(standings.map(({ fault, state }) => [fault, state])).toEqual([
+  expect(decisionStates.map(({ fault, state }) => [fault, state])).toEqual([
     ['txv-underfeeding', 'not-proven'],
     ['contactor-failed', 'no-gate'],
   ])
@@ -104,11 +104,11 @@ test('several decided faults are planned together', () => {
 test('a table that is not loaded is a broken precondition: it throws, it is never "suspected, not proven"', async () => {
   const job = edited(control, decide('txv-underfeeding', undefined))
   await jest.isolateModulesAsync(async () => {
-    const { standingsOf } = await import('../diagnosis/proof/standing')
-    expect(() => standingsOf(job)).toThrow(expect.objectContaining({ code: 'not-loaded' }))
+    const { decisionStatesOf } = await import('../diagnosis/proof/decisionState')
+    expect(() => decisionStatesOf(job)).toThrow(expect.objectContaining({ code: 'not-loaded' }))
     const { loadFor } = await import('./load')
     await loadFor(job.unit)
-    expect(standingsOf(job)[0]?.state).toBe('not-proven')
+    expect(decisionStatesOf(job)[0]?.state).toBe('not-proven')
   })
 })
 

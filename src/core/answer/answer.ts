@@ -10,7 +10,7 @@ import type { History } from '../diagnosis/faults/priors'
 import { type Cause, causesOf, killsCompressor } from '../diagnosis/proof/causes'
 import { type Gate, judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
-import { type Standing, standingsOf } from '../diagnosis/proof/standing'
+import { type DecisionState, decisionStatesOf } from '../diagnosis/proof/decisionState'
 import { decided } from '../record/job/decisions'
 import { type AskedField, asksOf } from '../record/equipment/asked'
 import type { UnitPlate } from '../record/equipment/unit'
@@ -30,7 +30,7 @@ import { planBasis } from '../repair/plan/basis'
 import { type Plan, planRepair } from '../repair/plan/plan'
 import { effectsOf } from '../repair/plan/tasks/tasks'
 import { type Proof, proofsOf } from '../repair/plan/proofs'
-import { type Ranking, type Suspect, suspectsOf, weigh, type Weighed } from './diagnose'
+import { type Ranking, type Suspect, suspectsOf, rankSet, type RankedSet } from './diagnose'
 import { decidedFaults, suspectToRepair } from './diagnoseJob'
 import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
 import { holdingVetoes } from '../diagnosis/vetoes/holding'
@@ -60,7 +60,7 @@ export type Answer = {
   /** every gate, judged on the one record of all sets, by its id */
   readonly gates: readonly Gate[]
   readonly causes: readonly Cause[]
-  readonly standings: readonly Standing[]
+  readonly decisionStates: readonly DecisionState[]
   /** what the plan is for */
   readonly faults: readonly SuspectId[]
   readonly plan: Plan
@@ -137,13 +137,13 @@ type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day'
 function stepsOf() {
   const assessed = memo(assess)
   const branched = memo(branchWord)
-  const weighed = memo((assessment: Assessment, branch: BranchWord | undefined, history: History) =>
-    weigh(assessment, branch, history),
+  const rankedSet = memo((assessment: Assessment, branch: BranchWord | undefined, history: History) =>
+    rankSet(assessment, branch, history),
   )
-  const named = memo((assessment: Assessment, all: Weighed, history: History, display: Display) =>
+  const named = memo((assessment: Assessment, all: RankedSet, history: History, display: Display) =>
     suspectsOf(assessment, all, history, display),
   )
-  const asked = memo((assessment: Assessment, { ranked, items }: Weighed, holding: readonly VetoId[]) =>
+  const asked = memo((assessment: Assessment, { ranked, items }: RankedSet, holding: readonly VetoId[]) =>
     askChecks(assessment, ranked, items, holding),
   )
   const standing = memo(({ standing: at, snapshot }: Assessment, display: Display) =>
@@ -163,8 +163,8 @@ function stepsOf() {
   const causes = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
     causesOf(job, at),
   )
-  const standings = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>) =>
-    standingsOf(job as KnownJob),
+  const decisionStates = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>) =>
+    decisionStatesOf(job as KnownJob),
   )
   const readings = sameWhileEqual(memo(circuitReadings))
   const proofs = sameWhileEqual(
@@ -201,14 +201,14 @@ function stepsOf() {
     proofs,
     assessed,
     branched,
-    weighed,
+    rankedSet,
     named,
     asked,
     standing,
     vetoes,
     gates,
     causes,
-    standings,
+    decisionStates,
     plan,
   }
 }
@@ -226,7 +226,7 @@ function leaders() {
 
 function leader(unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: History) {
   const assessment = assess(unit, set)
-  return weigh(assessment, branchWord(unit, assessment, set, sets), history).ranked[0]?.hypothesis.suspect
+  return rankSet(assessment, branchWord(unit, assessment, set, sets), history).ranked[0]?.hypothesis.suspect
 }
 
 /** When a compressor's repair was decided: what was read later says nothing of its death. */
@@ -248,11 +248,11 @@ function rankingOf(
   const sets = set.branch === undefined ? NO_SETS : job.readingSets
   const history = historyOf(job.arrival ?? NO_ARRIVAL)
   const branch = set.branch === undefined ? undefined : steps.branched(job.unit, assessment, set, sets)
-  const weighed = steps.weighed(assessment, branch, history)
-  const suspects = steps.named(assessment, weighed, history, display)
+  const rankedSet = steps.rankedSet(assessment, branch, history)
+  const suspects = steps.named(assessment, rankedSet, history, display)
   return {
     suspects: knowsMetering ? suspects : suspects.filter(isOfAnyMetering),
-    ...steps.asked(assessment, weighed, holding),
+    ...steps.asked(assessment, rankedSet, holding),
   }
 }
 
@@ -316,7 +316,7 @@ export function createAnswerer() {
       state,
       gates,
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
-      standings: steps.standings({ unit, readingSets, decisions }),
+      decisionStates: steps.decisionStates({ unit, readingSets, decisions }),
       faults,
       plan: steps.plan(
         planned,

@@ -46,7 +46,7 @@ export type Suspect = {
   readonly prior: { readonly share: number } & PriorFactor
   readonly evidence: readonly Evidence[]
   /** what tells it apart, in the trade's words */
-  readonly tell?: string
+  readonly distinguishingSign?: string
 }
 
 /** What is said of a set once it is ranked. */
@@ -141,8 +141,10 @@ function labelOf({ hypothesis: { suspect, also } }: Ranked, mode: ReadingSet['mo
   return `${label}, and ${second.charAt(0).toLowerCase()}${second.slice(1)}`
 }
 
-const tellOf = (faults: readonly FaultId[]) =>
-  faults.length === 0 ? {} : { tell: faults.map((fault) => faultRow(fault).tell).join('; and ') }
+const signOf = (faults: readonly FaultId[]) =>
+  faults.length === 0
+    ? {}
+    : { distinguishingSign: faults.map((fault) => faultRow(fault).distinguishingSign).join('; and ') }
 
 function suspectOf(
   row: Ranked,
@@ -158,7 +160,7 @@ function suspectOf(
     probability: row.probability,
     severity: row.severity,
     evidence,
-    ...tellOf(faultsIn(row.hypothesis)),
+    ...signOf(faultsIn(row.hypothesis)),
   }
 }
 
@@ -170,23 +172,23 @@ function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
   return [...new Set(gates)].map((gate) => judgeGate(gate, record))
 }
 
-/** A set weighed against every hypothesis, before anything is said of it. */
-export type Weighed = { readonly items: readonly Item[]; readonly ranked: readonly Ranked[] }
+/** A set rankedSet against every hypothesis, before anything is said of it. */
+export type RankedSet = { readonly items: readonly Item[]; readonly ranked: readonly Ranked[] }
 
 /**
  * Weighs a set that was read.
  * @param branch how its branch stands among the others of the circuit
  * @throws OrzoError not-loaded when loadCaseBooks was not awaited before
  */
-export function weigh(assessment: Assessment, branch: BranchWord | undefined, history: History): Weighed {
+export function rankSet(assessment: Assessment, branch: BranchWord | undefined, history: History): RankedSet {
   const items = itemsOf(assessment, branch)
   return { items, ranked: rank(assessment.unit, assessment.snapshot.mode, items, history) }
 }
 
-/** The suspects of a weighed set, each with its evidence in sentences. */
+/** The suspects of a rankedSet set, each with its evidence in sentences. */
 export function suspectsOf(
   assessment: Assessment,
-  { items, ranked }: Weighed,
+  { items, ranked }: RankedSet,
   history: History,
   display: Display,
 ): Suspect[] {
@@ -213,13 +215,13 @@ export function diagnose(
   { history = {}, sets = [] }: Context = {},
 ): Diagnosis {
   const assessment = assess(unit, set)
-  const weighed = weigh(assessment, branchWord(unit, assessment, set, sets), history)
+  const rankedSet = rankSet(assessment, branchWord(unit, assessment, set, sets), history)
   const holding = holdingVetoes(unit, sets.includes(set) ? sets : [...sets, set])
   return {
     ...assessment,
-    suspects: suspectsOf(assessment, weighed, history, display),
+    suspects: suspectsOf(assessment, rankedSet, history, display),
     vetoes: holding,
-    ...askChecks(assessment, weighed.ranked, weighed.items, holding),
-    gates: gatesOf(weighed.ranked, { ...assessment, runs: [assessment], holding }),
+    ...askChecks(assessment, rankedSet.ranked, rankedSet.items, holding),
+    gates: gatesOf(rankedSet.ranked, { ...assessment, runs: [assessment], holding }),
   }
 }

@@ -327,7 +327,7 @@ describe('two faults at once', () => {
     const pair = suspects.slice(0, 2).find(({ also }) => also === 'undercharge')
     expect(pair?.fault).toBe('plugged-liquid-dryer')
     expect(pair?.label).toBe('Plugged liquid dryer, and undercharge')
-    expect(pair?.tell).toMatch(/dryer drop.*; and oil stain/)
+    expect(pair?.distinguishingSign).toMatch(/dryer drop.*; and oil stain/)
   })
   test('a leaking reversing valve and its failed control voltage stand in different tests', () => {
     const readings = {

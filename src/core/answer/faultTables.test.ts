@@ -16,7 +16,7 @@ describe.each(FAULT_IDS)('%s', (fault) => {
   test('has a label, a prior and a tell', () => {
     expect(row.label.length).toBeGreaterThan(3)
     expect(row.prior).toBeGreaterThan(0)
-    expect(row.tell.length).toBeGreaterThan(5)
+    expect(row.distinguishingSign.length).toBeGreaterThan(5)
   })
   test('belongs to a family, or is named as standing alone; not both', () =>
     expect(familyOf(fault) === fault).toBe(STANDING_ALONE.includes(fault)))

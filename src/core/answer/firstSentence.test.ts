@@ -10,7 +10,7 @@ import { observe } from '../simulate/observe'
 import { readSteady } from '../simulate/simulateSet'
 import { anotherSpecimen } from '../simulate/scatter'
 import { simulateSteady, simulatorOf } from '../simulate/steady'
-import { type Suspect, suspectsOf, weigh } from './diagnose'
+import { type Suspect, suspectsOf, rankSet } from './diagnose'
 
 const UNITS: readonly UnitPlate[] = [
   { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' },
@@ -59,7 +59,7 @@ function leadersOf(seed: number): Suspect[] {
     const observations = observe(steady, ['frostPattern', 'sightGlass', 'compressorState'], random, 0)
     // without the next checks, which take most of the time of a diagnosis
     const assessment = assess(unit, { mode: 'cooling', readings, observations })
-    const weighed = weigh(assessment, undefined, {})
+    const weighed = rankSet(assessment, undefined, {})
     return suspectsOf(assessment, weighed, {}, DEFAULT_DISPLAY)[0] as Suspect
   })
 }

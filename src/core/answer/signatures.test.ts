@@ -110,7 +110,7 @@ describe('the table is sound', () => {
   test.each(FAULT_IDS)('%s', (fault) => {
     const row = faultRow(fault)
     expect(row.prior).toBeGreaterThan(0)
-    expect(row.tell.length).toBeGreaterThan(5)
+    expect(row.distinguishingSign.length).toBeGreaterThan(5)
     expect(fault).toMatch(/^[a-z]+(-[a-z]+)+$|^undercharge$|^overcharge$/)
     const tables = [row.observations ?? {}, ...(row.ways ?? []).map(({ observations }) => observations)]
     for (const [key, words] of tables.flatMap((table) => Object.entries(table))) {

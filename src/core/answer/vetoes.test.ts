@@ -25,7 +25,7 @@ import { type ReadingKey, readingRow } from '../record/readings/vocabulary'
 import { planRepair } from '../repair/plan/plan'
 import type { TaskId } from '../repair/plan/tasks/tasks'
 import { type Act, VETO_IDS, type VetoId, vetoesOf, vetoSentence } from '../safety/vetoes'
-import { diagnose, weigh } from './diagnose'
+import { diagnose, rankSet } from './diagnose'
 
 /**
  * The table of handbook 13, told again here: what must not be proposed in each state, by the names of checks, words,
@@ -410,8 +410,8 @@ function proposed(
   const set = sets.at(-1) as ReadingSet
   const assessment = assess(unit, set)
   const { tests } = assessment
-  const weighed = weigh(assessment, undefined, {})
-  const asked = askChecks(assessment, weighed.ranked, weighed.items, holding)
+  const rankedSet = rankSet(assessment, undefined, {})
+  const asked = askChecks(assessment, rankedSet.ranked, rankedSet.items, holding)
   const record = { ...recordOf(unit, sets), holding }
   const gates = GATE_IDS.map((id) => judgeGate(id, record))
   const words = OBSERVATION_KEYS.filter((key) => refusalOfWord(key, holding) === undefined)

@@ -7,11 +7,11 @@ import { useEffect, useMemo, useState } from 'react'
 import { database } from '@/data/shared'
 import { getJob } from '@/data/records'
 import { copyPlate } from '@/core/record/edits/headEdits'
-import type { Standing } from '@/core/diagnosis/proof/standing'
+import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
 import type { StoredJob } from '@/core/record/job/job'
 import { summaryOf } from '@/core/record/job/summary'
 import { Choice } from '@/ui/Choice'
-import { answerDoor } from '@/workers/answerDoor'
+import { answerClient } from '@/workers/answerClient'
 import { decidedText } from '../shared/decided'
 import { titleOf } from '../shared/jobText'
 import { useJobRows } from '../shared/jobs/useJobRows'
@@ -37,10 +37,13 @@ function useHistory(job: StoredJob) {
   useEffect(() => {
     if (before.length === 0) return
     let current = true
-    answerDoor()
-      .ask<Standing[][]>('standings', before)
+    answerClient()
+      .ask<DecisionState[][]>('decisionStates', before)
       .then((found) => {
-        const told = found.map((standings, i) => [before[i]?.id, standings.map(decidedText).join(' ')])
+        const told = found.map((decisionStates, i) => [
+          before[i]?.id,
+          decisionStates.map(decidedText).join(' '),
+        ])
         if (current) setTexts(Object.fromEntries(told) as Record<string, string>)
       })
       .catch((error: Error) => {

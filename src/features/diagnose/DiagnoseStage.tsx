@@ -102,7 +102,9 @@ function SuspectPanel(props: StageProps) {
           {suspect.label} {chance(suspect.probability)}
           {suspect.severity > 0 && hasDegree(suspect.fault) && `, ${severityWord(suspect.severity)}`}
         </Typography>
-        {suspect.tell && <Typography sx={{ color: 'text.secondary' }}>Tell: {suspect.tell}.</Typography>}
+        {suspect.distinguishingSign && (
+          <Typography sx={{ color: 'text.secondary' }}>Sign: {suspect.distinguishingSign}.</Typography>
+        )}
         <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
           Before any reading {chance(suspect.prior.share)}
           {suspect.prior.because.length > 0 &&

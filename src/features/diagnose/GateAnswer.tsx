@@ -8,7 +8,7 @@ import { familyOf } from '@/core/diagnosis/faults/families'
 import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
 import type { Gate } from '@/core/diagnosis/proof/gates'
-import { keptGate, type Standing } from '@/core/diagnosis/proof/standing'
+import { keptGate, type DecisionState } from '@/core/diagnosis/proof/decisionState'
 import { decideAll, setOverride, takeAllBack } from '@/core/record/edits/decisionEdits'
 import { together } from '@/core/record/edits/workEdits'
 import { isRoundOver } from '@/core/record/job/rounds'
@@ -78,8 +78,14 @@ function Reason({
 }
 
 /** Everything that is decided on this job, each with how it stands. */
-function AlsoDecided({ standings, but }: { standings: readonly Standing[]; but: readonly SuspectId[] }) {
-  const others = standings.filter(({ fault }) => !but.includes(fault))
+function AlsoDecided({
+  decisionStates,
+  but,
+}: {
+  decisionStates: readonly DecisionState[]
+  but: readonly SuspectId[]
+}) {
+  const others = decisionStates.filter(({ fault }) => !but.includes(fault))
   if (others.length === 0) return null
   return (
     <Box>
@@ -95,7 +101,7 @@ function AlsoDecided({ standings, but }: { standings: readonly Standing[]; but: 
   )
 }
 
-const STANDS: Readonly<Record<Standing['state'], string>> = {
+const STANDS: Readonly<Record<DecisionState['state'], string>> = {
   proven: '● its gate is open',
   'no-gate': '● no gate before it',
   overridden: '△ without full proof, for a written reason',
@@ -111,7 +117,7 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
   const reasons = deciding.filter((each) => each.needsReason)
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <AlsoDecided standings={answer.standings} but={faultsOf(suspect)} />
+      <AlsoDecided decisionStates={answer.decisionStates} but={faultsOf(suspect)} />
       {reasons.map(({ fault }) => (
         <Reason key={fault} {...{ job, change, fault }} many={deciding.length > 1} />
       ))}
@@ -180,7 +186,7 @@ function GateOf({ diagnosis, job, change, startRound, set, setId, suspect, answe
         {gates.length > 0 ? (
           <Gates gates={gates} observations={set.observations ?? {}} answer={put} />
         ) : (
-          <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its tell.</p>
+          <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its sign.</p>
         )}
       </section>
       {twins.length > 0 && (

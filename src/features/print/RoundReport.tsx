@@ -36,14 +36,14 @@ function OpenRound(props: RoundProps) {
 }
 
 function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefined }) {
-  const { plan, standings } = answer
+  const { plan, decisionStates } = answer
   const isKnown = unknownOf(job.unit).length === 0
   const { why, refrigerant } = roundLookedAt(job)
   const rows: readonly FactRow[] = [
     ['Found', found(job, answer)],
-    ['Decided', standings.map(decidedText).join(' ')],
+    ['Decided', decisionStates.map(decidedText).join(' ')],
     ['Cause of death', causesText(job)],
-    ['Without full proof because', overrideTexts(standings).join('; ')],
+    ['Without full proof because', overrideTexts(decisionStates).join('; ')],
     ...(isKnown ? planFacts(plan, day) : []),
     ...(isKnown && job.steps.length > 0 ? workFacts(job, plan, job.unit as UnitPlate) : []),
     ['Went in', refrigerant],

@@ -1,11 +1,11 @@
 import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
-import type { Standing } from '@/core/diagnosis/proof/standing'
+import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/job/decisions'
 import type { Job } from '@/core/record/job/job'
 
 /** What was decided on one fault, and on what: a part is called condemned only behind its open gate or a written reason. */
-export function decidedText({ fault, gate, state }: Standing): string {
+export function decidedText({ fault, gate, state }: DecisionState): string {
   const label = suspectLabel(fault)
   const part = (gate?.part ?? '').replace(/-/g, ' ')
   switch (state) {
@@ -20,14 +20,16 @@ export function decidedText({ fault, gate, state }: Standing): string {
   }
 }
 
-const missing = (gate: Standing['gate']) =>
+const missing = (gate: DecisionState['gate']) =>
   (gate?.missing ?? []).map(({ label }) => label.charAt(0).toLowerCase() + label.slice(1)).join('; ')
 
 /** Reasons for going on without full proof, each with its fault where several were decided. */
-export function overrideTexts(standings: readonly Standing[]): string[] {
-  const given = standings.filter(({ state }) => state === 'overridden')
+export function overrideTexts(decisionStates: readonly DecisionState[]): string[] {
+  const given = decisionStates.filter(({ state }) => state === 'overridden')
   return given.map(({ fault, decision }) =>
-    standings.length > 1 ? `${suspectLabel(fault)}: ${decision.override}` : (decision.override as string),
+    decisionStates.length > 1
+      ? `${suspectLabel(fault)}: ${decision.override}`
+      : (decision.override as string),
   )
 }
 

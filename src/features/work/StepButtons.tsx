@@ -26,7 +26,7 @@ type Act = 'start' | 'pause' | 'leave' | 'done' | 'back' | 'repeat' | 'drop'
 const ACTS: Readonly<Record<StepState, readonly Act[]>> = {
   ready: ['start'],
   paused: ['start', 'done'],
-  held: ['start'],
+  blocked: ['start'],
   waits: ['start'],
   hands: ['done', 'leave', 'pause'],
   running: ['done', 'start'],
@@ -103,7 +103,7 @@ export function StepButtons({ change, answer, step, onOver }: Props) {
     ...ACTS[state].filter((act) => act !== 'leave' || task.unattended !== undefined),
     ...(isFreshPass && state !== 'skipped' ? (['drop'] as const) : []),
   ]
-  const isShut = state === 'held' || state === 'waits'
+  const isShut = state === 'blocked' || state === 'waits'
   if (skipping)
     return (
       <Skip

@@ -10,7 +10,7 @@ export const STATE_MARKS: Readonly<Record<StepState, string>> = {
   running: '◔',
   paused: '‖',
   ready: '○',
-  held: '⬣',
+  blocked: '⬣',
   waits: '·',
 }
 
@@ -21,7 +21,7 @@ export const STATE_WORDS: Readonly<Record<StepState, string>> = {
   running: 'runs by itself',
   paused: 'begun',
   ready: 'can begin',
-  held: 'held by a gate',
+  blocked: 'held by a gate',
   waits: 'waits',
 }
 

@@ -2,7 +2,7 @@ import { differenceToKelvin, toSI } from '../../base/units/convert'
 import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
 import type { Reading } from '../../record/readings/schema'
 import type { Snapshot } from '../../record/readings/snapshot'
-import { WINDING_KEYS } from '../../record/readings/standing'
+import { WINDING_KEYS } from '../../record/readings/lasting'
 
 /** [practice] handbook 05: an internal overload needs at least 20 minutes to close. */
 const COOLING_MILLISECONDS = 20 * 60_000

@@ -48,7 +48,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       groundPath: { 'compressor-side': 6, 'fan-motor': 0.02, 'crankcase-heater': 0.02 },
       terminalLook: { burnt: 4 },
     },
-    tell: 'a path to ground at the compressor’s own terminals with the leads off',
+    distinguishingSign: 'a path to ground at the compressor’s own terminals with the leads off',
   },
   'compressor-open-winding': {
     label: 'Compressor winding open',
@@ -62,7 +62,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       compressorShell: { cold: 1.5, hot: 0.6 },
       terminalLook: { burnt: 1.5 },
     },
-    tell: 'still open when cold, measured at its own terminals',
+    distinguishingSign: 'still open when cold, measured at its own terminals',
   },
   'compressor-shorted-turns': {
     label: 'Compressor winding shorted between turns',
@@ -78,7 +78,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       startAttempt: { 'no-current': 6, 'stays-locked': 8, starts: 0.1 },
       hardStart: { none: 5, starts: 0.2 },
     },
-    tell: 'ohms that do not add up or do not agree, and high amps',
+    distinguishingSign: 'ohms that do not add up or do not agree, and high amps',
   },
   'compressor-locked-rotor': {
     label: 'Compressor locked',
@@ -92,7 +92,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       hardStart: { none: 15, starts: 0.1 },
       startGear: { proven: 2, failed: 0.4 },
     },
-    tell: 'inrush stays at locked-rotor amps and trips while volts hold and gear is good',
+    distinguishingSign: 'inrush stays at locked-rotor amps and trips while volts hold and gear is good',
   },
   'compressor-overload-open': {
     label: 'Internal overload open: hot, not failed',
@@ -104,7 +104,8 @@ export const ELECTRICAL_FAULT_ROWS = {
       windings: { 'common-leg-open': 90, 'all-open': 25, good: 0.15, 'one-leg-open': 0.3 },
       compressorShell: { hot: 12, cold: 0.03 },
     },
-    tell: 'hot shell; run to start still reads (single-phase); closes after 20 minutes to some hours',
+    distinguishingSign:
+      'hot shell; run to start still reads (single-phase); closes after 20 minutes to some hours',
   },
   'start-gear-failed': {
     label: 'Run or start capacitor, or relay, failed',
@@ -120,7 +121,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       hardStart: { starts: 10, none: 0.4 },
       startGear: { failed: 30, proven: 0.03 },
     },
-    tell: 'capacitance beyond 6 % of the label; it starts with other gear',
+    distinguishingSign: 'capacitance beyond 6 % of the label; it starts with other gear',
   },
   'contactor-failed': {
     label: 'Contactor failed: coil, pitted or burnt contacts',
@@ -159,7 +160,7 @@ export const ELECTRICAL_FAULT_ROWS = {
         },
       },
     ],
-    tell: 'volts on the line side, none or less on the load side; volts across closed contacts',
+    distinguishingSign: 'volts on the line side, none or less on the load side; volts across closed contacts',
   },
   'supply-fault': {
     label: 'Supply fault: lost phase, low volts, unbalance, breaker, broken wire',
@@ -205,7 +206,7 @@ export const ELECTRICAL_FAULT_ROWS = {
         },
       },
     ],
-    tell: 'volts missing, low or unbalanced at the unit itself',
+    distinguishingSign: 'volts missing, low or unbalanced at the unit itself',
   },
   'control-open': {
     label: 'Control circuit open: pressure switch, thermostat, no call',
@@ -225,7 +226,8 @@ export const ELECTRICAL_FAULT_ROWS = {
       // a broken wire, a board, another switch of the string
       { share: 0.3, observations: {} },
     ],
-    tell: 'no volts at the contactor coil; follow the string of switches from the coil backwards',
+    distinguishingSign:
+      'no volts at the contactor coil; follow the string of switches from the coil backwards',
   },
   'wire-rubbed-to-ground': {
     label: 'Lead rubbed through to ground',
@@ -239,7 +241,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       groundPath: { 'compressor-side': 6, 'fan-motor': 0.02, 'crankcase-heater': 0.02 },
       leadState: { rubbed: 60, sound: 0.15 },
     },
-    tell: 'a ground seen from the contactor that is gone at the compressor’s own terminals',
+    distinguishingSign: 'a ground seen from the contactor that is gone at the compressor’s own terminals',
   },
   'fan-motor-grounded': {
     label: 'Fan motor on the contactor grounded, not the compressor',
@@ -252,7 +254,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       groundPath: { 'fan-motor': 120, 'compressor-side': 0.05 },
       outdoorFan: { off: 3 },
     },
-    tell: 'the ground leaves with the fan motor when it is taken off the contactor',
+    distinguishingSign: 'the ground leaves with the fan motor when it is taken off the contactor',
   },
   'crankcase-heater-grounded': {
     label: 'Crankcase heater grounded, not the compressor',
@@ -264,7 +266,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       groundAtTerminals: { grounded: 0.05 },
       groundPath: { 'crankcase-heater': 120, 'compressor-side': 0.05 },
     },
-    tell: 'the ground leaves with the crankcase heater when it is taken off the contactor',
+    distinguishingSign: 'the ground leaves with the crankcase heater when it is taken off the contactor',
   },
   'terminal-plug-burnt': {
     label: 'Plug, terminal lead or connector at the compressor burnt',
@@ -280,14 +282,15 @@ export const ELECTRICAL_FAULT_ROWS = {
       terminalLook: { burnt: 60, sound: 0.1 },
       ground: { none: 1.1 },
     },
-    tell: 'an open or burnt connection with sound windings at the terminals: the plug is condemned, not the compressor',
+    distinguishingSign:
+      'an open or burnt connection with sound windings at the terminals: the plug is condemned, not the compressor',
   },
   'crankcase-heater-open': {
     label: 'Crankcase heater open',
     part: 'crankcase-heater',
     prior: 0.7,
     observations: { ...RUNS_ON, heater: { open: 150, good: 0.02 } },
-    tell: 'no current in the heater with the contactor out',
+    distinguishingSign: 'no current in the heater with the contactor out',
   },
   'rv-coil-failed': {
     label: 'Reversing valve coil failed',
@@ -301,7 +304,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       reversingValveNoise: { chatter: 2 },
       magnetPull: { none: 15, pulls: 0.05 },
     },
-    tell: 'right volts at the connected coil and no magnet pull; coil ohms open or shorted',
+    distinguishingSign: 'right volts at the connected coil and no magnet pull; coil ohms open or shorted',
   },
   'rv-control-voltage-fault': {
     label: 'Reversing valve gets no proper control voltage',
@@ -315,7 +318,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       reversingValveNoise: { chatter: 10, none: 0.8 },
       magnetPull: { none: 6, pulls: 0.2 },
     },
-    tell: 'volts at the coil that collapse under load; the coil holds when jumped at the unit',
+    distinguishingSign: 'volts at the coil that collapse under load; the coil holds when jumped at the unit',
   },
   'intermittent-start': {
     label: 'Starts only now and then',
@@ -327,6 +330,6 @@ export const ELECTRICAL_FAULT_ROWS = {
       startAttempt: { starts: 1, 'stays-locked': 2 },
       contactorPoints: { pitted: 2 },
     },
-    tell: 'comes and goes: log volts and amps over several starts',
+    distinguishingSign: 'comes and goes: log volts and amps over several starts',
   },
 } as const satisfies Record<string, FaultRow>

@@ -76,7 +76,7 @@ export type FaultRow = {
   /** ways of failing that show different words, with their shares (they sum to one); what a way names goes before `observations` */
   readonly ways?: readonly { readonly share: number; readonly observations: ObservationTable }[]
   /** what tells it apart, in the trade's words */
-  readonly tell: string
+  readonly distinguishingSign: string
 }
 
 /** Shift in tolerances at full severity for each sign; '*' may go either way and is modelled as spread alone. */

@@ -38,7 +38,8 @@ export const FURTHER_FAULTS = {
       reliefPlug: { melted: 0.2 },
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.02, 'above-plate': 0.02 },
     },
-    tell: 'standing pressure below saturation at the coldest place; oil stain, hiss, a melted plug or its lost cap',
+    distinguishingSign:
+      'standing pressure below saturation at the coldest place; oil stain, hiss, a melted plug or its lost cap',
   },
   'access-fitting-leak': {
     label: 'Leak at an access fitting, stem, cap or core',
@@ -51,7 +52,7 @@ export const FURTHER_FAULTS = {
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
       standing: LEAKED_OUT,
     },
-    tell: 'oil at the core, stem or quick-connect; a core or cap that bubbles under soap',
+    distinguishingSign: 'oil at the core, stem or quick-connect; a core or cap that bubbles under soap',
   },
   'relief-plug-melted': {
     label: 'Fusible relief plug melted',
@@ -65,7 +66,7 @@ export const FURTHER_FAULTS = {
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
       standing: { 'vapour-only': 100, empty: 600, vacuum: 40, liquid: 0.05 },
     },
-    tell: 'charge gone at once; look at the plug before hunting other leaks',
+    distinguishingSign: 'charge gone at once; look at the plug before hunting other leaks',
   },
   'rv-pilot-tube-leak': {
     label: 'Reversing valve pilot tube leaks',
@@ -78,7 +79,7 @@ export const FURTHER_FAULTS = {
       weighedCharge: { 'below-plate': 20, 'at-plate': 0.2 },
       standing: LEAKED_OUT,
     },
-    tell: 'oil on the pilot tubes of the reversing valve',
+    distinguishingSign: 'oil on the pilot tubes of the reversing valve',
   },
   'service-valve-damaged': {
     label: 'Service valve damaged or melted shut',
@@ -90,7 +91,7 @@ export const FURTHER_FAULTS = {
       oilStain: { 'service-valve': 8 },
       frostPattern: { 'metering-device': 0.3, 'after-dryer': 0.3, 'service-valve': 15 },
     },
-    tell: 'cold or frosted just after the valve; overheated at brazing, an overtightened cap',
+    distinguishingSign: 'cold or frosted just after the valve; overheated at brazing, an overtightened cap',
   },
   'liquid-solenoid-stuck-closed': {
     label: 'Liquid solenoid stuck closed',
@@ -99,7 +100,7 @@ export const FURTHER_FAULTS = {
     prior: 2,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
     observations: { solenoidPull: { none: 25, pulls: 0.2 } },
-    tell: 'no click and no magnet pull with a call; low side pumps down at once',
+    distinguishingSign: 'no click and no magnet pull with a call; low side pumps down at once',
   },
   'liquid-solenoid-leaking': {
     label: 'Liquid solenoid leaks through',
@@ -111,7 +112,7 @@ export const FURTHER_FAULTS = {
       pumpDownTest: { 'cannot-pull-down': 40, 'pulls-down': 0.02 },
       handValveTest: { 'pulls-down': 1.2, 'cannot-pull-down': 0.05 },
     },
-    tell: 'will not pump down, while the compressor holds against a shut hand valve',
+    distinguishingSign: 'will not pump down, while the compressor holds against a shut hand valve',
   },
   'equalizer-broken-or-blocked': {
     label: 'External equaliser broken or blocked',
@@ -122,7 +123,8 @@ export const FURTHER_FAULTS = {
       equalizerState: { blocked: 40, broken: 40, ok: 0.05 },
       bulbWarmResponse: { none: 2 },
     },
-    tell: 'kinked, capped or oily equaliser line; broken it leaks first, then the valve misfeeds',
+    distinguishingSign:
+      'kinked, capped or oily equaliser line; broken it leaks first, then the valve misfeeds',
   },
   'eev-fault': {
     label: 'Electronic expansion valve stuck or its driver failed',
@@ -133,7 +135,7 @@ export const FURTHER_FAULTS = {
       frostPattern: { 'metering-device': 3, 'distributor-tubes': 6, none: 0.5 },
       stemResponse: { none: 6, answers: 0.3 },
     },
-    tell: 'steps commanded and superheat does not answer; check driver, coil, sensor',
+    distinguishingSign: 'steps commanded and superheat does not answer; check driver, coil, sensor',
   },
   'evaporator-fan-failed': {
     label: 'Evaporator fan failed',
@@ -145,7 +147,7 @@ export const FURTHER_FAULTS = {
       frostPattern: { 'whole-coil': 8, 'suction-to-compressor': 3, none: 0.5 },
       evaporatorCoil: { iced: 5 },
     },
-    tell: 'the fan stands still; the coil ices whole',
+    distinguishingSign: 'the fan stands still; the coil ices whole',
   },
   'defrost-failure': {
     label: 'Defrost failed',
@@ -157,7 +159,7 @@ export const FURTHER_FAULTS = {
       evaporatorCoil: { iced: 40, clean: 0.05, dirty: 0.2 },
       indoorFan: { running: 1.2 },
     },
-    tell: 'the coil is a block of ice that returns after a manual defrost',
+    distinguishingSign: 'the coil is a block of ice that returns after a manual defrost',
   },
   'check-valve-leaking': {
     label: 'Check valve leaks through',
@@ -165,7 +167,8 @@ export const FURTHER_FAULTS = {
     prior: 1,
     applies: { reversingValve: true },
     observations: { frostPattern: { 'suction-to-compressor': 4 }, bulbWarmResponse: { none: 2 } },
-    tell: 'the metering device that should be in use is bypassed: its two sides are equally warm',
+    distinguishingSign:
+      'the metering device that should be in use is bypassed: its two sides are equally warm',
   },
   'head-pressure-control-stuck-closed': {
     label: 'Head pressure control stuck: condenser flooded',
@@ -173,7 +176,7 @@ export const FURTHER_FAULTS = {
     prior: 2,
     applies: { headPressureControl: true },
     observations: { condenserCoil: { clean: 1.5, dirty: 0.5 } },
-    tell: 'head high, receiver low, the bottom of the condenser cool',
+    distinguishingSign: 'head high, receiver low, the bottom of the condenser cool',
   },
   'phase-reversed': {
     label: 'Phases reversed: the scroll runs backwards',
@@ -200,6 +203,6 @@ export const FURTHER_FAULTS = {
       compressorNoise: { loud: 12, normal: 0.1 },
       pumpDownTest: { 'cannot-pull-down': 8, 'pulls-down': 0.1 },
     },
-    tell: 'noisy, low amps, no pressure difference: check phase sequence before the compressor',
+    distinguishingSign: 'noisy, low amps, no pressure difference: check phase sequence before the compressor',
   },
 } as const satisfies Record<string, FaultRow>

@@ -110,7 +110,7 @@ export const TABLE_FAULTS = {
         joint: 3,
       },
     },
-    tell: 'oil stain, recovered weight below the plate, bubbles in the sight glass',
+    distinguishingSign: 'oil stain, recovered weight below the plate, bubbles in the sight glass',
   },
   overcharge: {
     label: 'Overcharge',
@@ -145,7 +145,7 @@ export const TABLE_FAULTS = {
       frostPattern: { 'distributor-tubes': 0.5 },
       weighedCharge: { 'above-plate': 60, 'at-plate': 0.15, 'below-plate': 0.1 },
     },
-    tell: 'weight above the plate',
+    distinguishingSign: 'weight above the plate',
   },
   'non-condensables': {
     label: 'Non-condensables (air in the circuit)',
@@ -164,7 +164,7 @@ export const TABLE_FAULTS = {
       standingOverAmbient: '++',
     },
     observations: { standing: { over: 15, liquid: 0.4 } },
-    tell: 'standing pressure above saturation at ambient',
+    distinguishingSign: 'standing pressure above saturation at ambient',
   },
   'liquid-line-restriction': {
     label: 'Liquid line restriction',
@@ -184,7 +184,7 @@ export const TABLE_FAULTS = {
       frostPattern: { 'metering-device': 0.3, 'distributor-tubes': 0.4, 'after-dryer': 2, none: 1 },
       sightGlass: { bubbles: 2 },
     },
-    tell: 'temperature drop along the line; frost or sweat begins there',
+    distinguishingSign: 'temperature drop along the line; frost or sweat begins there',
   },
   'plugged-liquid-dryer': {
     label: 'Plugged liquid dryer',
@@ -209,7 +209,7 @@ export const TABLE_FAULTS = {
       frostPattern: { 'after-dryer': 12, 'metering-device': 0.3, 'distributor-tubes': 0.3, none: 0.8 },
       sightGlass: { bubbles: 2 },
     },
-    tell: 'dryer drop over 3 F',
+    distinguishingSign: 'dryer drop over 3 F',
   },
   'txv-underfeeding': {
     label: 'Expansion valve underfeeding',
@@ -226,7 +226,8 @@ export const TABLE_FAULTS = {
       moistureIndicator: { wet: 0.5 },
       warmValveResponse: { 'flow-returned': 0.2 },
     },
-    tell: 'frost at the valve outlet or distributor only; no answer to the bulb warmed in the hand',
+    distinguishingSign:
+      'frost at the valve outlet or distributor only; no answer to the bulb warmed in the hand',
   },
   'txv-lost-bulb-charge': {
     label: 'Expansion valve bulb lost its charge',
@@ -242,7 +243,7 @@ export const TABLE_FAULTS = {
       bulbState: { 'lost-charge-feel': 15, 'tight-insulated': 0.7 },
       warmValveResponse: { 'flow-returned': 0.2 },
     },
-    tell: 'the bulb seems hollow when handled; no response to warming; may pull into vacuum',
+    distinguishingSign: 'the bulb seems hollow when handled; no response to warming; may pull into vacuum',
   },
   'txv-inlet-screen-plugged': {
     label: 'Expansion valve inlet screen plugged',
@@ -259,7 +260,7 @@ export const TABLE_FAULTS = {
       oilAppearance: { 'metal-flakes': 4, dark: 2 },
       warmValveResponse: { 'flow-returned': 0.3 },
     },
-    tell: 'answers a little to the bulb; debris in the history',
+    distinguishingSign: 'answers a little to the bulb; debris in the history',
   },
   'txv-set-too-closed': {
     label: 'Expansion valve set too far closed',
@@ -283,7 +284,7 @@ export const TABLE_FAULTS = {
       bulbWarmResponse: { opens: 3, none: 0.2 },
       frostPattern: { none: 1.3, 'distributor-tubes': 0.7 },
     },
-    tell: 'answers to the stem',
+    distinguishingSign: 'answers to the stem',
   },
   'moisture-freeze-at-valve': {
     label: 'Ice in the expansion valve',
@@ -301,7 +302,7 @@ export const TABLE_FAULTS = {
       warmValveResponse: { 'flow-returned': 20, none: 0.1 },
       bulbWarmResponse: { none: 3 },
     },
-    tell: 'comes and goes; hot water on the valve restores flow; indicator wet',
+    distinguishingSign: 'comes and goes; hot water on the valve restores flow; indicator wet',
   },
   'txv-overfeeding': {
     label: 'Expansion valve overfeeding (stuck open)',
@@ -324,7 +325,7 @@ export const TABLE_FAULTS = {
       stemResponse: { none: 5, answers: 0.3 },
       bulbIceResponse: { 'stays-open': 20, closes: 0.2 },
     },
-    tell: 'frost or sweat back to the compressor',
+    distinguishingSign: 'frost or sweat back to the compressor',
   },
   'txv-bulb-loose': {
     label: 'Expansion valve bulb loose or bare',
@@ -347,7 +348,7 @@ export const TABLE_FAULTS = {
       bulbState: { loose: 15, uninsulated: 8, 'tight-insulated': 0.1, 'lost-charge-feel': 0.2 },
       frostPattern: { ...FROST_BACK, 'suction-to-compressor': 3, none: 0.9 },
     },
-    tell: 'bulb not tight or bare, at the bottom of the pipe; superheat hunts',
+    distinguishingSign: 'bulb not tight or bare, at the bottom of the pipe; superheat hunts',
   },
   'fixed-orifice-plugged': {
     label: 'Fixed orifice plugged',
@@ -359,7 +360,7 @@ export const TABLE_FAULTS = {
       branches: { 'only-this-starved': 12, 'all-starved': 0.1, 'all-sound': 0.2 },
       frostPattern: { 'metering-device': 10, 'distributor-tubes': 3, none: 0.4, 'after-dryer': 0.3 },
     },
-    tell: 'frost at the orifice; several at once in a header with one orifice per tube',
+    distinguishingSign: 'frost at the orifice; several at once in a header with one orifice per tube',
   },
   'fixed-orifice-oversized': {
     label: 'Fixed orifice oversized or unseated',
@@ -380,7 +381,7 @@ export const TABLE_FAULTS = {
       frostPattern: FROST_BACK,
       orificeSize: { 'wrong-or-unseated': 60, 'right-seated': 0.08 },
     },
-    tell: 'wrong piston after a part swap',
+    distinguishingSign: 'wrong piston after a part swap',
   },
   'capillary-plugged': {
     label: 'Capillary plugged',
@@ -389,7 +390,7 @@ export const TABLE_FAULTS = {
     applies: { metering: ['capillary'] },
     signature: STARVED,
     observations: { frostPattern: { 'metering-device': 6, 'distributor-tubes': 2, none: 0.6 } },
-    tell: 'wax or flush residue; repeated after a compressor change',
+    distinguishingSign: 'wax or flush residue; repeated after a compressor change',
   },
   'low-evaporator-airflow': {
     label: 'Low airflow over the evaporator',
@@ -426,7 +427,7 @@ export const TABLE_FAULTS = {
       frostPattern: { 'whole-coil': 8, none: 0.6, 'metering-device': 0.5, 'suction-to-compressor': 2 },
       indoorFan: { off: 2 },
     },
-    tell: 'dirty filter or coil, belt, fan; the coil ices whole',
+    distinguishingSign: 'dirty filter or coil, belt, fan; the coil ices whole',
   },
   'high-load': {
     label: 'Load still high',
@@ -444,7 +445,7 @@ export const TABLE_FAULTS = {
       ampsShare: '+',
       dischargeLineTemp: '0',
     },
-    tell: 'warm box or space; resolves with time',
+    distinguishingSign: 'warm box or space; resolves with time',
   },
   'condenser-fouled': {
     label: 'Condenser fouled or its fan off',
@@ -464,7 +465,7 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '+',
     },
     observations: { outdoorFan: { off: 8, running: 0.8 }, condenserCoil: { dirty: 25, clean: 0.15 } },
-    tell: 'dirty coil; condensing far over ambient',
+    distinguishingSign: 'dirty coil; condensing far over ambient',
   },
   'condenser-water-low-flow': {
     label: 'Low water flow through the condenser',
@@ -484,7 +485,7 @@ export const TABLE_FAULTS = {
       waterRise: '++',
     },
     observations: { waterStrainer: { 'plugged-or-shut': 40, 'clean-open': 0.1 } },
-    tell: 'water rise high; strainer',
+    distinguishingSign: 'water rise high; strainer',
   },
   'compressor-not-pumping': {
     label: 'Compressor not pumping (valves, worn scroll)',
@@ -508,7 +509,7 @@ export const TABLE_FAULTS = {
       frostPattern: { none: 1.3 },
       phaseSequence: { reversed: 0.3 },
     },
-    tell: 'ratio well below the expected one; cannot pull down with the liquid valve shut',
+    distinguishingSign: 'ratio well below the expected one; cannot pull down with the liquid valve shut',
   },
   'internal-relief-open': {
     label: 'Internal relief open',
@@ -530,7 +531,7 @@ export const TABLE_FAULTS = {
       pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.2 },
       reliefAfterRestart: { 'stays-open': 25, reseated: 0.1 },
     },
-    tell: 'hiss inside, pressures close together, after a high-pressure event',
+    distinguishingSign: 'hiss inside, pressures close together, after a high-pressure event',
   },
   'reversing-valve-leaking-through': {
     label: 'Reversing valve leaking through',
@@ -554,7 +555,7 @@ export const TABLE_FAULTS = {
       ],
     },
     observations: { reversingValveNoise: { hiss: 6, none: 0.5 }, pumpDownTest: { 'cannot-pull-down': 3 } },
-    tell: 'suction picks up more than about 3 F across the valve; body warm',
+    distinguishingSign: 'suction picks up more than about 3 F across the valve; body warm',
   },
   'reversing-valve-stuck-mid': {
     label: 'Reversing valve stuck mid-way',
@@ -582,7 +583,7 @@ export const TABLE_FAULTS = {
       // discharge gas goes round through the valve
       pumpDownTest: { 'cannot-pull-down': 6, 'pulls-down': 0.3 },
     },
-    tell: 'all four pipes close in temperature',
+    distinguishingSign: 'all four pipes close in temperature',
   },
   'suction-line-restriction': {
     label: 'Suction line or suction dryer restricted',
@@ -600,7 +601,7 @@ export const TABLE_FAULTS = {
       dischargeLineTemp: '+',
       suctionDryerDrop: '++',
     },
-    tell: 'pressure drop across it',
+    distinguishingSign: 'pressure drop across it',
   },
   'head-pressure-control-stuck': {
     label: 'Head pressure control stuck',
@@ -618,7 +619,7 @@ export const TABLE_FAULTS = {
       ampsShare: '-',
       dischargeLineTemp: '0',
     },
-    tell: 'condensing below the floor in cold weather',
+    distinguishingSign: 'condensing below the floor in cold weather',
   },
   'wrong-or-mixed-refrigerant': {
     label: 'Wrong or mixed refrigerant',
@@ -640,6 +641,6 @@ export const TABLE_FAULTS = {
       weighedCharge: { 'above-plate': 1.5, 'below-plate': 1.5 },
       standing: { over: 4, 'vapour-only': 3 },
     },
-    tell: 'standing pressure fits no single refrigerant',
+    distinguishingSign: 'standing pressure fits no single refrigerant',
   },
 } as const satisfies Record<string, FaultRow>

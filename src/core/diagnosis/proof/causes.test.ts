@@ -7,7 +7,7 @@ import { planRepair } from '../../repair/plan/plan'
 import { CAUSE_IDS, type CauseId, causeRow, causesOf, killsCompressor } from './causes'
 import { judgeGate } from './gates'
 import { mergedSet, modeOfProof, recordOf, setsBefore } from './record'
-import { keptGate, standingsOf } from './standing'
+import { keptGate, decisionStatesOf } from './decisionState'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })
@@ -117,7 +117,7 @@ describe('how a decision stands', () => {
     ...more,
   })
   const standing = (readings: Readings, ...decisions: Decision[]) =>
-    standingsOf(job(readings, {}, { decisions })).map(({ state }) => state)
+    decisionStatesOf(job(readings, {}, { decisions })).map(({ state }) => state)
   test('proven, overridden, not proven, without a gate, undecided', () => {
     expect(standing(drop, decision('plugged-liquid-dryer'))).toEqual(['proven'])
     expect(standing({}, decision('plugged-liquid-dryer'))).toEqual(['not-proven'])
@@ -188,7 +188,7 @@ describe('how a decision stands', () => {
       decisions: [decision('plugged-liquid-dryer', { at: '2026-05-04T12:00:00Z' })],
     }
     expect(setsBefore(later.readingSets, '2026-05-04T12:00:00Z')).toHaveLength(1)
-    expect(standingsOf(later)[0]?.state).toBe('not-proven')
+    expect(decisionStatesOf(later)[0]?.state).toBe('not-proven')
   })
   test('moments are compared as moments, not as text: 11:00-04:00 is 15:00Z', () => {
     const sets = [at('a', '2026-05-04T09:00:00Z', {}), at('b', '2026-05-04T11:00:00-04:00', drop)]

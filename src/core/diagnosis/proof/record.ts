@@ -3,7 +3,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
 import { stood } from '../../record/readings/atRest'
 import { latestWords } from '../../record/job/words'
-import { isStanding, LASTING_READINGS } from '../../record/readings/standing'
+import { isOfAnyMode, LASTING_READINGS } from '../../record/readings/lasting'
 import type { VetoId } from '../../safety/vetoes'
 import { holdingVetoes } from '../vetoes/holding'
 import type { GateRecord } from './gate'
@@ -22,7 +22,7 @@ const readingsFor = (
 ): Readings =>
   mode === wanted.mode && refrigerant === wanted.refrigerant
     ? readings
-    : (Object.fromEntries(Object.entries(readings).filter(([key]) => isStanding(key))) as Readings)
+    : (Object.fromEntries(Object.entries(readings).filter(([key]) => isOfAnyMode(key))) as Readings)
 
 /** Readings over earlier ones; of what lasts, as windings, it stays known that it was measured before. */
 function withEarlier(earlier: Readings, later: Readings): Readings {

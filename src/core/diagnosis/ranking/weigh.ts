@@ -244,7 +244,7 @@ function overCells(
   })
 }
 
-type Weighed = Omit<Ranked, 'probability'> & { readonly log: number }
+type Scored = Omit<Ranked, 'probability'> & { readonly log: number }
 const ONE_WAY = Float64Array.of(1)
 
 /** A suspect whose words depend on its degree. */
@@ -252,7 +252,7 @@ function weighByDegree(
   prepared: Prepared,
   items: readonly Item[],
   places: readonly (Place | undefined)[],
-): Weighed {
+): Scored {
   const { hypothesis, prior, components } = prepared
   const { severityAt, severities } = components
   const weights = weighComponents(prepared, items, places)
@@ -316,7 +316,7 @@ function weighByWays(
   items: readonly Item[],
   places: readonly (Place | undefined)[],
   shared: SharedWork,
-): Weighed {
+): Scored {
   const { hypothesis, prior, components } = prepared
   const { suspect } = hypothesis
   const isShared = !items.some(

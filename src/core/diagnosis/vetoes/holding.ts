@@ -10,7 +10,7 @@ import type { Mending, UnitState } from '../../record/state/unit'
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
 import { ENDED_BY_PART } from './effects'
 import { OF_STATE } from './ofState'
-import { type JudgedVeto, READS, type Says, type Scene, sceneOf, STAYS_LIFTED } from './says'
+import { type JudgedVeto, READS, type VetoWord, type Scene, sceneOf, STAYS_LIFTED } from './vetoStates'
 
 /** A unit of which nothing was read yet: what its plate alone says. */
 const UNREAD: JobSet = { id: 'unread', mode: 'off', readings: {} }
@@ -22,19 +22,19 @@ const endsOf = ({ did }: Mending): readonly VetoId[] => {
   return ENDED_BY_PART[did] ?? []
 }
 
-type Said = { readonly at: number; readonly says: (id: JudgedVeto) => Says }
+type VetoSaid = { readonly at: number; readonly says: (id: JudgedVeto) => VetoWord }
 
 /** The last word on a state: a later set or repair overrules an earlier one; one that is silent changes nothing. */
-function lastWord(id: JudgedVeto, said: readonly Said[]): Says {
+function lastWord(id: JudgedVeto, said: readonly VetoSaid[]): VetoWord {
   const words = said.map(({ says }) => says(id))
   if (STAYS_LIFTED.includes(id) && words.includes('lifted')) return 'lifted'
   return words.findLast((each) => each !== undefined)
 }
 
-function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitState): Said[] {
+function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitState): VetoSaid[] {
   const atmosphere = siteAtmosphere(unit)
   const scenes: Scene[] = []
-  const ofSets = timedSets(sets).map(({ set, at }): Said => {
+  const ofSets = timedSets(sets).map(({ set, at }): VetoSaid => {
     const scene = sceneOf(
       unitAs(unit, set.refrigerant),
       set,
@@ -44,7 +44,7 @@ function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitStat
     scenes.push(scene)
     return { at, says: (id) => READS[id](scene) }
   })
-  const ofWork = mendings.map((each): Said => ({
+  const ofWork = mendings.map((each): VetoSaid => ({
     at: each.at,
     says: (id) => (endsOf(each).includes(id) ? 'lifted' : undefined),
   }))

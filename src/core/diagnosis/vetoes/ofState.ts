@@ -4,7 +4,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { isGas, isNitrogenPressure, workedSections } from '../../record/state/contents'
 import type { UnitState } from '../../record/state/unit'
 import type { VetoId } from '../../safety/vetoes'
-import type { JudgedVeto } from './says'
+import type { JudgedVeto } from './vetoStates'
 
 /** The states of the table of vetoes that follow from how the unit stands. */
 type StateVeto = Exclude<VetoId, JudgedVeto>

@@ -64,14 +64,14 @@ type Log = { readonly time: readonly number[]; readonly log: readonly number[]; 
 
 /** One way a curve may run, its rise and its amount as shares of the start. */
 type Cell = { readonly rise: number; readonly amount: number; readonly settling: number }
-type Weighed = Cell & { readonly start: number; readonly weight: number }
+type Scored = Cell & { readonly start: number; readonly weight: number }
 
 /** How far a curve is from the usual before anything is read: log of its weight. */
 const expected = ({ amount, settling }: Cell): number =>
   amount === 0 ? 0 : -((Math.log(settling / SETTLING.usual) / SETTLING_SPREAD) ** 2) / 2
 
 /** How well a curve fits where only its start is free: log of the likelihood with the scatter integrated out. */
-function weigh({ time, log, seconds }: Log, cell: Cell): Weighed {
+function weigh({ time, log, seconds }: Log, cell: Cell): Scored {
   const away = log.map((each, i) => {
     const at = time[i] as number
     const share = 1 + (cell.rise * at) / seconds + cell.amount * (1 - Math.exp(-at / cell.settling))
@@ -104,7 +104,7 @@ const CELLS = Object.fromEntries(DECAY_CAUSES.map((cause) => [cause, cellsOf(SHA
 const massOf = (cells: readonly Cell[]): number =>
   cells.reduce((sum, cell) => sum + Math.exp(expected(cell)), 0)
 
-type Weight = { readonly best: Weighed; readonly log: number }
+type Weight = { readonly best: Scored; readonly log: number }
 
 /** Likelihood of a shape: the mean over its curves. @param ceiling highest plateau that water can make, Pa */
 function shapeWeight(log: Log, cause: DecayCause, ceiling: number): Weight {
@@ -117,7 +117,7 @@ function shapeWeight(log: Log, cause: DecayCause, ceiling: number): Weight {
 }
 
 /** The curve of a shape by least squares of the logarithms, begun at the best of the coarse ones. */
-function fitted({ time, log, seconds }: Log, shape: Shape, from: Weighed): DecayCurve {
+function fitted({ time, log, seconds }: Log, shape: Shape, from: Scored): DecayCurve {
   const begin = [
     from.start,
     shape.rises ? (from.rise * from.start) / seconds : 0,

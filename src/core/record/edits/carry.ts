@@ -1,6 +1,6 @@
 import type { ObservationKey } from '../readings/observations'
 import type { ReadingSet } from '../readings/schema'
-import { LASTING_READINGS } from '../readings/standing'
+import { LASTING_READINGS } from '../readings/lasting'
 import type { Job } from '../job/job'
 import { isDecided } from '../job/decisions'
 

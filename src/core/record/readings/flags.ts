@@ -4,7 +4,7 @@ import type { Derived } from './derive'
 import type { DerivedKey } from './derivedTable'
 import type { Measured, Snapshot } from './snapshot'
 import type { Readings } from './schema'
-import { isStanding } from './standing'
+import { isOfAnyMode } from './lasting'
 import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 /** A reading that looks wrong; nothing is corrected silently (handbook 02). */
@@ -170,7 +170,7 @@ const SET_MINUTES = 10
 const MINUTE = 60_000
 /** Readings that the weather, the circuit's state or the load move; settings and windings stay. */
 const isMoving = (key: ReadingKey) =>
-  ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) && !isStanding(key)
+  ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) && !isOfAnyMode(key)
 
 /** Readings taken so long before the newest that they tell of another state. */
 export function staleKeys(readings: Readings, changedAt?: string): ReadingKey[] {

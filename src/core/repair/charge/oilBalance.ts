@@ -50,7 +50,7 @@ const CAN = 0.000946
 const CONVERSION_SHARE = 0.95
 /** [practice] more than the plate by this share: it was overfilled, or refrigerant is in it. */
 const OVER_PLATE = 1.15
-/** [practice] a can of an oil that drinks is used at once, hours. */
+/** [practice] a can of a hygroscopic oil is used at once, hours. */
 const OPEN_CAN = 1
 
 /** Volume of oil that came out, m3, read as a volume or weighed; undefined where neither is written. */
@@ -110,11 +110,11 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
       `${conversionChanges} changes bring the new oil to ${CONVERSION_SHARE * 100} %; a field shortcut of 10-25 % leaves most of the oil immiscible, the risk is the owner's.`,
   ],
   [
-    ({ goesIn }) => OIL_ROWS[goesIn].drinks,
-    ({ goesIn }) => `${goesIn} drinks from the air: open a can once, use it, no open cups.`,
+    ({ goesIn }) => OIL_ROWS[goesIn].hygroscopic,
+    ({ goesIn }) => `${goesIn} takes water from the air: open a can once, use it, no open cups.`,
   ],
   [
-    ({ repair, goesIn }) => OIL_ROWS[goesIn].drinks && (repair.oilCanOpen ?? 0) > OPEN_CAN,
+    ({ repair, goesIn }) => OIL_ROWS[goesIn].hygroscopic && (repair.oilCanOpen ?? 0) > OPEN_CAN,
     ({ repair }) => `The can has stood open for ${repair.oilCanOpen} h: it does not go in, take a new one.`,
   ],
   [

@@ -15,15 +15,15 @@ export type OilRow = {
   /** above this something is done [memory] */
   readonly act: number
   /** an open can goes on taking water from the air */
-  readonly drinks: boolean
+  readonly hygroscopic: boolean
 }
 
 /** One row a family; mineral's figures stand for alkylbenzene too [memory]. */
 export const OIL_ROWS: Readonly<Record<OilFamily, OilRow>> = {
-  mineral: { density: 910, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, drinks: false },
-  alkylbenzene: { density: 870, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, drinks: false },
-  POE: { density: 980, saturated: 2500, fresh: 50, moist: 100, wet: 500, act: 100, drinks: true },
-  PVE: { density: 930, saturated: 6000, fresh: 50, moist: 200, wet: 1500, act: 240, drinks: true },
+  mineral: { density: 910, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, hygroscopic: false },
+  alkylbenzene: { density: 870, saturated: 80, fresh: 20, moist: 40, wet: 65, act: 30, hygroscopic: false },
+  POE: { density: 980, saturated: 2500, fresh: 50, moist: 100, wet: 500, act: 100, hygroscopic: true },
+  PVE: { density: 930, saturated: 6000, fresh: 50, moist: 200, wet: 1500, act: 240, hygroscopic: true },
 }
 
 /** Volume of oil, m3, from its mass (kg). */

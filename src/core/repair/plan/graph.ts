@@ -1,4 +1,4 @@
-import type { Step } from './obey'
+import type { Step } from './orderByVetoes'
 import { isInTurn, type Stage, stageAt } from './tasks/row'
 import { type TaskId, taskRow } from './tasks/tasks'
 

@@ -220,7 +220,7 @@ function testOf({ job, reckoned, cleanup, policy, isEmpty }: Whole): TestPressur
 }
 
 /** Why nothing is bought yet: it is not proven, or the owner did not agree. */
-function holdOf({ proofs, approval }: Whole): string | undefined {
+function purchaseStopOf({ proofs, approval }: Whole): string | undefined {
   const first = proofs.find(({ isFirst }) => isFirst)
   if (first)
     return first.why === 'suspected' ? 'prove first: suspected, not decided' : 'prove first: its gate is shut'
@@ -267,7 +267,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
             joints: jointsOf(ids, record.repair.feederTubes, job.unit.oldDryer?.joint === 'flare'),
           }
         : undefined,
-    hold: holdOf(whole),
+    hold: purchaseStopOf(whole),
     day,
   })
 }

@@ -5,7 +5,7 @@ import { CAUTIONS, type CautionId, HAZARDS } from '../../safety/cautions'
 import type { VetoId } from '../../safety/vetoes'
 import { minutesOf, type TaskMinutes } from './estimates'
 import { ancestorsOf, graphOf, type GraphTask } from './graph'
-import { obeying } from './obey'
+import { orderByVetoes } from './orderByVetoes'
 import type { Failure, TaskRow } from './tasks/row'
 import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 
@@ -69,7 +69,7 @@ function meanwhileOf(graph: readonly GraphTask[]): Map<TaskId, TaskId[]> {
 
 /** The tasks as a graph, in an order in which each stands after what it waits for. */
 export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] {
-  const graph = graphOf(obeying(ids, facts.holding))
+  const graph = graphOf(orderByVetoes(ids, facts.holding))
   const meanwhile = meanwhileOf(graph)
   return graph.map((task): PlanTask => {
     const { label, machine, opens, gate, fails } = taskRow(task.id)

@@ -3,7 +3,7 @@ import type { SuspectId } from '../../diagnosis/faults/faults'
 import { gateIdOf } from '../../diagnosis/faults/gateIds'
 import { judgeGate } from '../../diagnosis/proof/gates'
 import { recordOf } from '../../diagnosis/proof/record'
-import { type Standing, standingsOf } from '../../diagnosis/proof/standing'
+import { type DecisionState, decisionStatesOf } from '../../diagnosis/proof/decisionState'
 
 /** Whether a fault may be planned as bought and opened, or must be proven first. */
 export type Proof = {
@@ -17,7 +17,7 @@ export type Proof = {
 
 const labels = (all: readonly { readonly label: string }[]) => all.map(({ label }) => label)
 
-function ofDecided({ fault, state, gate }: Standing): Proof {
+function ofDecided({ fault, state, gate }: DecisionState): Proof {
   const isFirst = state === 'not-proven'
   return {
     fault,
@@ -32,9 +32,9 @@ function ofDecided({ fault, state, gate }: Standing): Proof {
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function proofsOf(job: KnownJob, faults: readonly SuspectId[]): Proof[] {
-  const standings = standingsOf(job)
+  const decisionStates = decisionStatesOf(job)
   return faults.map((fault): Proof => {
-    const standing = standings.find((each) => each.fault === fault)
+    const standing = decisionStates.find((each) => each.fault === fault)
     if (standing) return ofDecided(standing)
     if (fault === 'healthy') return { fault, isFirst: false, why: undefined, missing: [] }
     const gate = gateIdOf(fault)

@@ -15,7 +15,7 @@ import {
 } from '../../record/records/repair'
 import { refusals, type VetoId } from '../../safety/vetoes'
 import { ancestorsOf, graphOf } from './graph'
-import { obeying } from './obey'
+import { orderByVetoes } from './orderByVetoes'
 import { type Plan, planRepair } from './plan'
 import { rulesOf } from './rules'
 import { actsOf, type TaskId, usesFlame, taskEffects } from './tasks/tasks'
@@ -236,7 +236,7 @@ describe('a rule that is broken is seen', () => {
 })
 
 describe('the graph', () => {
-  const graph = (ids: readonly TaskId[]) => graphOf(obeying(ids, []))
+  const graph = (ids: readonly TaskId[]) => graphOf(orderByVetoes(ids, []))
   test('wiring floats in the vacuum, panels in holds, the fire watch to the end', () => {
     const tasks = planRepair(emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }), [
       'compressor-open-winding',

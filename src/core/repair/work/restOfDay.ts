@@ -7,7 +7,7 @@ import type { RunSheet, SheetStep } from './runSheet'
 /** Minutes of hands that a task still takes: never less than one. */
 const left = (likely: number, hands: number) => Math.max(1, Math.round(likely - hands))
 
-const LATER: readonly SheetStep['state'][] = ['waits', 'held', 'ready', 'paused', 'hands', 'running']
+const LATER: readonly SheetStep['state'][] = ['waits', 'blocked', 'ready', 'paused', 'hands', 'running']
 
 /** A task with what is left of it. */
 function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<string>): DayTask {

@@ -7,7 +7,7 @@ import { gatesOf, type WorkGate, vetoOn, type WorkScene } from './gates'
 import { unplannedTasks } from './unplanned'
 
 /** How a task stands. */
-export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'held' | 'waits'
+export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'blocked' | 'waits'
 
 export type SheetStep = {
   readonly task: PlanTask
@@ -59,14 +59,14 @@ const hasHands = (record: StepRecord | undefined) => {
 function stateOf(
   task: PlanTask,
   record: StepRecord | undefined,
-  blocked: { readonly waits: boolean; readonly held: boolean },
+  blocked: { readonly waits: boolean; readonly byGate: boolean },
 ): StepState {
   if (record?.doneAt) return 'done'
   if (record?.skipped) return 'skipped'
   if (hasHands(record)) return 'hands'
   if (record?.leftAt && task.unattended) return 'running'
   if (blocked.waits) return 'waits'
-  if (blocked.held) return 'held'
+  if (blocked.byGate) return 'blocked'
   return record && record.spans.length > 0 ? 'paused' : 'ready'
 }
 
@@ -93,8 +93,8 @@ function stepAt(
   const waitsFor = waiting(task, records, refused)
   const gates = gatesOf(scene, task)
   const veto = record?.doneAt ? undefined : vetoOn(task.id, scene.holding)
-  const held = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
-  const state = stateOf(task, record, { waits: waitsFor.length > 0, held })
+  const byGate = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+  const state = stateOf(task, record, { waits: waitsFor.length > 0, byGate })
   const endsAt =
     state === 'running' && record?.leftAt && task.unattended
       ? Date.parse(record.leftAt) + task.unattended[1] * MINUTE
@@ -136,7 +136,7 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
   const unplanned = extra.map((task) => stepAt(scene, task, at))
   const all = [...steps, ...unplanned]
   const withHands = all.find(({ state }) => state === 'hands')
-  const canBegin = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'held')
+  const canBegin = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'blocked')
   const current = withHands ?? canBegin[0] ?? all.find(({ state }) => state === 'running')
   const running = all.filter(({ state }) => state === 'running')
   const busy = new Set(running.map(({ task }) => task.machine))

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Answer, Partly, Question } from '@/core/answer/answer'
 import type { Display } from '@/core/base/units/show'
 import type { StoredJob } from '@/core/record/job/job'
-import { answerDoor } from '@/workers/answerDoor'
+import { answerClient } from '@/workers/answerClient'
 import { Superseded } from '@/workers/protocol'
 
 /** What is known of a job: each part with the question that it answers. */
@@ -43,7 +43,7 @@ export function useAnswer(
           now.arithmetic?.of === question ? now : { ...now, arithmetic: { of: question, assessment } },
         )
     }
-    answerDoor()
+    answerClient()
       .ask<Answer>('answer', question, { channel: `answer ${question.job.id} ${question.job.round}`, onStep })
       .then(
         (answer) => {

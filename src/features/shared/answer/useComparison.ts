@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import type { Comparison } from '@/core/answer/comparison'
 import type { Display } from '@/core/base/units/show'
 import type { StoredJob } from '@/core/record/job/job'
-import { answerDoor } from '@/workers/answerDoor'
+import { answerClient } from '@/workers/answerClient'
 
 /** Two sets side by side, ranked in the worker; undefined until they are, or why they cannot be. */
 export function useComparison(
@@ -17,7 +17,7 @@ export function useComparison(
     let current = true
     const job = { unit, arrival, readingSets }
     const ids = first === undefined ? undefined : [first, second]
-    answerDoor()
+    answerClient()
       .ask<Comparison>('compare', { job, display: { temperature }, ids })
       .then(
         (comparison) => current && setState({ comparison }),

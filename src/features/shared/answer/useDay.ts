@@ -3,7 +3,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import type { DayPlan, DayQuestion } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
 import { Superseded } from '@/workers/protocol'
-import { scheduleDoor } from '@/workers/scheduleDoor'
+import { scheduleClient } from '@/workers/scheduleClient'
 
 /** What a time plan depends on: what is done, what must be in hand, and the day. */
 const questionOf = ({ tasks, parts, day }: Plan): DayQuestion => ({
@@ -62,7 +62,7 @@ function ask(job: string, text: string) {
   const take = (isWhole: boolean) => (day: DayPlan) => {
     if (known.asked === text && known.job === job) tell({ of: text, day, isWhole, problem: undefined })
   }
-  scheduleDoor()
+  scheduleClient()
     .ask<DayPlan>('day', JSON.parse(text) as DayQuestion, { channel: 'day', onStep: take(false) })
     .then(take(true), (error: Error) => {
       if (known.asked === text && !(error instanceof Superseded)) tell({ problem: error.message })

@@ -7,7 +7,7 @@ import { listJobs } from '@/data/jobs'
 import { readRawStores } from '@/data/rawStores'
 import { database } from '@/data/shared'
 import { saveBlob } from '@/ui/saveBlob'
-import { filesDoor } from '@/workers/filesDoor'
+import { filesClient } from '@/workers/filesClient'
 import { buffersOf } from './exportJob'
 
 let count = 0
@@ -17,8 +17,8 @@ async function packBackup(jobs: AsyncIterable<BackupJob> | Iterable<BackupJob>, 
   count += 1
   const backup = `backup-${count}`
   for await (const whole of jobs)
-    await filesDoor().ask('backup', { backup, ...whole }, { transfer: buffersOf(whole) })
-  return filesDoor().ask<Blob>('backup', { backup, contents, at: systemClock.now() })
+    await filesClient().ask('backup', { backup, ...whole }, { transfer: buffersOf(whole) })
+  return filesClient().ask<Blob>('backup', { backup, contents, at: systemClock.now() })
 }
 
 /** Jobs one after another; one that was removed meanwhile is left out. */

@@ -6,7 +6,7 @@ import { readWholeJob, type WholeJob } from '@/data/archive'
 import { systemClock } from '@/data/clock'
 import { database } from '@/data/shared'
 import { saveBlob } from '@/ui/saveBlob'
-import { filesDoor } from '@/workers/filesDoor'
+import { filesClient } from '@/workers/filesClient'
 import { titleOf } from '../jobText'
 
 /** The job's name without anything that a file system dislikes. */
@@ -30,7 +30,7 @@ async function wholeOf(jobId: string): Promise<WholeJob> {
 async function archiveOf(jobId: string): Promise<Blob> {
   const whole = await wholeOf(jobId)
   const question = { ...whole, at: systemClock.now() }
-  return filesDoor().ask<Blob>('pack', question, { transfer: buffersOf(whole) })
+  return filesClient().ask<Blob>('pack', question, { transfer: buffersOf(whole) })
 }
 
 async function documentBlob(jobId: string): Promise<Blob> {

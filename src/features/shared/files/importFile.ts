@@ -7,7 +7,7 @@ import { restoreBeside } from '@/data/archive'
 import { systemClock } from '@/data/clock'
 import { database } from '@/data/shared'
 import { importJob, type ImportOutcome } from '@/data/importing'
-import { filesDoor } from '@/workers/filesDoor'
+import { filesClient } from '@/workers/filesClient'
 import { titleOf } from '../jobText'
 import { keepData } from '../storage/keepData'
 import { storeSentence } from '../storage/storeSentence'
@@ -81,7 +81,7 @@ async function importOne(file: File): Promise<ImportMessage[]> {
     })
   }
   try {
-    const end = await filesDoor().ask<ArchiveEnd>('read', { name, file }, { onStep })
+    const end = await filesClient().ask<ArchiveEnd>('read', { name, file }, { onStep })
     await storing
     told.push(...(await takeBeside(name, end)))
   } catch (error) {

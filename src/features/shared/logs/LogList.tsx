@@ -11,7 +11,7 @@ import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
 import { extentOf, readSamples, removeStoredLog } from '@/data/logs'
 import { database } from '@/data/shared'
-import { filesDoor } from '@/workers/filesDoor'
+import { filesClient } from '@/workers/filesClient'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
@@ -39,7 +39,7 @@ function extentText(log: LogHead, extent: { samples: number; seconds: number }, 
 
 async function saveCsv(jobId: string, log: LogHead): Promise<void> {
   const samples = await readSamples(database(), jobId, log)
-  const table = await filesDoor().ask<Blob>('table', { log, samples })
+  const table = await filesClient().ask<Blob>('table', { log, samples })
   saveBlob(table, `${slugOf(log.name, 60) || 'log'}.csv`)
 }
 

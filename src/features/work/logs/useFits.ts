@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { DecayFit } from '@/core/physics/processes/decay'
 import type { Look } from '@/core/repair/work/series'
 import type { DecayQuestion, ForecastAnswer, ForecastQuestion } from '@/workers/fitHandlers'
-import { fitDoor } from '@/workers/fitDoor'
+import { fitClient } from '@/workers/fitClient'
 
 const MOST_POINTS = 2000
 
@@ -46,7 +46,7 @@ function useAsked<Q, A>(name: string, of: string, key: string, question: Q | und
       while (wanted.current && isHere.current) {
         const { of: asked, question: own } = wanted.current
         wanted.current = undefined
-        const said = await fitDoor()
+        const said = await fitClient()
           .ask<A>(name, own)
           .then(
             (answer): Asked<A> => ({ answer, problem: undefined }),

@@ -14,7 +14,7 @@ export function usePurpose(
   const work = useWork({ job, unit, plan: answer.plan })
   const stepRef = { id: step.record?.id ?? stepId(job.round, step.task.id), pass: step.record?.pass ?? 1 }
   const log = usePurposeLog(job, work, purpose, stepRef)
-  const held = step.state === 'held' || step.state === 'waits'
+  const held = step.state === 'blocked' || step.state === 'waits'
   const { head, samples } = log
   return {
     pane: { job, change, step: stepRef.id, purpose, work, log, held, atmosphere: siteAtmosphere(unit) },

@@ -235,7 +235,7 @@ export const CIRCUIT_TASKS = defineTasks({
   },
   decayTest: {
     label: 'Decay test',
-    stage: 'hold',
+    stage: 'decay',
     handsOn: [1, 2, 5],
     unattended: [10, 12, 20],
     machine: 'vacuum pump',

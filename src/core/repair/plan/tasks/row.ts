@@ -22,7 +22,7 @@ const STAGES = [
   'parts',
   'test',
   'vacuum',
-  'hold',
+  'decay',
   'charge',
   'release',
   'start',

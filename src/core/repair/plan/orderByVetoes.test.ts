@@ -1,9 +1,9 @@
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
-import { obeying } from './obey'
+import { orderByVetoes } from './orderByVetoes'
 import type { TaskId } from './tasks/tasks'
 
 const ids = (wanted: readonly TaskId[], holding: readonly VetoId[]) =>
-  obeying(wanted, holding).map(({ id }) => id)
+  orderByVetoes(wanted, holding).map(({ id }) => id)
 
 describe('tasks obey the states that hold', () => {
   test('nothing holds: the order of the work, each task once', () => {
@@ -47,18 +47,18 @@ describe('tasks obey the states that hold', () => {
       ['evacuate', 'weighIn', 'settle'],
     ],
   ])('%s', (_name, wanted, holding, expected) => {
-    const steps = obeying(wanted, holding)
+    const steps = orderByVetoes(wanted, holding)
     expect(steps.map(({ id }) => id)).toEqual(expected)
     expect(steps.some(({ refused }) => refused)).toBe(false)
   })
   test('what nothing makes possible stays in the plan, marked with its reason', () => {
-    const steps = obeying(['swapContactor', 'settle'], ['ground-path'])
+    const steps = orderByVetoes(['swapContactor', 'settle'], ['ground-path'])
     expect(steps.map(({ id }) => id)).toEqual(['swapContactor', 'settle'])
     expect(steps[1]?.refused).toMatch(/^Not now: a path to ground.*Until the path is shown/)
-    expect(obeying(['settle'], ['no-liquid'])[0]?.refused).toMatch(/no liquid is left/)
+    expect(orderByVetoes(['settle'], ['no-liquid'])[0]?.refused).toMatch(/no liquid is left/)
   })
   test('with every state at once nothing is started before all of them ended', () => {
-    const steps = obeying(
+    const steps = orderByVetoes(
       ['recover', 'swapCompressor', 'repairLeak', 'evacuate', 'weighIn', 'settle'],
       VETO_IDS,
     )

@@ -35,7 +35,7 @@ const MODELESS_READINGS: readonly ReadingKey[] = [
   'crankcaseHeaterAmps',
 ]
 
-const STANDING: ReadonlySet<string> = new Set([...LASTING_READINGS, ...MODELESS_READINGS])
+const ANY_MODE: ReadonlySet<string> = new Set([...LASTING_READINGS, ...MODELESS_READINGS])
 
 /** Whether a reading says the same in every mode; all others belong to the mode in which they were read. */
-export const isStanding = (key: string): boolean => STANDING.has(key)
+export const isOfAnyMode = (key: string): boolean => ANY_MODE.has(key)

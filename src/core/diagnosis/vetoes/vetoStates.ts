@@ -10,7 +10,7 @@ import { standingPressures } from '../../record/readings/standingPressures'
 import { type StandingCircuit, standingCircuit } from '../standing/standingCircuit'
 
 /** What one set says of a state: it holds, it is lifted, or nothing. */
-export type Says = 'holds' | 'lifted' | undefined
+export type VetoWord = 'holds' | 'lifted' | undefined
 
 /** One set as the states are read from it. */
 export type Scene = {
@@ -42,10 +42,10 @@ export function sceneOf(
   }
 }
 
-type Reads = (scene: Scene) => Says
+type Reads = (scene: Scene) => VetoWord
 
 /** A compressor that ran in a later set shows that what refused its start is no more. */
-const ranInstead = ({ at }: Scene): Says =>
+const ranInstead = ({ at }: Scene): VetoWord =>
   !stood(at) && (at.observations.compressorState === 'running' || at.values.compressorAmps !== undefined)
     ? 'lifted'
     : undefined

@@ -48,7 +48,7 @@ function waitsForStart(ids: readonly TaskId[], holding: readonly VetoId[]): Task
  * nothing makes possible is marked with its reason.
  * @param holding states that hold when the work begins
  */
-export function obeying(ids: readonly TaskId[], holding: readonly VetoId[]): Step[] {
+export function orderByVetoes(ids: readonly TaskId[], holding: readonly VetoId[]): Step[] {
   const wanted = [...new Set(ids)].sort(byTurn)
   const waiting = waitsForStart(wanted, holding)
   const early = wanted.filter((id) => !isLate(id) && !waiting.includes(id))

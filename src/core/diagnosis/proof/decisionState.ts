@@ -7,7 +7,7 @@ import { type Gate, judgeGate } from './gates'
 import { recordOf } from './record'
 
 /** How a decision stands: on proof, on a written reason, or on neither. */
-export type Standing = {
+export type DecisionState = {
   readonly fault: SuspectId
   readonly decision: Decision
   /** the gate as it was judged when it was decided */
@@ -38,7 +38,7 @@ function gateOf({ unit, readingSets }: KnownJob, { at }: Decision, fault: Suspec
   return id && keptGate(judgeGate(id, recordOf(unit, readingSets, { at })), JUDGED_LATER)
 }
 
-function stateOf(gate: JudgedGate | undefined, { override }: Decision): Standing['state'] {
+function stateOf(gate: JudgedGate | undefined, { override }: Decision): DecisionState['state'] {
   if (!gate) return 'no-gate'
   if (gate.met) return 'proven'
   return isReason(override) ? 'overridden' : 'not-proven'
@@ -48,8 +48,8 @@ function stateOf(gate: JudgedGate | undefined, { override }: Decision): Standing
  * How each decision of a job stands. A part may be called condemned only when the state is proven or overridden.
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory and a gate was not kept
  */
-export const standingsOf = (job: KnownJob): Standing[] =>
-  decided(job).flatMap((decision): Standing[] => {
+export const decisionStatesOf = (job: KnownJob): DecisionState[] =>
+  decided(job).flatMap((decision): DecisionState[] => {
     const { fault } = decision
     if (!isSuspect(fault)) return []
     const gate = decision.gate ?? gateOf(job, decision, fault)

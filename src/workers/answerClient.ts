@@ -1,12 +1,12 @@
-import { type Door, doorInPlace, doorTo, type Handlers } from './protocol'
+import { type WorkerClient, clientInPlace, clientTo, type Handlers } from './protocol'
 
-let door: Door | undefined
+let client: WorkerClient | undefined
 
 const start = () => new Worker(new URL('./answer.worker.ts', import.meta.url), { type: 'module' })
 const load = async () => (await import('./answerHandlers')).answerHandlers() as unknown as Handlers
 
 /** The way to everything that is computed of a job, away from the screen's thread. */
-export function answerDoor(): Door {
-  door ??= typeof Worker === 'undefined' ? doorInPlace(load) : doorTo(start)
-  return door
+export function answerClient(): WorkerClient {
+  client ??= typeof Worker === 'undefined' ? clientInPlace(load) : clientTo(start)
+  return client
 }
