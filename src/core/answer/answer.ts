@@ -8,7 +8,7 @@ import { type SuspectId } from '../diagnosis/faults/faults'
 import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import type { History } from '../diagnosis/faults/priors'
 import { type Cause, causesOf, killsCompressor } from '../diagnosis/proof/causes'
-import { type Gate, judgeGate } from '../diagnosis/proof/gates'
+import { type ProofGate, judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
 import { type DecisionState, decisionStatesOf } from '../diagnosis/proof/decisionState'
 import { decided } from '../record/job/decisions'
@@ -58,7 +58,7 @@ export type Answer = {
   /** how the unit stands now */
   readonly state: UnitState
   /** every gate, judged on the one record of all sets, by its id */
-  readonly gates: readonly Gate[]
+  readonly gates: readonly ProofGate[]
   readonly causes: readonly Cause[]
   readonly decisionStates: readonly DecisionState[]
   /** what the plan is for */

@@ -16,7 +16,7 @@ import {
   type SuspectId,
   suspectLabel,
 } from '../diagnosis/faults/faults'
-import { type Gate, type GateRecord, judgeGate } from '../diagnosis/proof/gates'
+import { type ProofGate, type GateRecord, judgeGate } from '../diagnosis/proof/gates'
 import { gateIdOf } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
@@ -57,7 +57,7 @@ export type Ranking = {
 }
 
 export type Diagnosis = Assessment &
-  Ranking & { readonly vetoes: readonly VetoId[]; readonly gates: readonly Gate[] }
+  Ranking & { readonly vetoes: readonly VetoId[]; readonly gates: readonly ProofGate[] }
 
 /** What names one suspect of a list: its fault, and the second of a pair. */
 export const suspectKey = ({ fault, also }: Pick<Suspect, 'fault' | 'also'>): string =>
@@ -165,7 +165,7 @@ function suspectOf(
 }
 
 /** Gates of the leading suspects. */
-function gatesOf(ranked: readonly Ranked[], record: GateRecord): Gate[] {
+function gatesOf(ranked: readonly Ranked[], record: GateRecord): ProofGate[] {
   const gates = ranked
     .filter(({ probability }) => probability >= GATE_PROBABILITY)
     .flatMap(({ hypothesis }) => faultsIn(hypothesis).flatMap((fault) => gateIdOf(fault) ?? []))

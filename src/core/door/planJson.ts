@@ -240,7 +240,8 @@ export function planJson(plan: Plan): Record<string, unknown> {
     proofs: plan.proofs,
     approval: plan.approval,
     testPressure: testJson(plan),
-    tasks: plan.tasks,
+    // the door's own word for it, which files of others read
+    tasks: plan.tasks.map(({ overWhen, ...task }) => ({ ...task, ...(overWhen ? { gate: overWhen } : {}) })),
     rules: plan.rules,
     schedule: scheduleJson(planDay(plan)),
     returns: plan.returns.map(({ hours, sentence, tasks }) => ({

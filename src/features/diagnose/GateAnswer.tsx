@@ -7,7 +7,7 @@ import { dayIn, instantOf } from '@/core/base/units/instants'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { gateIdOf } from '@/core/diagnosis/faults/gateIds'
-import type { Gate } from '@/core/diagnosis/proof/gates'
+import type { ProofGate } from '@/core/diagnosis/proof/gates'
 import { keptGate, type DecisionState } from '@/core/diagnosis/proof/decisionState'
 import { decideAll, setOverride, takeAllBack } from '@/core/record/edits/decisionEdits'
 import { together } from '@/core/record/edits/workEdits'
@@ -28,14 +28,14 @@ import { Gates } from './Gates'
 const isRepairable = (fault: SuspectId) => fault !== 'unlisted' && fault !== 'healthy'
 
 type DecisionProps = Pick<StageProps, 'job' | 'change' | 'startRound' | 'suspect' | 'answer'> & {
-  gates: readonly Gate[]
+  gates: readonly ProofGate[]
 }
 
 /** The faults of a suspect: one, or both of a pair. */
 const faultsOf = ({ fault, also }: StageProps['suspect']) => [fault, ...(also ? [also] : [])]
 
 /** What decides a suspect: its faults, each with its gate as it is judged now. */
-const decisionsOf = (suspect: StageProps['suspect'], gates: readonly Gate[]) =>
+const decisionsOf = (suspect: StageProps['suspect'], gates: readonly ProofGate[]) =>
   faultsOf(suspect).map((fault) => {
     const gate = gates.find((each) => each.gate === gateIdOf(fault))
     return { fault, gate: gate && keptGate(gate, BUILD) }
@@ -46,9 +46,9 @@ const withReasons = (job: StageProps['job'], suspect: StageProps['suspect']) =>
   together(...faultsOf(suspect).map((fault) => setOverride(fault, decisionOn(job, fault)?.override ?? '')))
 
 /** A fault with its gate, and whether it may be decided: proven, or with a reason of its own; never against a veto. */
-type Deciding = { fault: SuspectId; gate: Gate | undefined; needsReason: boolean; mayDecide: boolean }
+type Deciding = { fault: SuspectId; gate: ProofGate | undefined; needsReason: boolean; mayDecide: boolean }
 
-function decidingOf(job: StageProps['job'], fault: SuspectId, gates: readonly Gate[]): Deciding {
+function decidingOf(job: StageProps['job'], fault: SuspectId, gates: readonly ProofGate[]): Deciding {
   const gate = gates.find((each) => each.gate === gateIdOf(fault))
   const isRefused = (gate?.refused.length ?? 0) > 0
   const needsReason = gate !== undefined && !gate.met && !isRefused

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { Gate, GateLine } from '@/core/diagnosis/proof/gates'
+import type { ProofGate, GateLine } from '@/core/diagnosis/proof/gates'
 import { type ObservationKey, observationRow } from '@/core/record/readings/observations'
 import type { Observations } from '@/core/record/readings/schema'
 import { ChoiceChips } from '@/ui/ChoiceChips'
@@ -46,7 +46,7 @@ function MissingLine({ line, observations, answer }: { line: GateLine } & Answer
 }
 
 /** What must be on record before a part is condemned. */
-export function Gates({ gates, ...answering }: { gates: readonly Gate[] } & Answering) {
+export function Gates({ gates, ...answering }: { gates: readonly ProofGate[] } & Answering) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       {gates.map((gate) => (

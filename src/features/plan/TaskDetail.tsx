@@ -85,7 +85,7 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
           {note}
         </Typography>
       ))}
-      {task.gate && <Typography sx={{ fontSize: '0.95rem' }}>Gate: {task.gate}.</Typography>}
+      {task.overWhen && <Typography sx={{ fontSize: '0.95rem' }}>Over when {task.overWhen}.</Typography>}
       {task.fails && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           If not: {task.fails.sentence}

@@ -78,9 +78,9 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
         </Typography>
       ))}
       <StepInstruments {...props} step={step} now={now} />
-      {task.gate && (
+      {task.overWhen && (
         <Typography sx={{ fontSize: '1.05rem' }}>
-          <strong>Over when</strong> {task.gate}.
+          <strong>Over when</strong> {task.overWhen}.
         </Typography>
       )}
       {task.fails && state !== 'done' && (

@@ -3,7 +3,7 @@ import { decided, isReason } from '../../record/job/decisions'
 import type { Decision, JudgedGate } from '../../record/records/decision'
 import { isSuspect, type SuspectId } from '../faults/faults'
 import { gateIdOf } from '../faults/gateIds'
-import { type Gate, judgeGate } from './gates'
+import { type ProofGate, judgeGate } from './gates'
 import { recordOf } from './record'
 
 /** How a decision stands: on proof, on a written reason, or on neither. */
@@ -19,7 +19,7 @@ const line = ({ id, label }: { id: string; label: string }) => ({ id, label })
 
 /** A gate as it is kept with a decision. @param build the Orzo that judged it */
 export const keptGate = (
-  { gate, part, met, refused, missing, onRecord }: Gate,
+  { gate, part, met, refused, missing, onRecord }: ProofGate,
   build: string,
 ): JudgedGate => ({
   gate,

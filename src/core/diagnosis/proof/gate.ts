@@ -39,7 +39,7 @@ export type GateLine = Pick<GateItem, 'id' | 'label' | 'caution' | 'observation'
   readonly refused?: string
 }
 
-export type Gate = {
+export type ProofGate = {
   readonly gate: GateId
   /** the part that would be condemned */
   readonly part: string

@@ -2,9 +2,9 @@ import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import type { GateId } from '../faults/gateIds'
 import { CIRCUIT_GATES } from './circuitGates'
 import { COMPRESSOR_GATES } from './compressorGates'
-import type { Gate, GateItem, GateLine, GateRecord, GateRow } from './gate'
+import type { ProofGate, GateItem, GateLine, GateRecord, GateRow } from './gate'
 
-export type { Gate, GateLine, GateRecord } from './gate'
+export type { ProofGate, GateLine, GateRecord } from './gate'
 
 const GATES: Readonly<Record<GateId, GateRow>> = { ...CIRCUIT_GATES, ...COMPRESSOR_GATES }
 
@@ -23,7 +23,7 @@ function lineOf(
 }
 
 /** Judges one gate against what is on record; a state that refuses condemning the part keeps it shut whatever is proven. */
-export function judgeGate(gate: GateId, record: GateRecord): Gate {
+export function judgeGate(gate: GateId, record: GateRecord): ProofGate {
   const { part, items, acts = [] } = GATES[gate]
   const { holding } = record
   const due = items.filter((item) => item.applies?.(record.unit) ?? true)

@@ -19,7 +19,7 @@ export type PlanTask = GraphTask &
     readonly cautions: readonly string[]
     /** what can hurt here, in a word each */
     readonly hazards: readonly string[]
-    readonly gate?: string
+    readonly overWhen?: string
     readonly fails?: Failure
     /** sides from which it is evacuated, where both are needed */
     readonly sides?: 2
@@ -72,7 +72,7 @@ export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] 
   const graph = graphOf(orderByVetoes(ids, facts.holding))
   const meanwhile = meanwhileOf(graph)
   return graph.map((task): PlanTask => {
-    const { label, machine, opens, gate, fails } = taskRow(task.id)
+    const { label, machine, opens, overWhen, fails } = taskRow(task.id)
     const hurts = cautionIds(task.id, facts)
     return {
       ...task,
@@ -83,7 +83,7 @@ export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] 
       flame: usesFlame(task.id),
       cautions: hurts.map((each) => CAUTIONS[each]),
       hazards: hurts.map((each) => HAZARDS[each]),
-      ...(gate ? { gate } : {}),
+      ...(overWhen ? { overWhen } : {}),
       ...(fails ? { fails } : {}),
       ...(facts.unit.metering === 'capillary' && VACUUMS.includes(task.id) ? { sides: 2 } : {}),
       notes: facts.notes[task.id] ?? [],

@@ -5,7 +5,7 @@ import { isTask, type TaskId, taskRow, usesFlame } from '../plan/tasks/tasks'
 
 /** A task that no plan places, with what its row alone tells. */
 function taskAlone(id: TaskId): PlanTask {
-  const { label, stage, handsOn, unattended, machine, opens, gate, cautions } = taskRow(id)
+  const { label, stage, handsOn, unattended, machine, opens, overWhen, cautions } = taskRow(id)
   return {
     id,
     stage,
@@ -19,7 +19,7 @@ function taskAlone(id: TaskId): PlanTask {
     alongside: [],
     cautions: cautions.map((each) => CAUTIONS[each]),
     hazards: cautions.map((each) => HAZARDS[each]),
-    ...(gate ? { gate } : {}),
+    ...(overWhen ? { overWhen } : {}),
     notes: [],
     meanwhile: [],
     from: 'table',

@@ -10,7 +10,7 @@ export const CIRCUIT_TASKS = defineTasks({
     acts: ['pump-down', 'run', 'energise'],
     effects: { pumpsDown: true },
     cautions: ['live', 'recovery'],
-    gate: 'low side just above 0 psig and stays there',
+    overWhen: 'low side just above 0 psig and stays there',
     fails: { sentence: 'It rises again: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
   },
   proveEmpty: {
@@ -18,7 +18,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'find',
     handsOn: [5, 10, 15],
     cautions: ['acidOil'],
-    gate: 'about 0 psig on both sides, no cold spot',
+    overWhen: 'about 0 psig on both sides, no cold spot',
     fails: { sentence: 'Something is left: it is recovered like any charge.', minutes: [15, 30, 60] },
   },
   traceNitrogen: {
@@ -35,7 +35,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [15, 40, 120],
     unattended: [0, 15, 60],
     cautions: ['asphyxiation'],
-    gate: 'the leak is found, and its neighbours looked at',
+    overWhen: 'the leak is found, and its neighbours looked at',
     fails: {
       sentence:
         'Not found: sections apart, a trace and detector, or nitrogen over night; no compressor is bought.',
@@ -58,7 +58,7 @@ export const CIRCUIT_TASKS = defineTasks({
     acts: ['recover'],
     effects: { empties: true, takesOff: PORTS },
     cautions: ['recovery', 'acidOil'],
-    gate: 'weight logged; at its depth, and no rise after the machine stopped',
+    overWhen: 'weight logged; at its depth, and no rise after the machine stopped',
     fails: {
       sentence: 'It rises or frost stays on accumulator or shell: warm it, wait, recover again.',
       minutes: [15, 30, 60],
@@ -73,7 +73,7 @@ export const CIRCUIT_TASKS = defineTasks({
     acts: ['recover'],
     effects: { empties: true, takesOff: PORTS },
     cautions: ['recovery', 'acidOil'],
-    gate: 'at its depth, and no rise: the valves hold',
+    overWhen: 'at its depth, and no rise: the valves hold',
     fails: { sentence: 'It rises: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
   },
   removeExcess: {
@@ -91,7 +91,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'nitrogen',
     effects: { fills: 'nitrogen' },
     cautions: ['pressure', 'asphyxiation'],
-    gate: 'several volumes through, cores out, nothing can build pressure',
+    overWhen: 'several volumes through, cores out, nothing can build pressure',
   },
   sweepFlammable: {
     label: 'Sweep with nitrogen, evacuate, sweep again, detector clear: before any flame or spark',
@@ -101,7 +101,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'vacuum pump',
     effects: { fills: 'nitrogen', clears: true },
     cautions: ['flammable', 'asphyxiation'],
-    gate: 'detector clear at the open ends',
+    overWhen: 'detector clear at the open ends',
     fails: {
       sentence: 'It still reads: oil and dead legs give off; sweep and evacuate again.',
       minutes: [25, 45, 90],
@@ -114,14 +114,14 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'nitrogen',
     cautions: ['pressure', 'asphyxiation'],
     opens: true,
-    gate: 'a white cloth at the end stays clean',
+    overWhen: 'a white cloth at the end stays clean',
   },
   testOil: {
     label: 'Test the oil for acid as soon as it is out: what is done next branches on it',
     stage: 'oil',
     handsOn: [5, 10, 15],
     cautions: ['acidOil'],
-    gate: 'read, written down, the class settled',
+    overWhen: 'read, written down, the class settled',
   },
   changeOil: {
     label: 'Change the oil',
@@ -162,7 +162,7 @@ export const CIRCUIT_TASKS = defineTasks({
     stage: 'parts',
     handsOn: [1, 2, 5],
     cautions: [],
-    gate: 'every part of the list is in or struck off',
+    overWhen: 'every part of the list is in or struck off',
     fails: {
       sentence: 'One is missing: nitrogen in, ends plugged, the round is not begun.',
       minutes: [15, 30, 120],
@@ -176,7 +176,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'nitrogen',
     effects: { fills: 'nitrogen-pressure', takesOff: PORTS },
     cautions: ['pressure', 'asphyxiation'],
-    gate: 'hold within error, corrected for temperature, and every joint bubbled',
+    overWhen: 'hold within error, corrected for temperature, and every joint bubbled',
     fails: {
       sentence: 'It falls: bubbles, blow down, mend, clean the oil off, again from step one.',
       minutes: [60, 90, 120],
@@ -197,7 +197,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'vacuum pump',
     effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
-    gate: 'at the target of the policy, read at the system',
+    overWhen: 'at the target of the policy, read at the system',
     fails: {
       sentence:
         'It stalls near 3,000 microns: detector at the pump outlet; alarming means refrigerant, stop; else ice, ballast, pump oil, hose.',
@@ -212,7 +212,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'vacuum pump',
     effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
-    gate: 'at the target of the policy, or the stall is written down',
+    overWhen: 'at the target of the policy, or the stall is written down',
     fails: {
       sentence:
         'It stalls near 3,000 microns and the detector alarms at the pump outlet: a valve lets by, stop.',
@@ -227,7 +227,7 @@ export const CIRCUIT_TASKS = defineTasks({
     machine: 'vacuum pump',
     effects: { fills: 'vacuum', takesOff: PORTS },
     cautions: ['vacuum'],
-    gate: 'at the target of the policy after the third pull',
+    overWhen: 'at the target of the policy after the third pull',
     fails: {
       sentence: 'It hangs: water left; warm the coldest place, sweep, go on.',
       minutes: [60, 180, 900],
@@ -240,7 +240,7 @@ export const CIRCUIT_TASKS = defineTasks({
     unattended: [10, 12, 20],
     machine: 'vacuum pump',
     cautions: ['vacuum'],
-    gate: 'inside the limit of the policy, the shape of the curve judged',
+    overWhen: 'inside the limit of the policy, the shape of the curve judged',
     fails: {
       sentence: 'It rises: hoses and gauge apart first, then sweep, pull again.',
       minutes: [30, 60, 180],
@@ -254,7 +254,7 @@ export const CIRCUIT_TASKS = defineTasks({
     acts: ['charge'],
     effects: { charges: true },
     cautions: ['charging', 'acidOil'],
-    gate: 'the weight of the plan went in, or what is missing is written down',
+    overWhen: 'the weight of the plan went in, or what is missing is written down',
   },
   letIn: {
     label: 'Let the charge out of the receiver again, add by weight what went out with the part',
@@ -264,7 +264,7 @@ export const CIRCUIT_TASKS = defineTasks({
     acts: ['charge'],
     effects: { charges: true },
     cautions: ['charging', 'acidOil'],
-    gate: 'receiver valve open, weight added written down',
+    overWhen: 'receiver valve open, weight added written down',
   },
   checkMetering: {
     label: 'Check valve, orifice or capillary for the new refrigerant; set the superheat anew',

@@ -14,7 +14,7 @@ export const FRAME_TASKS = defineTasks({
     stage: 'prove',
     handsOn: [10, 15, 30],
     cautions: [],
-    gate: 'the charge is what it was; what was decided still holds',
+    overWhen: 'the charge is what it was; what was decided still holds',
     fails: { sentence: 'It leaked flat or reads otherwise: back to Diagnose, the plan is made anew.' },
   },
   confirm: {
@@ -23,7 +23,7 @@ export const FRAME_TASKS = defineTasks({
     handsOn: [5, 10, 30],
     acts: ['energise'],
     cautions: ['live'],
-    gate: 'today’s reading shows the same fault',
+    overWhen: 'today’s reading shows the same fault',
     fails: { sentence: 'It points elsewhere: nothing is opened, back to Diagnose.' },
   },
   confirmDead: {
@@ -31,7 +31,7 @@ export const FRAME_TASKS = defineTasks({
     stage: 'prove',
     handsOn: [10, 15, 30],
     cautions: ['shock'],
-    gate: 'today’s reading shows the same fault',
+    overWhen: 'today’s reading shows the same fault',
     fails: { sentence: 'It points elsewhere: nothing is opened, back to Diagnose.' },
   },
   proveFirst: {
@@ -39,7 +39,7 @@ export const FRAME_TASKS = defineTasks({
     stage: 'prove',
     handsOn: [10, 20, 40],
     cautions: ['live'],
-    gate: 'every point of the proof is on record, or the reason for going on is written',
+    overWhen: 'every point of the proof is on record, or the reason for going on is written',
     fails: { sentence: 'Not shown: the part is not bought and nothing is opened.' },
   },
   lockOut: {
@@ -47,7 +47,7 @@ export const FRAME_TASKS = defineTasks({
     stage: 'lock',
     handsOn: [2, 4, 10],
     cautions: ['shock'],
-    gate: 'proven dead on a meter that was tried before and after',
+    overWhen: 'proven dead on a meter that was tried before and after',
   },
   gainAccess: {
     label: 'Gain access: panels, roof, vent, drain',
@@ -63,7 +63,7 @@ export const FRAME_TASKS = defineTasks({
     handsOn: [3, 5, 10],
     effects: { holdsOpen: true, takesOff: ['magnet-that-holds-the-solenoid-open-or-its-wire-at-the-elect'] },
     cautions: ['shock'],
-    gate: 'no liquid can be shut in between two valves',
+    overWhen: 'no liquid can be shut in between two valves',
   },
   drainWater: {
     label: 'Drain the water coil or bring its water to flow',
@@ -71,7 +71,7 @@ export const FRAME_TASKS = defineTasks({
     handsOn: [5, 10, 20],
     effects: { water: 'drained' },
     cautions: ['waterCoil'],
-    gate: 'drained, or flow seen',
+    overWhen: 'drained, or flow seen',
   },
   closeCover: {
     label: 'Put the terminal cover back on',
@@ -120,7 +120,8 @@ export const FRAME_TASKS = defineTasks({
     stage: 'release',
     handsOn: [2, 4, 10],
     cautions: ['live'],
-    gate: 'heater or warm shell, rotation, valves, solenoids, water, gauges, one person at the disconnect',
+    overWhen:
+      'heater or warm shell, rotation, valves, solenoids, water, gauges, one person at the disconnect',
   },
   settle: {
     label: 'Start, settle and trim',
@@ -130,7 +131,7 @@ export const FRAME_TASKS = defineTasks({
     acts: ['start', 'run', 'energise', 'charge-by-readings'],
     effects: { starts: true },
     cautions: ['live'],
-    gate: 'amps, superheat, subcooling, split inside their bands; a leak check at running pressure',
+    overWhen: 'amps, superheat, subcooling, split inside their bands; a leak check at running pressure',
     fails: {
       sentence: 'Outside the bands: the weight is trusted, a reason is looked for, then small steps.',
       minutes: [20, 40, 90],
@@ -155,6 +156,6 @@ export const FRAME_TASKS = defineTasks({
     stage: 'close',
     handsOn: [10, 10, 40],
     cautions: [],
-    gate: 'readings after the start are on record, or it is closed as not proven today',
+    overWhen: 'readings after the start are on record, or it is closed as not proven today',
   },
 })

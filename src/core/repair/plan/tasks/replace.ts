@@ -129,7 +129,7 @@ export const REPLACE_TASKS = defineTasks({
     label: 'Repair the leak; re-test the neighbours',
     handsOn: [10, 60, 180],
     cautions: ['brazing', 'hotWork'],
-    gate: 'the leak is mended before anything dear is fitted',
+    overWhen: 'the leak is mended before anything dear is fitted',
   },
   repairCoil: {
     ...BRAZED,
@@ -138,7 +138,7 @@ export const REPLACE_TASKS = defineTasks({
     handsOn: [45, 90, 180],
     effects: { takesOff: ['line-straps-and-clamps'] },
     cautions: ['brazing', 'hotWork'],
-    gate: 'the leak is mended before anything dear is fitted',
+    overWhen: 'the leak is mended before anything dear is fitted',
   },
   repairFeeder: {
     ...BRAZED,
@@ -147,7 +147,7 @@ export const REPLACE_TASKS = defineTasks({
     handsOn: [20, 45, 90],
     effects: { takesOff: ['line-straps-and-clamps'] },
     cautions: ['brazing', 'hotWork'],
-    gate: 'the leak is mended before anything dear is fitted',
+    overWhen: 'the leak is mended before anything dear is fitted',
   },
   repairStem: {
     ...OPEN,
@@ -155,7 +155,7 @@ export const REPLACE_TASKS = defineTasks({
     label: 'Repair stem, core or service valve; new cap and seal',
     handsOn: [10, 25, 60],
     cautions: ['acidOil'],
-    gate: 'the leak is mended before anything dear is fitted',
+    overWhen: 'the leak is mended before anything dear is fitted',
   },
   repairFitting: {
     ...BRAZED,
@@ -163,6 +163,6 @@ export const REPLACE_TASKS = defineTasks({
     label: 'Make the leaking joint or fitting anew; re-test the neighbours',
     handsOn: [15, 35, 75],
     cautions: ['brazing', 'hotWork'],
-    gate: 'the leak is mended before anything dear is fitted',
+    overWhen: 'the leak is mended before anything dear is fitted',
   },
 })

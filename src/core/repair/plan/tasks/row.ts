@@ -62,7 +62,7 @@ export type TaskRow = {
   /** what it does to the unit, beside standing open */
   readonly effects?: Omit<Effects, 'opens'>
   /** what must be shown before the next task begins */
-  readonly gate?: string
+  readonly overWhen?: string
   readonly fails?: Failure
 }
 
