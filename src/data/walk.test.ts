@@ -118,7 +118,7 @@ function modelState({ rounds, words, list }: Model, until = Infinity) {
             if (end === 'charge') {
               now.inside = GAS.includes(now.inside) ? 'mixed' : 'charged'
               now.holds = goesIn ?? now.holds
-            } else if (end) now.inside = end
+            } else if (end && !GAS.includes(now.inside) && now.inside !== 'pumped') now.inside = end
             if (coverOn) now.cover = 'on'
           })
       }

@@ -127,14 +127,14 @@ const saved = (
 const HOUR = 3600
 const EVERY = 10
 /** The machine is stopped, watched, and started again while it rises. */
-const ROUNDS = 5
+const PASSES = 5
 
 const recovery: Script = (hands, plan, unit) => {
   const log = hands.log('recovery', EVERY)
   const setup = { atmosphere: siteAtmosphere(unit), ...plan.recovery }
   const judged = () => judgeRecovery(log.kept(), setup)
-  for (let round = 0; round < ROUNDS && !judged().passed; round += 1) {
-    hands.hands({ machine: true, warm: round > 0 })
+  for (let pass = 0; pass < PASSES && !judged().passed; pass += 1) {
+    hands.hands({ machine: true, warm: pass > 0 })
     log.mark({ what: 'valve-open' })
     while (plantPressure(hands.plant()) > plan.recovery.depth.pascals - 3000 && log.seconds() < 2 * HOUR)
       log.wait(60)

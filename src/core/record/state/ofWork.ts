@@ -44,6 +44,18 @@ export function atBegin(state: UnitState, effects: Effects, at: number): UnitSta
   return next
 }
 
+/** Sections out of which the refrigerant is; nitrogen or air that was let in is not gone with it, and a vacuum stays one. */
+const emptied = (state: UnitState, which: readonly Section[], at: number): UnitState['sections'] =>
+  holding(
+    state,
+    which.filter((section) => {
+      const { contents } = state.sections[section]
+      return contents === 'unknown' || contents === 'liquid'
+    }),
+    'vapour',
+    at,
+  )
+
 /** The part that is worked on with its charge; gas that was not pumped out stays in it. */
 function filled(state: UnitState, at: number): UnitState['sections'] {
   const isDirty = (section: Section) => isGas(state.sections[section].contents)
@@ -81,14 +93,15 @@ export function atEnd(
   }
   if (effects.pumpsDown)
     put({
-      sections: {
-        ...holding(next, ['high'], 'liquid', at),
-        ...pick(holding(next, ['low', 'compressor'], 'vapour', at)),
-      },
+      sections: emptied(
+        { ...next, sections: holding(next, ['high'], 'liquid', at) },
+        ['low', 'compressor'],
+        at,
+      ),
       shutIn: ['high'],
     })
   if (effects.isolates) put({ shutIn: ['high', 'low'] })
-  if (effects.empties) put({ sections: holding(next, workedSections(next), 'vapour', at) })
+  if (effects.empties) put({ sections: emptied(next, workedSections(next), at) })
   if (effects.charges) {
     const refrigerant = goesIn ?? next.refrigerant
     put({ refrigerant })
@@ -116,4 +129,3 @@ export function atEnd(
     put({ oil: { ...next.oil, changedAt: at } })
   return next
 }
-const pick = ({ low, compressor }: UnitState['sections']) => ({ low, compressor })

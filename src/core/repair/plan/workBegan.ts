@@ -2,13 +2,16 @@ import { instantOf } from '../../base/units/instants'
 import type { Job } from '../../record/job/job'
 import type { JobSet } from '../../record/records/set'
 import { timedSets } from '../../record/state/timeline'
-import { effectsOf } from './tasks/tasks'
+import { stageAt } from './tasks/row'
+import { isTask, taskRow } from './tasks/tasks'
 
-/** When the first task of a round began that does something to the unit, ms; undefined before. */
+/** Arriving and proving make the plan; what comes after works through it. */
+const isWork = ({ task }: { readonly task: string }): boolean =>
+  isTask(task) && stageAt(taskRow(task).stage) > stageAt('prove')
+
+/** When the first task of a round began that lies behind its proof, ms; undefined before. */
 export function workBegan({ steps }: Pick<Job, 'steps'>): number | undefined {
-  const begun = steps
-    .filter((step) => Object.keys(effectsOf(step)).length > 0)
-    .flatMap(({ spans }) => instantOf(spans[0]?.from) ?? [])
+  const begun = steps.filter(isWork).flatMap(({ spans }) => instantOf(spans[0]?.from) ?? [])
   return begun.length > 0 ? Math.min(...begun) : undefined
 }
 

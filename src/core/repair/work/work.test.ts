@@ -1,3 +1,4 @@
+import { logsOfPass } from './taskPurposes'
 import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import { unitState } from '../../record/state/unitState'
 import { planOf } from '../plan/basis'
@@ -12,7 +13,7 @@ import type { Samples } from '../../record/logs/samples'
 import { decide } from '../../record/edits/decisionEdits'
 import type { Edit } from '../../record/edits/edit'
 import { setClosing } from '../../record/edits/listEdits'
-import { addSet } from '../../record/edits/setEdits'
+import { addSet, setMode } from '../../record/edits/setEdits'
 import * as edits from '../../record/edits/workEdits'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
@@ -666,4 +667,118 @@ describe('start-up and after', () => {
     expect(rows(1510, read)[1]).toMatchObject({ state: 'done', known: { result: 'clear' } })
     expect(retestRows(wet, undefined, undefined, START)).toEqual([])
   })
+})
+
+describe('passes', () => {
+  const logOfStep = (purpose: LogPurpose, step: string, minute: number): Edit =>
+    withLog({ ...logOf(purpose, true, minute), step })
+  const dryOf = (job: KnownJob) => gate(job, 'weighIn', 'not-dry')?.isOpen
+  const tested = () =>
+    apply(
+      decidedJob(),
+      done('decayTest'),
+      logOfStep('decay', 'decayTest', 3),
+      done('pressureTest'),
+      logOfStep('pressure-test', 'pressureTest', 4),
+      edits.setBubbled(true),
+    )
+  test('a step that is done again shuts its gate; what the earlier pass showed stays with it', () => {
+    expect(dryOf(tested())).toBe(true)
+    const again = apply(tested(), when(30, edits.repeatStep('decayTest')))
+    expect(dryOf(again)).toBe(false)
+    const step = runSheet(sceneFor(again).scene, START + 31 * 60_000).steps.find(
+      ({ task }) => task.id === 'decayTest',
+    )!
+    expect(step.record).toMatchObject({ id: 'only.decayTest.2', task: 'decayTest', pass: 2 })
+    expect(step.earlier).toMatchObject([{ id: 'decayTest', doneAt: expect.any(String) as string }])
+    const logged = apply(
+      again,
+      when(31, edits.beginStep('decayTest', 2)),
+      logOfStep('decay', 'only.decayTest.2', 32),
+    )
+    expect(dryOf(logged)).toBe(true)
+    // a log of the first pass that was begun late opens nothing
+    expect(dryOf(apply(again, logOfStep('decay', 'decayTest', 40)))).toBe(false)
+  })
+  test('bubbles count for the pass in which they were looked for: just before, at and after it was called for', () => {
+    const open = (minute: number) => {
+      const job = apply(
+        tested(),
+        when(30, edits.repeatStep('pressureTest')),
+        logOfStep('pressure-test', 'only.pressureTest.2', 31),
+        when(minute, edits.setBubbled(true)),
+      )
+      return gate(job, 'evacuate', 'not-tested')?.isOpen
+    }
+    expect([29, 30, 31].map(open)).toEqual([false, true, true])
+  })
+  test('a pass that was called for by mistake goes again, one in which something was done does not', () => {
+    const again = apply(tested(), when(30, edits.repeatStep('decayTest')))
+    expect(dryOf(apply(again, edits.dropPass('decayTest')))).toBe(true)
+    const begun = apply(again, when(31, edits.beginStep('decayTest', 2)), edits.dropPass('decayTest'))
+    expect(begun.steps.filter(({ task }) => task === 'decayTest')).toHaveLength(2)
+    expect(apply(tested(), edits.dropPass('decayTest')).steps).toEqual(tested().steps)
+  })
+  test('logs of a pass: by its step; one that names none belongs to the first', () => {
+    const job = apply(
+      decidedJob(),
+      done('recover'),
+      withLog(logOf('recovery', true)),
+      edits.repeatStep('recover'),
+    )
+    const [one, two] = job.steps.filter(({ task }) => task === 'recover')
+    expect(logsOfPass(job.logs, one!)).toHaveLength(1)
+    expect(logsOfPass(job.logs, two!)).toEqual([])
+  })
+})
+
+describe('what is planned no longer', () => {
+  test('stays in the sheet with what it showed, out of the count, and still counts for the gates', () => {
+    const job = apply(decidedJob(), done('recover', 'changeOil'))
+    const { scene } = sceneFor(job)
+    expect(scene.tasks.map(({ id }) => id)).not.toContain('changeOil')
+    const sheet = runSheet(scene, START + 20 * 60_000)
+    expect(sheet.unplanned.map(({ task, state }) => [task.id, state])).toEqual([['changeOil', 'done']])
+    expect(sheet.done).toBe(1)
+    const nothing = runSheet({ ...scene, tasks: [] }, START + 20 * 60_000)
+    expect(nothing.steps).toEqual([])
+    expect(nothing.unplanned.map(({ task }) => task.id).sort()).toEqual(['changeOil', 'recover'])
+  })
+  test('somebody who is at it can still end it', () => {
+    const job = apply(decidedJob(), when(1, edits.beginStep('changeOil', 25)))
+    expect(runSheet(sceneFor(job).scene, START + 5 * 60_000).current).toMatchObject({
+      state: 'hands',
+      task: { id: 'changeOil' },
+    })
+  })
+})
+
+test('readings after the start open in the mode that runs, whatever stood before', () => {
+  const modeOf = (job: KnownJob) => apply(job, addSet('new')).readingSets.at(-1)!.mode
+  const stood = apply(decidedJob(), addSet('found'), setMode('found', 'off'))
+  expect(modeOf(stood)).toBe('off')
+  expect(modeOf(apply(stood, edits.beginStep('settle', 10)))).toBe('cooling')
+  const heated = apply(
+    stood,
+    addSet('ran'),
+    setMode('ran', 'heating'),
+    addSet('at rest'),
+    setMode('at rest', 'off'),
+  )
+  expect(modeOf(apply(heated, edits.beginStep('settle', 10)))).toBe('heating')
+})
+
+test('a plan that is being worked through is not made anew by what is read later', () => {
+  const begun = apply(decidedJob(), addSet('found'), when(5, edits.beginStep('lockOut', 4)))
+  const ids = (job: KnownJob) => planOf(job, ['txv-underfeeding']).tasks.map(({ id }) => id)
+  const low = {
+    standingPressure: { value: 0, unit: 'psig' },
+    outdoorAirTemp: { value: 80, unit: 'F' },
+  } as const
+  const read = (job: KnownJob, minute: number): KnownJob => ({
+    ...job,
+    readingSets: [...job.readingSets, { id: 'x', at: at(minute), mode: 'off', readings: { ...low } }],
+  })
+  expect(ids(read(begun, 4))).toContain('proveEmpty')
+  expect(ids(read(begun, 6))).toEqual(ids(begun))
 })

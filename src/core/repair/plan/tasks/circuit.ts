@@ -164,7 +164,7 @@ export const CIRCUIT_TASKS = defineTasks({
     cautions: [],
     overWhen: 'every part of the list is in or struck off',
     fails: {
-      sentence: 'One is missing: nitrogen in, ends plugged, the round is not begun.',
+      sentence: 'One is missing: nitrogen in, ends plugged, the test is not begun.',
       minutes: [15, 30, 120],
     },
   },
