@@ -1,3 +1,4 @@
+import { runs, seedOf } from '../../tools/run/soak'
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import type { Edit } from '@/core/record/edits/edit'
@@ -170,7 +171,7 @@ test('undo of everything gives the start; redo of everything the end (100 draws)
       while (undoable(jobId).redo) await redo(db, jobId, clock)
       expect(content(await now())).toEqual(end)
     }),
-    { numRuns: 100, seed: 10 },
+    { numRuns: runs(40, 400), seed: seedOf(10) },
   )
 }, 60_000)
 
@@ -220,6 +221,6 @@ test('with another page between: its edits are kept, whatever is undone (100 dra
         }
       },
     ),
-    { numRuns: 100, seed: 20 },
+    { numRuns: runs(40, 400), seed: seedOf(20) },
   )
 }, 60_000)

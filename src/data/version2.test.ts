@@ -11,7 +11,8 @@ import { progressOf, stageStates } from '@/core/record/job/stages'
 import { readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
 import { documentOf, viewOf } from '@/core/record/job/rounds'
 import type { StoredRecord } from '@/core/record/records/envelope'
-import { KIND_NAMES } from '@/core/record/records/kinds'
+import { readRecord } from '@/core/record/job/assemble'
+import { KIND_NAMES, type KindName, LISTS, type ListKind, RECORD_KINDS } from '@/core/record/records/kinds'
 import { unitState } from '@/core/record/state/unitState'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
@@ -171,4 +172,26 @@ test('every kind that was stored then is there, and its first edit keeps its row
   const { job } = (await readWholeJob(db, 'own-vacuum'))!
   expect(readJobValue(job)).toEqual({ ok: true, job })
   expect(documentOf(viewOf(job))).toEqual(job satisfies JobDocument)
+})
+
+describe.each([...new Set(fixture.records.map(({ kind }) => kind))])('records of kind %s', (kind) => {
+  const rows = fixture.records.filter((row) => row.kind === kind) as StoredRecord[]
+  test('each old row becomes what is stored now, under the id that it has', () => {
+    for (const row of rows) {
+      const read = readRecord(row)
+      if (!('row' in read)) throw new Error(JSON.stringify(read))
+      expect(RECORD_KINDS[kind as KindName].schema.safeParse(read.data).success).toBe(true)
+      if (!Object.hasOwn(LISTS, kind)) continue
+      const idOf = LISTS[kind as ListKind].idOf as (data: unknown) => string
+      expect(idOf(read.data)).toBe(row.id)
+    }
+  })
+  test('what is stored now is read without a change', () => {
+    for (const row of rows) {
+      const read = readRecord(row)
+      if (!('row' in read)) throw new Error(row.key)
+      const again = readRecord({ ...row, version: RECORD_KINDS[kind as KindName].version, data: read.data })
+      expect('row' in again && again.data).toEqual(read.data)
+    }
+  })
 })

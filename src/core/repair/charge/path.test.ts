@@ -1,3 +1,4 @@
+import { runs, seedOf } from '../../../../tools/run/soak'
 import fc from 'fast-check'
 import { isFlammable, REFRIGERANT_NAMES, type RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { emptyJob, type KnownJob } from '../../record/job/job'
@@ -178,7 +179,7 @@ describe('flammable refrigerants only where listed', () => {
             ).toBe(true)
         },
       ),
-      { numRuns: 120, seed: 454 },
+      { numRuns: runs(40, 400), seed: seedOf(454) },
     )
   }, 60_000)
 })
@@ -203,7 +204,7 @@ test('unknown is never planned cleaner than the fault asks for: a burn is mild a
       expect(contamination.contents.acid).not.toBe('none')
       expect(contamination.class).not.toBe('clean')
     }),
-    { numRuns: 60, seed: 5 },
+    { numRuns: runs(30, 300), seed: seedOf(5) },
   )
 })
 

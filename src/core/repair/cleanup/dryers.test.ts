@@ -1,3 +1,4 @@
+import { runs, seedOf } from '../../../../tools/run/soak'
 import fc from 'fast-check'
 import { REFRIGERANT_NAMES } from '../../physics/refrigerants/catalogue'
 import { METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'
@@ -245,7 +246,7 @@ describe('over the whole range', () => {
           less.dryers[0]!.chosen!.dryer.block,
         )
       }),
-      { numRuns: 80, seed: 6 },
+      { numRuns: runs(40, 400), seed: seedOf(6) },
     )
     const [none, years] = [at(0, 'coastal'), at(17_520, 'coastal')]
     expect(years.water.work.sweeps).toBeGreaterThan(none.water.work.sweeps)
@@ -306,7 +307,7 @@ describe('over the whole range', () => {
           }
         }
       }),
-      { numRuns: 150, seed: 20 },
+      { numRuns: runs(50, 500), seed: seedOf(20) },
     )
   })
 })

@@ -1,3 +1,4 @@
+import { runs, seedOf } from '../../../../tools/run/soak'
 import fc from 'fast-check'
 import psychrolib from 'psychrolib'
 import { absoluteHumidity } from '../../physics/air/psychrometrics'
@@ -64,7 +65,7 @@ describe('acid ledger: TAN after n changes = TAN0 x f^n', () => {
           expect(more.acid.changesHigh).toBeGreaterThanOrEqual(less.acid.changesHigh)
         },
       ),
-      { numRuns: 60, seed: 13 },
+      { numRuns: runs(60, 600), seed: seedOf(13) },
     )
     expect(at(5).oilChanges).toBeGreaterThan(at(0).oilChanges)
     expect(at(50).oilChanges).toBeLessThanOrEqual(MOST_CHANGES)

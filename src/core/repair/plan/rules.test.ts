@@ -1,3 +1,4 @@
+import { runs } from '../../../../tools/run/soak'
 import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { seededRandom } from '../../base/numeric/random'
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
@@ -98,7 +99,7 @@ function draw(seed: number, fault: SuspectId): Drawn {
 }
 
 const planOf = ({ job, faults, holding }: Drawn): Plan => planRepair(job, faults, holding)
-const DRAWS = 25
+const DRAWS = runs(10, 80)
 
 /** A random order in which every task stands after what it waits for. */
 function anyOrder(plan: Plan, random: () => number): TaskId[] {
