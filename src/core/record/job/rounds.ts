@@ -1,11 +1,9 @@
-import { LISTS, ONLY_ID, roundOf, SINGLES, type SingleKind } from '../records/kinds'
+import { BY_ROUND, LISTS, ONLY_ID, roundOf, SINGLES, type SingleKind } from '../records/kinds'
 import type { Round } from '../records/round'
 import { LAST_TASK } from './lastTask'
 import { latestPass } from './passes'
 import type { Job, JobDocument, OtherRounds, StoredDocument, StoredJob } from './job'
 
-/** Lists of which a view holds what belongs to its round. */
-const BY_ROUND = ['decisions', 'ticks', 'steps', 'takenOff', 'logs'] as const
 type RoundList = (typeof BY_ROUND)[number]
 type Tagged = { readonly round?: string | undefined }
 

@@ -78,6 +78,9 @@ export const LISTS = {
 export type ListKind = keyof typeof LISTS
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[]
 
+/** Lists of the document in which each record belongs to one round, beside those of which a round has one. */
+export const BY_ROUND = ['decisions', 'ticks', 'steps', 'takenOff', 'logs'] as const
+
 /** Kinds of which a round has one at most: a round's view of the job holds it under its own name. */
 export const SINGLES = ['closing', 'repair', 'day', 'run'] as const
 export type SingleKind = (typeof SINGLES)[number]
