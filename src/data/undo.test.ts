@@ -1,4 +1,4 @@
-import { runs, seedOf } from '../../tools/run/soak'
+import { runs, seedOf } from '../../tools/run/propertyRuns'
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import type { Edit } from '@/core/record/edits/edit'

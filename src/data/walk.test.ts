@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { runs, seedOf } from '../../tools/run/soak'
+import { runs, seedOf } from '../../tools/run/propertyRuns'
 import { createAnswerer } from '@/core/answer/answer'
 import { loadFor } from '@/core/answer/load'
 import { seededRandom } from '@/core/base/numeric/random'

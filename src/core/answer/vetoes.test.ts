@@ -1,4 +1,4 @@
-import { runs, seedOf } from '../../../tools/run/soak'
+import { runs, seedOf } from '../../../tools/run/propertyRuns'
 import { type RandomSource, seededRandom } from '../base/numeric/random'
 import { CHECK_IDS, checkRow } from '../diagnosis/checks/checks'
 import { askChecks } from '../diagnosis/checks/nextCheck'

@@ -8,7 +8,7 @@ import { type Day, daySchema } from '../records/day'
 import { decisionSchema } from '../records/decision'
 import { dryerSchema } from '../records/dryer'
 import { HEAD, headSchema } from '../records/head'
-import { type ListKind, LISTS, ONLY_ID, SINGLES, type SingleKind } from '../records/kinds'
+import { type BY_ROUND, type ListKind, LISTS, ONLY_ID, SINGLES, type SingleKind } from '../records/kinds'
 import { logSchema } from '../records/log'
 import { type Repair, repairSchema } from '../records/repair'
 import { roundSchema } from '../records/round'
@@ -79,10 +79,7 @@ export type StoredDocument = JobDocument & { id: string; createdAt: string; upda
 /** Lists of the document that hold one record a round: a view holds that of its round under the kind's name. */
 type SingleList = (typeof LISTS)[SingleKind]['list']
 /** What other rounds of a job hold. */
-export type OtherRounds = Pick<
-  JobDocument,
-  'decisions' | 'ticks' | 'steps' | 'takenOff' | 'logs' | SingleList
->
+export type OtherRounds = Pick<JobDocument, (typeof BY_ROUND)[number] | SingleList>
 
 /**
  * A job as one of its rounds sees it: its own decisions, steps and logs, its one repair, day, run and closing; sets, photos,

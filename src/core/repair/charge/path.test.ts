@@ -1,4 +1,4 @@
-import { runs, seedOf } from '../../../../tools/run/soak'
+import { runs, seedOf } from '../../../../tools/run/propertyRuns'
 import fc from 'fast-check'
 import { isFlammable, REFRIGERANT_NAMES, type RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { emptyJob, type KnownJob } from '../../record/job/job'

@@ -1,4 +1,4 @@
-import { runs, seedOf } from '../../../../tools/run/soak'
+import { runs, seedOf } from '../../../../tools/run/propertyRuns'
 import fc from 'fast-check'
 import { REFRIGERANT_NAMES } from '../../physics/refrigerants/catalogue'
 import { METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'

@@ -1,4 +1,4 @@
-import { runs, seedOf } from '../../../../tools/run/soak'
+import { runs, seedOf } from '../../../../tools/run/propertyRuns'
 import fc from 'fast-check'
 import psychrolib from 'psychrolib'
 import { absoluteHumidity } from '../../physics/air/psychrometrics'

@@ -1,4 +1,4 @@
-import { runs } from '../../../../tools/run/soak'
+import { runs } from '../../../../tools/run/propertyRuns'
 import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { seededRandom } from '../../base/numeric/random'
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
