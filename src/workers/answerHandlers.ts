@@ -5,6 +5,10 @@ import { decisionStatesOf } from '@/core/diagnosis/proof/decisionState'
 import type { Display } from '@/core/base/units/show'
 import { drawnUnit } from '@/core/record/equipment/asked'
 import type { Job } from '@/core/record/job/job'
+import { documentOf, roundsOf, viewOf } from '@/core/record/job/rounds'
+import { setsOfRound } from '@/core/record/job/setsOfRound'
+import { withRefrigerants } from '@/core/record/state/refrigerants'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { legibleJob } from '@/core/record/job/known'
 
 export type CompareQuestion = {
@@ -23,13 +27,18 @@ export function answerHandlers() {
     },
     async *compare({ job, display, ids }: CompareQuestion) {
       const known = legibleJob(job)
-      await loadFor(known.unit)
+      await loadFor(known.unit, known)
       return compareSets(known, display, ids)
     },
+    /** What was decided on jobs, in every round of each. */
     async *decisionStates(jobs: readonly Job[]) {
-      const known = jobs.map(legibleJob)
-      await Promise.all(known.map(({ unit }) => loadFor(unit)))
-      return known.map(decisionStatesOf)
+      const views = jobs.map((job) =>
+        roundsOf(job).map(({ id }) => withRefrigerants(legibleJob(viewOf(documentOf(job), id)), effectsOf)),
+      )
+      await Promise.all(views.flat().map((view) => loadFor(view.unit, view)))
+      return views.map((rounds) =>
+        rounds.flatMap((view) => decisionStatesOf({ ...view, readingSets: setsOfRound(view) })),
+      )
     },
   }
 }
