@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test'
 import { newJob } from './helpers'
 
 /** Compressed script that a page brings before anything is asked of it, kB; 250 is aimed at for the first screen. */
-const MOST_FIRST_SCREEN = 310
+const MOST_FIRST_SCREEN = 320
 const MOST_MEASURE = 400
 
 /** Bytes of script that come over the wire, workers not among them: they are off the screen's thread. */

@@ -6,7 +6,8 @@ import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } fro
 import { recordKey } from '@/core/record/records/envelope'
 import type { LogHead } from '@/core/record/records/log'
 import type { LogChunkRow, OrzoDatabase } from './database'
-import { type DocumentEdit, type Edit, inRound } from '@/core/record/edits/edit'
+import { type Edit } from '@/core/record/edits/edit'
+import { type DocumentEdit, inRound } from '@/core/record/edits/inRound'
 import { roundOf } from '@/core/record/records/kinds'
 import { changeDocument } from './records'
 

@@ -1,7 +1,8 @@
 import type { Table } from 'dexie'
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { type Clock, isoNow } from '@/core/base/units/instants'
-import { type DocumentEdit, type Edit, inRound } from '@/core/record/edits/edit'
+import { type Edit } from '@/core/record/edits/edit'
+import { type DocumentEdit, inRound } from '@/core/record/edits/inRound'
 import {
   assembleJob,
   diffJobs,

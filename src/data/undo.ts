@@ -1,5 +1,5 @@
 import type { Clock } from '@/core/base/units/instants'
-import type { DocumentEdit } from '@/core/record/edits/edit'
+import type { DocumentEdit } from '@/core/record/edits/inRound'
 import type { PartChange } from '@/core/record/job/assemble'
 import { headOf } from '@/core/record/job/assemble'
 import type { JobDocument } from '@/core/record/job/job'

@@ -1,6 +1,6 @@
 import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
 import { decide } from '@/core/record/edits/decisionEdits'
-import { inRound } from '@/core/record/edits/edit'
+import { inRound } from '@/core/record/edits/inRound'
 import { beginRound } from '@/core/record/edits/roundEdits'
 import { emptyJob } from '@/core/record/job/job'
 import { documentOf, viewOf } from '@/core/record/job/rounds'

@@ -1,6 +1,7 @@
 'use client'
 import { useCallback, useMemo } from 'react'
-import { type Edit, inRound } from '@/core/record/edits/edit'
+import { type Edit } from '@/core/record/edits/edit'
+import { inRound } from '@/core/record/edits/inRound'
 import { beginRound } from '@/core/record/edits/roundEdits'
 import type { StoredDocument } from '@/core/record/job/job'
 import { viewOf } from '@/core/record/job/rounds'

@@ -1,22 +1,12 @@
 import { type Draft, Immer } from 'immer'
-import type { Job, JobDocument } from '../job/job'
+import type { Job } from '../job/job'
 import { clockOf, jobTime } from '../job/jobTime'
-import { documentOf, viewOf } from '../job/rounds'
 
 /** What an edit is given from outside: the moment, and ids that do not repeat. */
 export type Stamp = { readonly now: string; readonly newId: () => string }
 
 /** One change that a user can make in a round of a job. @throws OrzoError where it cannot be made any more */
 export type Edit = (job: Job, stamp: Stamp) => Job
-
-/** A change of the whole document. */
-export type DocumentEdit = (document: JobDocument, stamp: Stamp) => JobDocument
-
-/** An edit as a change of the document. @param round in which it is made; the last that began where not given */
-export const inRound =
-  (edit: Edit, round?: string): DocumentEdit =>
-  (document, stamp) =>
-    documentOf(edit(viewOf(document, round), stamp))
 
 // a job is shared with the screen, which never writes into it: freezing each part again would only cost time
 const immer = new Immer({ autoFreeze: false })

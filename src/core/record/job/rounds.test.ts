@@ -1,5 +1,6 @@
 import { decide } from '../edits/decisionEdits'
-import { type Edit, inRound } from '../edits/edit'
+import { type Edit } from '../edits/edit'
+import { inRound } from '../edits/inRound'
 import { addAttachment, setClosing, tick } from '../edits/listEdits'
 import { setRepair } from '../edits/repairEdits'
 import { beginRound, dropRound, setRoundReason } from '../edits/roundEdits'

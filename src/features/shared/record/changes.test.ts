@@ -1,6 +1,7 @@
 import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import { addSet } from '@/core/record/edits/setEdits'
-import { edit, type Edit, inRound } from '@/core/record/edits/edit'
+import { edit, type Edit } from '@/core/record/edits/edit'
+import { inRound } from '@/core/record/edits/inRound'
 import { addJob, blankJob } from '@/data/jobs'
 import { getDocument } from '@/data/records'
 import { database } from '@/data/shared'

@@ -1,5 +1,6 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
-import type { DocumentEdit, Edit } from '@/core/record/edits/edit'
+import type { Edit } from '@/core/record/edits/edit'
+import type { DocumentEdit } from '@/core/record/edits/inRound'
 import { systemClock } from '@/data/clock'
 import { randomWord } from '@/data/newId'
 import { changeDocument } from '@/data/records'

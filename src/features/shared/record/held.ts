@@ -1,6 +1,7 @@
 import { attempt } from '@/core/base/errors/orzoError'
 import { type Clock, isoNow } from '@/core/base/units/instants'
-import type { DocumentEdit, Stamp } from '@/core/record/edits/edit'
+import type { Stamp } from '@/core/record/edits/edit'
+import type { DocumentEdit } from '@/core/record/edits/inRound'
 import type { StoredDocument } from '@/core/record/job/job'
 
 /** An edit that the store would not take, with the moment and the ids that it has whenever it is made. */
