@@ -106,29 +106,20 @@ function sameWhileEqual<A extends unknown[], T>(make: (...input: A) => T) {
 
 /** What of a job says how the unit stands. */
 type StateOf = Parameters<typeof planBasis>[0]
-const stateOf = ({
-  unit,
-  readingSets,
-  steps,
-  takenOff,
-  rounds,
-  round,
-  createdAt,
-  run,
-  repair,
-  others,
-}: KnownJob): StateOf => ({
-  unit,
-  readingSets,
-  steps,
-  takenOff,
-  rounds,
-  round,
-  createdAt,
-  ...(run ? { run } : {}),
-  ...(repair ? { repair } : {}),
-  ...(others ? { others } : {}),
-})
+const STATE_KEYS = [
+  'unit',
+  'readingSets',
+  'steps',
+  'takenOff',
+  'rounds',
+  'round',
+  'createdAt',
+  'run',
+  'repair',
+  'others',
+] as const satisfies readonly (keyof StateOf)[]
+const stateOf = (job: KnownJob): StateOf =>
+  Object.fromEntries(STATE_KEYS.map((key) => [key, job[key]])) as Pick<KnownJob, (typeof STATE_KEYS)[number]>
 
 /** What a plan depends on beside words, faults and states. */
 type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing'>

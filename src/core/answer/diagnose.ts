@@ -172,7 +172,7 @@ function gatesOf(ranked: readonly Ranked[], record: GateRecord): ProofGate[] {
   return [...new Set(gates)].map((gate) => judgeGate(gate, record))
 }
 
-/** A set rankedSet against every hypothesis, before anything is said of it. */
+/** A set ranked against every hypothesis, before anything is said of it. */
 export type RankedSet = { readonly items: readonly Item[]; readonly ranked: readonly Ranked[] }
 
 /**
@@ -185,7 +185,7 @@ export function rankSet(assessment: Assessment, branch: BranchWord | undefined, 
   return { items, ranked: rank(assessment.unit, assessment.snapshot.mode, items, history) }
 }
 
-/** The suspects of a rankedSet set, each with its evidence in sentences. */
+/** The suspects of a ranked set, each with its evidence in sentences. */
 export function suspectsOf(
   assessment: Assessment,
   { items, ranked }: RankedSet,

@@ -59,10 +59,7 @@ export function readJobValue(value: unknown): JobReading {
   }
   const { kinds = CURRENT_KINDS, envelopes, ...rest } = migrate(document, version)
   const records = withNewRecords(rest, kinds)
-  if ('problem' in records) {
-    const { path, message } = records.problem
-    return refuse(message.includes('newer') ? 'newer-version' : 'invalid', path, message)
-  }
+  if ('problem' in records) return { ok: false, code: records.code, problems: [records.problem] }
   const result = jobSchema.safeParse(records.document, { reportInput: true })
   if (!result.success) return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
   if (envelopes === undefined) return { ok: true, job: result.data }

@@ -30,17 +30,20 @@ export const envelopeKey = (kind: KindName, id: string): string => `${kind}/${id
 const isObject = (value: unknown): value is RawData =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
+type Refused = { readonly code: 'newer-version' | 'invalid'; readonly problem: DataProblem }
+const invalid = (path: string, message: string): Refused => ({ code: 'invalid', problem: { path, message } })
+
 /** The version of a kind in a file, or why it cannot be read. */
-function versionOf(kinds: unknown, kind: KindName): number | DataProblem {
+function versionOf(kinds: unknown, kind: KindName): number | Refused {
   const path = `kinds.${kind}`
-  if (!isObject(kinds)) return { path: 'kinds', message: 'is no list of kinds' }
+  if (!isObject(kinds)) return invalid('kinds', 'is no list of kinds')
   const version = kinds[kind] ?? 1
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    return { path, message: 'is not a whole number from 1' }
+    return invalid(path, 'is not a whole number from 1')
   const known = RECORD_KINDS[kind].version
-  return version > known
-    ? { path, message: `${version} is newer than this Orzo reads (${known}): update Orzo` }
-    : version
+  if (version <= known) return version
+  const message = `${version} is newer than this Orzo reads (${known}): update Orzo`
+  return { code: 'newer-version', problem: { path, message } }
 }
 
 function newer(kind: KindName, version: number, data: unknown): unknown {
@@ -56,14 +59,11 @@ const HEAD_KEYS = Object.keys(headSchema.shape)
  * The records of a document in the version of their kinds: the same steps that serve a stored row.
  * @param kinds versions of the kinds as the file names them
  */
-export function withNewRecords(
-  document: RawData,
-  kinds: unknown,
-): { readonly document: RawData } | { readonly problem: DataProblem } {
+export function withNewRecords(document: RawData, kinds: unknown): { readonly document: RawData } | Refused {
   const versions = new Map<KindName, number>()
   for (const kind of KIND_NAMES) {
     const version = versionOf(kinds, kind)
-    if (typeof version !== 'number') return { problem: version }
+    if (typeof version !== 'number') return version
     versions.set(kind, version)
   }
   const isOfHead = ([key]: readonly [string, unknown]) => HEAD_KEYS.includes(key)

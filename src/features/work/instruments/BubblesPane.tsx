@@ -5,9 +5,10 @@ import { setBled, setBubbled } from '@/core/record/edits/workEdits'
 import { clockText } from '../stateWords'
 import type { InstrumentProps } from './instrumentProps'
 
-/** A hold alone never proves tight: every joint is bubbled too. */
-export function BubblesPane({ job, change }: InstrumentProps) {
-  const at = job.run?.bubbledAt
+type MomentTickProps = { label: string; at: string | undefined; onTick: (on: boolean) => void }
+
+/** A tick that keeps the moment it was set. */
+function MomentTick({ label, at, onTick }: MomentTickProps) {
   return (
     <FormControlLabel
       sx={{ minHeight: 48 }}
@@ -15,28 +16,28 @@ export function BubblesPane({ job, change }: InstrumentProps) {
         <Checkbox
           checked={at !== undefined}
           sx={{ width: 48, height: 48 }}
-          onChange={(_event, on) => void change(setBubbled(on))}
+          onChange={(_event, on) => onTick(on)}
         />
       }
-      label={`Every joint, stem, core and cap bubbled, no bubble${at ? `, ${clockText(at)}` : ''}`}
+      label={at ? `${label}, ${clockText(at)}` : label}
     />
   )
 }
 
+/** A hold alone never proves tight: every joint is bubbled too. */
+export const BubblesPane = ({ job, change }: InstrumentProps) => (
+  <MomentTick
+    label="Every joint, stem, core and cap bubbled, no bubble"
+    at={job.run?.bubbledAt}
+    onTick={(on) => void change(setBubbled(on))}
+  />
+)
+
 /** Before anything is opened or the pump is put on, the pressure goes. */
-export function BledPane({ job, change }: InstrumentProps) {
-  const at = job.run?.bledAt
-  return (
-    <FormControlLabel
-      sx={{ minHeight: 48 }}
-      control={
-        <Checkbox
-          checked={at !== undefined}
-          sx={{ width: 48, height: 48 }}
-          onChange={(_event, on) => void change(setBled(on))}
-        />
-      }
-      label={`Nitrogen bled off to 0 psig${at ? `, ${clockText(at)}` : ''}`}
-    />
-  )
-}
+export const BledPane = ({ job, change }: InstrumentProps) => (
+  <MomentTick
+    label="Nitrogen bled off to 0 psig"
+    at={job.run?.bledAt}
+    onTick={(on) => void change(setBled(on))}
+  />
+)
