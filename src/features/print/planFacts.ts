@@ -40,7 +40,7 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
       `${refrigerantPath.holds}${refrigerantPath.goesIn === refrigerantPath.holds ? ' kept' : `, ${refrigerantPath.goesIn ?? 'nothing'} goes in`}. ${refrigerantPath.recoveredReason}`,
     ],
     ['Way to the part', plan.opens ? way?.label : undefined],
-    ['Charge reckoned', charge ? pounds(charge.total) : undefined],
+    ['Charge calculated', charge ? pounds(charge.total) : undefined],
     ['Policy applied', policyText(plan) || undefined],
     [
       'Planned time',
