@@ -77,13 +77,15 @@ function Reason({
   )
 }
 
-/** Everything that is decided on this job, each with how it stands. */
+/** Everything that is decided beside the suspect that is looked at: how it stands, and the way back. */
 function AlsoDecided({
   decisionStates,
   but,
+  takeBack,
 }: {
   decisionStates: readonly DecisionState[]
   but: readonly SuspectId[]
+  takeBack: (fault: SuspectId) => void
 }) {
   const others = decisionStates.filter(({ fault }) => !but.includes(fault))
   if (others.length === 0) return null
@@ -93,7 +95,13 @@ function AlsoDecided({
       <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
         {others.map(({ fault, state }) => (
           <li key={fault}>
-            {suspectLabel(fault)}: {STANDS[state]}
+            {suspectLabel(fault)}: {STANDS[state]}{' '}
+            <Button
+              aria-label={`Take back: ${suspectLabel(fault).toLowerCase()}`}
+              onClick={() => takeBack(fault)}
+            >
+              Take back
+            </Button>
           </li>
         ))}
       </Box>
@@ -117,7 +125,6 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
   const reasons = deciding.filter((each) => each.needsReason)
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
-      <AlsoDecided decisionStates={answer.decisionStates} but={faultsOf(suspect)} />
       {reasons.map(({ fault }) => (
         <Reason key={fault} {...{ job, change, fault }} many={deciding.length > 1} />
       ))}
@@ -195,6 +202,11 @@ function GateOf({ diagnosis, job, change, startRound, set, setId, suspect, answe
         </Typography>
       )}
       <ProveAgain set={set} />
+      <AlsoDecided
+        decisionStates={answer.decisionStates}
+        but={faultsOf(suspect)}
+        takeBack={(fault) => void change(takeAllBack([fault]))}
+      />
       {isRepairable(suspect.fault) && <Decision {...{ job, change, startRound, suspect, answer, gates }} />}
       <Flags flags={diagnosis.flags} />
     </Box>
