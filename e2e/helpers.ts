@@ -1,5 +1,7 @@
+import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
+import { strToU8, zipSync } from 'fflate'
 
 export const PHONE = { width: 390, height: 844 }
 
@@ -108,4 +110,40 @@ export async function seriousFindings(page: Page): Promise<string[]> {
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`)
+}
+
+const EXAMPLE = 'examples/work/at-the-vacuum.json'
+const EXAMPLE_LOGS = ['logs/01-recovery.csv', 'logs/02-pressure-test.csv'] as const
+
+/**
+ * A repair that has come to its vacuum, with the samples of its logs, brought in as an archive.
+ * @returns the address of the job
+ */
+export async function importAtTheVacuum<F extends object>(
+  page: Page,
+  change: (file: F) => object,
+): Promise<string> {
+  const file = JSON.parse(await readFile(EXAMPLE, 'utf8')) as F & { title: string }
+  const logs = await Promise.all(
+    EXAMPLE_LOGS.map(
+      async (name) => [name, new Uint8Array(await readFile(`examples/work/${name}`))] as const,
+    ),
+  )
+  const archive = zipSync({
+    'job.orzo.json': strToU8(JSON.stringify(change(file))),
+    ...Object.fromEntries(logs),
+  })
+  await page.goto('/')
+  await expect(page.getByRole('button', { name: 'New job' })).toBeVisible()
+  await page.getByTestId('import-file').setInputFiles({
+    name: 'vacuum.orzo.zip',
+    mimeType: 'application/zip',
+    buffer: Buffer.from(archive),
+  })
+  const link = page.getByRole('link', { name: file.title }).first()
+  await expect(link).toBeVisible()
+  const home = (await link.getAttribute('href'))!.replace(/\/[a-z]+$/, '')
+  await page.goto(`${home}/work`)
+  await expect(page.getByRole('article')).toBeVisible()
+  return home
 }

@@ -2,6 +2,7 @@ import type { Table } from 'dexie'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { JobDocument, StoredDocument } from '@/core/record/job/job'
 import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
+import { withoutCaches } from '@/core/record/job/verdictCache'
 import { isSame } from '@/core/record/records/patches'
 import type { OrzoDatabase } from './database'
 import { chunkRows, chunksOfLog } from './logs'
@@ -63,7 +64,7 @@ export async function importJob(
   const stores = [db.records, db.jobIndex, db.logChunks, db.blobs] as Table[]
   return db.transaction('rw', stores, async (): Promise<ImportOutcome> => {
     const present = await getDocument(db, job.id)
-    if (present && isSame(present, job))
+    if (present && isSame(withoutCaches(present), job))
       return { outcome: (await writeMissing(db, job, files)) ? 'completed' : 'already-here', id: job.id }
     const stored = present ? { ...job, id: newJobId() } : job
     await writeNewJob(db, stored, device, envelopes)

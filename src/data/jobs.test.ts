@@ -10,7 +10,10 @@ import { setArrival, setTitle } from '@/core/record/edits/headEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StoredJob } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
-import { planRepair } from '@/core/repair/plan/plan'
+import { createAnswerer } from '@/core/answer/answer'
+import type { LogVerdict } from '@/core/record/records/log'
+import { isOpening } from '@/core/repair/logs/told'
+import { planOf } from '@/core/repair/plan/basis'
 import { progressOf, STAGES } from '@/core/record/job/stages'
 import { readSettingRows } from '@/core/record/settings/settings'
 import { importJob, type ImportOutcome } from './importing'
@@ -201,7 +204,11 @@ describe('demo jobs', () => {
   test('one is closed with every log of its day, each passed, with its samples in the store', async () => {
     await addDemoJobs(db, new Date(NOW))
     const job = (await getJob(db, 'demo-spectrograph'))!
-    expect(job.logs.map(({ purpose, verdict }) => [purpose, verdict?.passed])).toEqual(
+    const samples = Object.fromEntries(
+      await Promise.all(job.logs.map(async (log) => [log.id, await readSamples(db, job.id, log)] as const)),
+    )
+    const { verdicts } = createAnswerer().whole({ job, samples })
+    expect(job.logs.map(({ id, purpose }) => [purpose, isOpening(verdicts[id] as LogVerdict)])).toEqual(
       ['recovery', 'pressure-test', 'evacuation', 'decay', 'weigh-in'].map((purpose) => [purpose, true]),
     )
     for (const log of job.logs) {
@@ -210,7 +217,7 @@ describe('demo jobs', () => {
       expect(values[0]!.every(Number.isFinite)).toBe(true)
     }
     expect(job.steps.every(({ doneAt }) => doneAt !== undefined)).toBe(true)
-    expect(planRepair(knownJob(job), ['txv-underfeeding']).proofs.map(({ missing }) => missing)).toEqual([[]])
+    expect(planOf(knownJob(job), ['txv-underfeeding']).proofs.map(({ missing }) => missing)).toEqual([[]])
     expect(job.closing?.charged?.value).toBeGreaterThan(7)
     expect(Date.parse(job.readingSets[1]!.at!)).toBeGreaterThan(Date.parse(job.repair!.startedAt!))
   })

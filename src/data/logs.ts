@@ -1,10 +1,10 @@
 import Dexie from 'dexie'
 import { OrzoError } from '@/core/base/errors/orzoError'
 import type { Clock } from '@/core/base/units/instants'
-import { addLog, removeLog, sealLog } from '@/core/record/edits/listEdits'
+import { addLog, keepVerdict, removeLog, sealLog } from '@/core/record/edits/listEdits'
 import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } from '@/core/record/logs/samples'
 import { recordKey } from '@/core/record/records/envelope'
-import type { LogHead } from '@/core/record/records/log'
+import type { LogHead, LogVerdict } from '@/core/record/records/log'
 import type { LogChunkRow, OrzoDatabase } from './database'
 import { type Edit } from '@/core/record/edits/edit'
 import { type DocumentEdit, inRound } from '@/core/record/edits/inRound'
@@ -93,6 +93,15 @@ export async function removeStoredLog(
     write: () => chunksOfLog(db, jobId, logId).delete(),
   })
 }
+
+/** Keeps what the judge says of a log beside it. Not a step of undo. */
+export const storeVerdict = (
+  db: OrzoDatabase,
+  jobId: string,
+  logId: string,
+  verdict: LogVerdict,
+  clock: Clock,
+): Promise<unknown> => changeDocument(db, jobId, ofLog(logId, keepVerdict(logId, verdict)), clock)
 
 /**
  * Writes a log while it is recorded: samples are taken at once, stored with each `flush` (about once a second), the open chunk

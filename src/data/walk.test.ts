@@ -225,7 +225,12 @@ class Walk {
   #begin = async (task: string) => {
     const goesIn = task === 'weighIn' ? this.#pick(['R-22', 'R-407C'] as const) : undefined
     await this.#change(
-      this.#in(work.beginStep(task, 10, goesIn ? { refrigerant: goesIn } : {})),
+      this.#in(
+        work.beginStep(task, 10, {
+          ...(goesIn ? { refrigerant: goesIn } : {}),
+          starts: task === 'settle',
+        }),
+      ),
       () => {
         const round = this.#round()
         for (const all of Object.values(round.passes))
@@ -444,7 +449,7 @@ class Walk {
     const vetoes = holdingVetoes(job.unit, job.readingSets, state)
     const holding = holdingNow({ unit: job.unit, vetoes, state, plan, began: workBegan(job) })
     const tasks = decided(job).length > 0 ? plan.tasks : []
-    return { job, tasks, state, holding }
+    return { job, tasks, state, holding, verdicts: {} }
   }
 
   /** A round begins with nothing of the others: each gate of its plan is shut. */

@@ -2,7 +2,7 @@ import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { Job } from '@/core/record/job/job'
 import type { Plan } from '@/core/repair/plan/plan'
-import { pullGuess } from '@/core/repair/work/pumpSetup'
+import { pullGuess } from '@/core/repair/logs/pumpSetup'
 import type { PlantQuestion } from '@/core/simulate/workPlant'
 import { demoTrouble } from './workTroubles'
 

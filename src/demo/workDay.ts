@@ -1,13 +1,11 @@
 import { seededRandom } from '@/core/base/numeric/random'
-import { decidedFaults } from '@/core/answer/diagnoseJob'
+import { decidedFaults } from '@/core/answer/repairedFaults'
 import { UNITS } from '@/core/base/units/units'
 import type { Edit } from '@/core/record/edits/edit'
 import { addLog, setClosing } from '@/core/record/edits/listEdits'
 import {
-  beginStep,
   checkStart,
   finishStep,
-  judgeLog,
   leaveStep,
   markTaken,
   setBled,
@@ -16,10 +14,12 @@ import {
 } from '@/core/record/edits/workEdits'
 import type { KnownJob } from '@/core/record/job/job'
 import { countOf, type Samples } from '@/core/record/logs/samples'
-import { type Plan, planRepair } from '@/core/repair/plan/plan'
+import type { Plan } from '@/core/repair/plan/plan'
+import { planOf } from '@/core/repair/plan/basis'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { unitState } from '@/core/record/state/unitState'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
+import { beginTask } from '@/core/repair/work/beginning'
 import { FIRST_START } from '@/core/repair/work/firstStart'
 import { takenOffList } from '@/core/repair/work/takenOff'
 import type { DemoDay } from './demoJob'
@@ -59,8 +59,7 @@ class Technician {
 
   begin(task: PlanTask) {
     const { goesIn } = this.#plan.refrigerantPath
-    const charges = effectsOf({ task: task.id }).charges === true
-    this.change(beginStep(task.id, task.handsOn[1], charges ? { refrigerant: goesIn } : {}))
+    this.change(beginTask(task, goesIn))
   }
 
   /** A task from its beginning to its end. */
@@ -83,13 +82,12 @@ class Technician {
   #log(task: PlanTask) {
     const script = WORK_LOGS[task.id]
     if (!script) return
-    const { head, samples, verdict, moved, seconds } = script(this.#hands, this.#plan, this.job.unit)
+    const { head, samples, moved, seconds } = script(this.#hands, this.#plan, this.job.unit)
     const id = `log-${task.id}`
     const started = new Date(this.at).toISOString()
     this.at += seconds * 1000
     this.samples[id] = samples
     this.change(addLog({ ...head, id, step: task.id, startedAt: started, samples: countOf(samples) }))
-    this.change(judgeLog(id, verdict))
     if (!moved) return
     const weight = { value: Number((moved.kilograms / UNITS.lb.si).toFixed(2)), unit: 'lb' } as const
     this.change(setClosing({ [moved.field]: weight }))
@@ -122,7 +120,7 @@ export function workThrough(
   day: DemoDay,
   begins: number,
 ): { readonly job: KnownJob; readonly samples: Readonly<Record<string, Samples>>; readonly at: number } {
-  const plan = planRepair(found, decidedFaults(found))
+  const plan = planOf(found, decidedFaults(found))
   const one = new Technician(found, plan, begins, day.seed)
   for (const task of plan.tasks) {
     if (task.id === day.until) {

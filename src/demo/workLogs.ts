@@ -1,22 +1,15 @@
 import { seededRandom } from '@/core/base/numeric/random'
 import { UNITS } from '@/core/base/units/units'
-import { waterVapourPressure } from '@/core/physics/air/psychrometrics'
-import { fitDecay } from '@/core/physics/processes/decay'
-import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { GrowingSamples } from '@/core/record/logs/growing'
-import { PURPOSE_NAMES } from '@/core/record/records/purposeNames'
 import { noSamples, type Samples } from '@/core/record/logs/samples'
-import type { LogHead, LogMark, LogPurpose, LogVerdict } from '@/core/record/records/log'
+import type { LogHead, LogMark, LogPurpose } from '@/core/record/records/log'
 import type { Plan } from '@/core/repair/plan/plan'
 import type { TaskId } from '@/core/repair/plan/tasks/tasks'
-import { judgeCharge } from '@/core/repair/work/judgeCharge'
-import { judgeRecovery } from '@/core/repair/work/judgeRecovery'
-import { judgeTest, SETTLE_SECONDS, testSetup } from '@/core/repair/work/judgeTest'
-import { decayLooks, judgeDecay, judgeVacuum, vacuumLimits } from '@/core/repair/work/judgeVacuum'
-import { PURPOSE_CHANNELS } from '@/core/repair/work/purposeChannels'
-import { coldestOf } from '@/core/repair/work/pumpSetup'
-import type { WorkLog } from '@/core/repair/work/series'
+import { judgeTest, SETTLE_SECONDS, testSetup } from '@/core/repair/logs/judgeTest'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import { vacuumLimits } from '@/core/repair/logs/vacuumLimits'
+import type { WorkLog } from '@/core/repair/logs/series'
 import {
   beginPlant,
   type PlantHands,
@@ -28,11 +21,10 @@ import {
   type WorkPlant,
 } from '@/core/simulate/workPlant'
 
-/** A log of a step with what was said of it; what the scale moved belongs to the closing. */
+/** A log of a step; what the scale moved belongs to the closing. */
 type KeptLog = {
   readonly head: Omit<LogHead, 'id' | 'startedAt' | 'step'>
   readonly samples: Samples
-  readonly verdict: Omit<LogVerdict, 'at'>
   readonly moved?: { readonly field: 'recovered' | 'charged'; readonly kilograms: number }
   readonly seconds: number
 }
@@ -67,7 +59,7 @@ export function operator(question: PlantQuestion, seed: number): WorkHands {
     hands,
     wait,
     log: (purpose, every) => {
-      const channels = PURPOSE_CHANNELS[purpose]
+      const channels = LOG_KINDS[purpose].channels
       const grown = new GrowingSamples(noSamples(channels.length))
       const marks: LogMark[] = []
       let at = 0
@@ -102,23 +94,17 @@ export function operator(question: PlantQuestion, seed: number): WorkHands {
 
 type Script = (hands: WorkHands, plan: Plan, unit: UnitPlate) => KeptLog
 
-const saved = (
-  purpose: LogPurpose,
-  keeping: Keeping,
-  { passed, sentence }: { readonly passed: boolean; readonly sentence: string },
-  moved?: KeptLog['moved'],
-): KeptLog => {
+const saved = (purpose: LogPurpose, keeping: Keeping, moved?: KeptLog['moved']): KeptLog => {
   const { head, samples } = keeping.kept()
   return {
     head: {
-      name: PURPOSE_NAMES[purpose],
+      name: LOG_KINDS[purpose].name,
       source: 'instruments',
       purpose,
       channels: head.channels,
       marks: head.marks ?? [],
     },
     samples,
-    verdict: { passed, sentence },
     ...(moved ? { moved } : {}),
     seconds: keeping.seconds(),
   }
@@ -131,9 +117,8 @@ const PASSES = 5
 
 const recovery: Script = (hands, plan, unit) => {
   const log = hands.log('recovery', EVERY)
-  const setup = { atmosphere: siteAtmosphere(unit), ...plan.recovery }
-  const judged = () => judgeRecovery(log.kept(), setup)
-  for (let pass = 0; pass < PASSES && !judged().passed; pass += 1) {
+  const judged = () => LOG_KINDS.recovery.judge(log.kept(), { unit, plan })
+  for (let pass = 0; pass < PASSES && judged().limit !== 'passed'; pass += 1) {
     hands.hands({ machine: true, warm: pass > 0 })
     log.mark({ what: 'valve-open' })
     while (plantPressure(hands.plant()) > plan.recovery.depth.pascals - 3000 && log.seconds() < 2 * HOUR)
@@ -142,8 +127,7 @@ const recovery: Script = (hands, plan, unit) => {
     log.mark({ what: 'stop' })
     log.wait(320)
   }
-  const said = judged()
-  return saved('recovery', log, said, { field: 'recovered', kilograms: said.weight?.moved ?? 0 })
+  return saved('recovery', log, { field: 'recovered', kilograms: judged().moved ?? 0 })
 }
 
 const pressureTest: Script = (hands, plan, unit) => {
@@ -158,37 +142,33 @@ const pressureTest: Script = (hands, plan, unit) => {
   hands.hands({ regulator: 0 })
   log.mark({ what: 'hold' })
   log.wait(judgeTest(log.kept(), setup, log.seconds()).wanted + EVERY)
-  const said = judgeTest(log.kept(), setup, log.seconds())
   hands.hands({ vent: true })
   hands.wait(120)
-  return saved('pressure-test', log, said)
+  return saved('pressure-test', log)
 }
 
-const evacuation: Script = (hands, { policy, contamination }, unit) => {
+const evacuation: Script = (hands, { policy, contamination }) => {
   const limits = vacuumLimits(policy, contamination.contents.wet)
   const log = hands.log('evacuation', EVERY)
   hands.hands({ regulator: 0, vent: false, pump: true, valve: 'open', hose: 'open' })
   log.mark({ what: 'valve-open' })
   while (plantPressure(hands.plant()) > limits.target * 0.7 && log.seconds() < 6 * HOUR) log.wait(60)
   log.wait(300)
-  return saved('evacuation', log, judgeVacuum(log.kept(), limits, coldestOf({}), siteAtmosphere(unit)))
+  return saved('evacuation', log)
 }
 
-const decay: Script = (hands, { policy, contamination }, unit) => {
+const decay: Script = (hands, { policy, contamination }) => {
   const limits = vacuumLimits(policy, contamination.contents.wet)
   const log = hands.log('decay', EVERY)
   hands.hands({ valve: 'shut' })
   log.mark({ what: 'valve-shut' })
   log.wait(limits.minutes * 60 + EVERY)
-  const looks = decayLooks(log.kept(), siteAtmosphere(unit))
-  const points = looks.map(({ seconds, value }) => ({ seconds, pascals: value }))
-  const fit = fitDecay(points, waterVapourPressure(coldestOf({})))
   hands.hands({ pump: false })
-  return saved('decay', log, judgeDecay(looks, limits, fit))
+  return saved('decay', log)
 }
 
-const weighIn: Script = (hands, { charge }, unit) => {
-  const [wanted, isExact] = [charge?.total ?? 0, charge?.isExact ?? false]
+const weighIn: Script = (hands, plan, unit) => {
+  const wanted = plan.charge?.total ?? 0
   const log = hands.log('weigh-in', 2)
   const begins = hands.plant().inside.mass
   hands.hands({ pump: false, charging: true })
@@ -197,8 +177,8 @@ const weighIn: Script = (hands, { charge }, unit) => {
   hands.hands({ charging: false })
   log.mark({ what: 'valve-shut' })
   log.wait(30)
-  const said = judgeCharge(log.kept(), wanted, isExact, siteAtmosphere(unit))
-  return saved('weigh-in', log, said, { field: 'charged', kilograms: said.weight?.moved ?? 0 })
+  const { moved = 0 } = LOG_KINDS['weigh-in'].judge(log.kept(), { unit, plan })
+  return saved('weigh-in', log, { field: 'charged', kilograms: moved })
 }
 
 /** The steps that keep a log. */

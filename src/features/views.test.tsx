@@ -1,7 +1,7 @@
 import { render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
-import { planRepair } from '@/core/repair/plan/plan'
+import { planOf } from '@/core/repair/plan/basis'
 import { buildDemoJobs } from '@/demo/buildDemo'
 import { compareSets } from '@/core/answer/comparison'
 import { ComparisonTable } from './shared/comparison/ComparisonTable'
@@ -18,7 +18,7 @@ const jobs = buildDemoJobs(new Date('2026-05-04T09:30:00.000Z')).map(knownJob)
 const control = jobs.find(({ id }) => id === 'demo-control-room')!
 const exhibit = jobs.find(({ id }) => id === 'demo-exhibit-hall')!
 const diagnosis = diagnoseJob(control)
-const plan = planRepair(exhibit, ['plugged-liquid-dryer'])
+const plan = planOf(exhibit, ['plugged-liquid-dryer'])
 
 test('evidence shows direction, strength in a word, and the sentence', () => {
   const suspect = diagnosis.suspects[0]!

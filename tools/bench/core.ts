@@ -9,7 +9,7 @@ import { circuitFaultsOf } from '@/core/diagnosis/faults/applies'
 import { tapsOf } from '@/core/record/equipment/taps'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { seededRandom } from '@/core/base/numeric/random'
-import { planRepair } from '@/core/repair/plan/plan'
+import { planOf } from '@/core/repair/plan/basis'
 import { loadBooks } from '@/core/diagnosis/ranking/cases/caseBook'
 import { UNIT_CLASSES } from '@/core/diagnosis/ranking/cases/unitClass'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
@@ -94,7 +94,7 @@ function benchDiagnosis(): void {
   const plan = fastest(() => {
     let tasks = 0
     for (let i = 0; i < 100; i++)
-      tasks += planRepair({ ...job, readingSets: [...job.readingSets] }, ['txv-underfeeding']).tasks.length
+      tasks += planOf({ ...job, readingSets: [...job.readingSets] }, ['txv-underfeeding']).tasks.length
     return tasks
   })
   const readings = Object.keys(nth(0).readings).length

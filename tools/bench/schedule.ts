@@ -2,10 +2,10 @@
 import { viewOf } from '@/core/record/job/rounds'
 import { readFileSync } from 'node:fs'
 import { planDay } from '@/core/repair/day/planDay'
-import { planRepair } from '@/core/repair/plan/plan'
+import { planOf } from '@/core/repair/plan/basis'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
-import { decidedFaults } from '@/core/answer/diagnoseJob'
+import { decidedFaults } from '@/core/answer/repairedFaults'
 import { readJobText } from '@/core/record/job/readJob'
 import type { KnownJob } from '@/core/record/job/job'
 import { solve } from '@/core/repair/schedule/solve'
@@ -50,7 +50,7 @@ await loadRefrigerants(REFRIGERANT_NAMES)
 const read = readJobText(readFileSync('examples/plans/13-compressor-and-valve.json', 'utf8'))
 if (!read.ok) throw new Error('the example does not read')
 const job = viewOf(read.job) as KnownJob
-const plan = planRepair(job, decidedFaults(job))
+const plan = planOf(job, decidedFaults(job))
 const moved = { ...plan, day: { ...plan.day, notBefore: { gainAccess: '2026-11-27T09:40' } } }
 planDay(plan)
 const whole = timed(() => planDay(plan))

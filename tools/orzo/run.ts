@@ -1,17 +1,21 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
-import { diagnoseJob, faultsToRepair } from '@/core/answer/diagnoseJob'
+import { createAnswerer } from '@/core/answer/answer'
+import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { diagnosisJson } from '@/core/door/diagnosisJson'
 import { planJson } from '@/core/door/planJson'
 import { propertiesJson } from '@/core/door/propertiesJson'
 import { attempt } from '@/core/base/errors/orzoError'
 import type { Job } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
+import type { ArchivedJob } from '@/core/record/archive/jobArchive'
+import { readArchive } from '@/core/record/archive/backup'
+import type { LogPurpose } from '@/core/record/records/log'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import { readWorkLog } from '@/core/door/judgeCsv'
+import { factsOf, judgeArchiveJson, judgeJson } from '@/core/door/judgeJson'
 import { problemSentence, readJobText } from '@/core/record/job/readJob'
 import { viewOf } from '@/core/record/job/rounds'
-import { withRefrigerants } from '@/core/record/state/refrigerants'
-import { planOf } from '@/core/repair/plan/basis'
-import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { simulationJson } from '@/core/door/simulationJson'
 import { readSimulationText } from '@/core/simulate/simulationFile'
 import { parseRefrigerant } from '@/core/physics/refrigerants/catalogue'
@@ -25,13 +29,18 @@ export const USAGE = `usage:
   orzo plan FILE
   orzo simulate FILE
   orzo validate FILE
+  orzo judge KIND FILE... [--job JOB]     logs as CSV; KIND is recovery, pressure-test, evacuation, decay or weigh-in
+  orzo judge JOB.orzo.zip
   orzo properties REFRIGERANT --temperature 40F | --pressure 118psig [--elevation 1750m]`
 
-type Answer = Record<string, unknown>
+type Row = Record<string, unknown>
+type Answer = Row | readonly Row[]
 
-function readFile(file: string): string {
+const readFile = (file: string): string => new TextDecoder().decode(readBytes(file))
+
+function readBytes(file: string): Uint8Array {
   try {
-    return readFileSync(file, 'utf8')
+    return readFileSync(file)
   } catch (error) {
     throw new BadInput(
       `${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? error}. Check the path.`,
@@ -72,6 +81,7 @@ function parseOptions(args: readonly string[]) {
         temperature: { type: 'string' },
         pressure: { type: 'string' },
         elevation: { type: 'string' },
+        job: { type: 'string' },
       },
     })
   } catch (error) {
@@ -104,15 +114,51 @@ function properties(args: readonly string[]): Answer {
   )
 }
 
-/** A job with what was inside at each of its sets. */
-const asInside = (file: Job) => withRefrigerants(knownJob(file), effectsOf)
+const isKind = (word: string): word is LogPurpose => Object.hasOwn(LOG_KINDS, word)
+const isArchive = (file: string) => file.toLowerCase().endsWith('.zip')
+
+/** The one job of an archive or a document. */
+function jobOf(file: string): Job {
+  if (!isArchive(file)) return readJobFile(file)
+  return viewOf(readingOf(file, onlyJob(file)).job)
+}
+
+function onlyJob(file: string): ArchivedJob {
+  const found = answer(() => [...readArchive(readBytes(file))])
+  const [first, ...more] = found
+  if (!first || more.length > 0)
+    throw new BadInput(`${file} holds ${found.length} jobs: give one with one job.`)
+  return first
+}
+
+/** What was read, or why it could not be. */
+function readingOf(file: string, { reading }: ArchivedJob) {
+  if (reading.ok) return reading
+  throw new BadInput(reading.problems.map((problem) => `${file}: ${problemSentence(problem)}`).join('\n'))
+}
+
+/** What the judge of the screen says of logs, in the order of the files. */
+function judge(args: readonly string[]): Answer {
+  const { values, positionals } = parseOptions(args)
+  const [first, ...files] = positionals
+  if (first !== undefined && files.length === 0 && isArchive(first)) {
+    const archived = onlyJob(first)
+    readingOf(first, archived)
+    return answer(() => judgeArchiveJson(archived))
+  }
+  if (first === undefined || !isKind(first) || files.length === 0) throw new UsageError(USAGE)
+  const facts = values.job === undefined ? {} : answer(() => factsOf(knownJob(jobOf(values.job!))))
+  return files.map((file) => {
+    const log = attempt(() => readWorkLog(readFile(file), first))
+    if (!log.ok) throw new BadInput(`${file}: ${log.error.message}`)
+    return { file, ...answer(() => judgeJson(first, log.value, facts)) }
+  })
+}
 
 const COMMANDS: Readonly<Record<string, (args: readonly string[]) => Answer>> = {
-  diagnose: onFile((job) => diagnosisJson(diagnoseJob(asInside(job)))),
-  plan: onFile((file) => {
-    const job = asInside(file)
-    return planJson(planOf(job, faultsToRepair(job)))
-  }),
+  diagnose: onFile((job) => diagnosisJson(diagnoseJob(knownJob(job)))),
+  plan: onFile((job) => planJson(createAnswerer().whole({ job: knownJob(job) }).plan)),
+  judge,
   simulate: (args) => {
     const text = readFile(onlyFile(args))
     return answer(() => simulationJson(readSimulationText(text)))

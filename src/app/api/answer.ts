@@ -3,8 +3,6 @@ import { loadFor } from '@/core/answer/load'
 import type { KnownJob } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
 import { viewOf } from '@/core/record/job/rounds'
-import { withRefrigerants } from '@/core/record/state/refrigerants'
-import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { LARGEST_JOB_TEXT, readJobText } from '@/core/record/job/readJob'
 
 const problem = (status: number, problems: readonly { path: string; message: string }[]) =>
@@ -36,7 +34,7 @@ export async function answerJob(
     return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
   const reading = readJobText(text)
   if (!reading.ok) return problem(400, reading.problems)
-  const known = attempt(() => withRefrigerants(knownJob(viewOf(reading.job)), effectsOf))
+  const known = attempt(() => knownJob(viewOf(reading.job)))
   if (!known.ok) return problem(400, [{ path: 'unit', message: known.error.message }])
   await loadFor(known.value.unit, known.value)
   const result = attempt(() => compute(known.value))

@@ -4,7 +4,7 @@ import { assess, type Assessment } from '../diagnosis/evidence/assess'
 import { branchWord } from '../diagnosis/evidence/branches'
 import type { BranchWord } from '../diagnosis/evidence/branchWords'
 import { dependsOnMetering } from '../diagnosis/faults/applies'
-import { type SuspectId } from '../diagnosis/faults/faults'
+import { isSuspect, type SuspectId } from '../diagnosis/faults/faults'
 import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import type { History } from '../diagnosis/faults/priors'
 import { type Cause, causesOf, killsCompressor } from '../diagnosis/proof/causes'
@@ -19,19 +19,21 @@ import type { Job, KnownJob } from '../record/job/job'
 import { legibleJob } from '../record/job/known'
 import { setsOfRound } from '../record/job/setsOfRound'
 import { latestWords } from '../record/job/words'
-import type { Observations, ReadingSet } from '../record/readings/schema'
+import type { ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
 import { withRefrigerants } from '../record/state/refrigerants'
 import { unitState } from '../record/state/unitState'
 import type { UnitState } from '../record/state/unit'
-import { type CircuitReadings, circuitReadings } from '../repair/charge/circuitReadings'
-import { planBasis } from '../repair/plan/basis'
+import { circuitReadings } from '../repair/charge/circuitReadings'
+import { type LogSamples, type Verdicts, verdictsOf } from '../repair/logs/verdicts'
+import type { LogFacts } from '../repair/logs/kinds'
+import { planBasis, planInput } from '../repair/plan/basis'
 import { type Plan, planRepair } from '../repair/plan/plan'
 import { effectsOf } from '../repair/plan/tasks/tasks'
-import { type Proof, proofsOf } from '../repair/plan/proofs'
+import { proofsOf } from '../repair/plan/proofs'
 import { type Ranking, type Suspect, suspectsOf, rankSet, type RankedSet } from './diagnose'
-import { decidedFaults, suspectToRepair } from './diagnoseJob'
+import { decidedFaults, suspectToRepair } from './repairedFaults'
 import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
 import { holdingVetoes } from '../diagnosis/vetoes/holding'
 import type { VetoId } from '../safety/vetoes'
@@ -42,6 +44,8 @@ export type Question = {
   readonly job: Job
   /** undefined: the last set; before the first reading, an empty one */
   readonly setId?: string | undefined
+  /** of the ended logs of the work; one that is not here is not judged yet */
+  readonly samples?: LogSamples
   readonly display?: Display
 }
 
@@ -64,6 +68,10 @@ export type Answer = {
   /** what the plan is for */
   readonly faults: readonly SuspectId[]
   readonly plan: Plan
+  /** the unit as the plan found it: converted, where it was */
+  readonly planUnit: UnitPlate
+  /** what the judges say of the ended logs of the work */
+  readonly verdicts: Verdicts
 }
 
 /** Before the first reading there is an empty set to look at. */
@@ -80,6 +88,7 @@ const historyOf = ({ previousBurnout, previousCompressor }: Arrival): History =>
 
 const NO_ARRIVAL: Arrival = {}
 const NO_SETS: readonly JobSet[] = []
+const NO_SAMPLES: LogSamples = {}
 
 /** A list that is the same list while nothing in it changed: what depends on it is not computed again. */
 function keptWhileSame<A extends unknown[], T>(make: (...input: A) => readonly T[]) {
@@ -121,9 +130,6 @@ const STATE_KEYS = [
 const stateOf = (job: KnownJob): StateOf =>
   Object.fromEntries(STATE_KEYS.map((key) => [key, job[key]])) as Pick<KnownJob, (typeof STATE_KEYS)[number]>
 
-/** What a plan depends on beside words, faults and states. */
-type Planned = Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing'>
-
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
   const assessed = memo(assess)
@@ -163,27 +169,11 @@ function stepsOf() {
       proofsOf(job as KnownJob, faults),
     ),
   )
-  const plan = memo(
-    (
-      job: Planned,
-      previousBurnout: boolean | undefined,
-      observations: Observations,
-      faults: readonly SuspectId[],
-      vetoes: readonly VetoId[],
-      read: CircuitReadings,
-      proven: readonly Proof[],
-    ) =>
-      planRepair(
-        {
-          ...(job as KnownJob),
-          arrival: previousBurnout === undefined ? {} : { previousBurnout },
-          readingSets: [{ id: 'merged', mode: 'off', readings: {}, observations }],
-        },
-        faults,
-        vetoes,
-        read,
-        proven,
-      ),
+  const plan = memo(planRepair)
+  const verdicts = sameWhileEqual(
+    memo((logs: Parameters<typeof verdictsOf>[0], samples: LogSamples, facts: LogFacts) =>
+      verdictsOf(logs, samples, facts),
+    ),
   )
   return {
     state,
@@ -201,6 +191,7 @@ function stepsOf() {
     causes,
     decisionStates,
     plan,
+    verdicts,
   }
 }
 type Steps = ReturnType<typeof stepsOf>
@@ -221,7 +212,8 @@ function leader(unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: 
 }
 
 /** When a compressor's repair was decided: what was read later says nothing of its death. */
-const deathDecidedAt = (job: Job) => decided(job).find(({ fault }) => killsCompressor(fault as SuspectId))?.at
+const deathDecidedAt = (job: Job) =>
+  decided(job).find(({ fault }) => isSuspect(fault) && killsCompressor(fault))?.at
 
 /** Whether a suspect is one whatever feeds the coil: nothing is said of a metering device that nobody named. */
 const isOfAnyMetering = ({ fault, also }: Suspect): boolean =>
@@ -262,7 +254,12 @@ export function createAnswerer() {
    * One answer in steps, so that a newer question can be heard in between: arithmetic first, ranking, then the rest.
    * @throws OrzoError not-loaded when the tables of the unit are not in memory
    */
-  function* inSteps({ job: asked, setId, display = DEFAULT_DISPLAY }: Question): Generator<Partly, Answer> {
+  function* inSteps({
+    job: asked,
+    setId,
+    samples = NO_SAMPLES,
+    display = DEFAULT_DISPLAY,
+  }: Question): Generator<Partly, Answer> {
     const asks = asksOf(asked.unit, asked.readingSets)
     const job: KnownJob = withRefrigerants(legibleJob(asked), effectsOf)
     const { unit, readingSets: allSets, decisions, arrival = NO_ARRIVAL } = job
@@ -286,18 +283,16 @@ export function createAnswerer() {
         : [suspectToRepair({ readingSets }, (each) => leaderOf(unit, each, readingSets, history))]
     yield { asks, assessment, ranking, standing, vetoes, state, gates, faults }
     const basis = steps.basis(records)
-    const { previousBurnout } = arrival
-    const { policy, repair, day, dryers } = job
-    const { recovered, charged } = job.closing ?? {}
-    const planned: Planned = {
-      unit: basis.unit,
-      decisions,
-      policy,
-      repair,
-      day,
-      dryers,
-      closing: { recovered, charged },
-    }
+    const plan = steps.plan(
+      planInput(job, basis, {
+        observations: latestWords(readingSets),
+        faults,
+        readings: steps.readings(basis.unit, basis.sets),
+        proofs: steps.proofs({ unit, readingSets, decisions }, faults),
+      }),
+    )
+    const { logs, rounds, round, run } = job
+    const facts = { unit: basis.unit, plan, pump: run?.pump }
     return {
       asks,
       assessment,
@@ -309,15 +304,9 @@ export function createAnswerer() {
       causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
       decisionStates: steps.decisionStates({ unit, readingSets, decisions }),
       faults,
-      plan: steps.plan(
-        planned,
-        previousBurnout,
-        latestWords(readingSets),
-        faults,
-        basis.holding,
-        steps.readings(basis.unit, basis.sets),
-        steps.proofs({ unit, readingSets, decisions }, faults),
-      ),
+      plan,
+      planUnit: basis.unit,
+      verdicts: steps.verdicts({ logs, rounds, round }, samples, facts),
     }
   }
 

@@ -16,8 +16,8 @@ import {
   type SuspectId,
   suspectLabel,
 } from '../diagnosis/faults/faults'
-import { type ProofGate, type GateRecord, judgeGate } from '../diagnosis/proof/gates'
-import { gateIdOf } from '../diagnosis/faults/gateIds'
+import { type ProofGate, judgeGate } from '../diagnosis/proof/gates'
+import { GATE_IDS, gateIdOf } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
 import { featureSentence, verdict, wordSentence } from '../diagnosis/evidence/sentence'
@@ -164,12 +164,12 @@ function suspectOf(
   }
 }
 
-/** Gates of the leading suspects. */
-function gatesOf(ranked: readonly Ranked[], record: GateRecord): ProofGate[] {
-  const gates = ranked
+/** The gates of the suspects that lead, the likeliest first. @param all every gate as it is judged */
+export function gatesOfLeaders(suspects: readonly Suspect[], all: readonly ProofGate[]): ProofGate[] {
+  const ids = suspects
     .filter(({ probability }) => probability >= GATE_PROBABILITY)
-    .flatMap(({ hypothesis }) => faultsIn(hypothesis).flatMap((fault) => gateIdOf(fault) ?? []))
-  return [...new Set(gates)].map((gate) => judgeGate(gate, record))
+    .flatMap(({ fault, also }) => [fault, ...(also ? [also] : [])].flatMap((each) => gateIdOf(each) ?? []))
+  return [...new Set(ids)].flatMap((id) => all.find(({ gate }) => gate === id) ?? [])
 }
 
 /** A set ranked against every hypothesis, before anything is said of it. */
@@ -217,11 +217,13 @@ export function diagnose(
   const assessment = assess(unit, set)
   const rankedSet = rankSet(assessment, branchWord(unit, assessment, set, sets), history)
   const holding = holdingVetoes(unit, sets.includes(set) ? sets : [...sets, set])
+  const suspects = suspectsOf(assessment, rankedSet, history, display)
+  const gates = GATE_IDS.map((gate) => judgeGate(gate, { ...assessment, runs: [assessment], holding }))
   return {
     ...assessment,
-    suspects: suspectsOf(assessment, rankedSet, history, display),
+    suspects,
     vetoes: holding,
     ...askChecks(assessment, rankedSet.ranked, rankedSet.items, holding),
-    gates: gatesOf(rankedSet.ranked, { ...assessment, runs: [assessment], holding }),
+    gates: gatesOfLeaders(suspects, gates),
   }
 }

@@ -22,7 +22,7 @@ import { emptyJob } from '../record/job/job'
 import { OBSERVATION_KEYS, type ObservationKey, observationRow } from '../record/readings/observations'
 import type { Observations, Reading, Readings, ReadingSet } from '../record/readings/schema'
 import { type ReadingKey, readingRow } from '../record/readings/vocabulary'
-import { planRepair } from '../repair/plan/plan'
+import { planOf } from '../repair/plan/basis'
 import type { TaskId } from '../repair/plan/tasks/tasks'
 import { type Act, VETO_IDS, type VetoId, vetoesOf, vetoSentence } from '../safety/vetoes'
 import { diagnose, rankSet } from './diagnose'
@@ -421,10 +421,10 @@ function proposed(
       .map((value) => `${key}=${value}`),
   )
   const liveNext = Object.values(tests).some(({ finding }) => LIVE_WORDS.test(nextOf(finding, holding) ?? ''))
-  const plan = planRepair(
+  const plan = planOf(
     { ...emptyJob(unit), readingSets: sets.map((each, i) => ({ ...each, id: `s${i}` })) },
     [fault],
-    holding,
+    { holding },
   )
   const asks = gates.flatMap(({ missing }) =>
     missing.filter((line) => !line.refused).map((line) => line.observation ?? ''),

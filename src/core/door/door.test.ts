@@ -1,6 +1,6 @@
 import { diagnose } from '../answer/diagnose'
 import { emptyJob, type KnownJob } from '../record/job/job'
-import { planRepair } from '../repair/plan/plan'
+import { planOf } from '../repair/plan/basis'
 import { diagnosisJson } from './diagnosisJson'
 import { planJson } from './planJson'
 import { propertiesJson } from './propertiesJson'
@@ -49,7 +49,7 @@ describe('shapes of design/architecture.md', () => {
     expect(derived.compressionRatio!.unit).toBe('1')
   })
   test('plan', () => {
-    const plan = planJson(planRepair(JOB, ['txv-underfeeding'])) as Record<string, Shape>
+    const plan = planJson(planOf(JOB, ['txv-underfeeding'])) as Record<string, Shape>
     expect(keys(plan)).toEqual(
       expect.arrayContaining([
         'contamination',

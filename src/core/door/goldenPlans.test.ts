@@ -4,8 +4,9 @@ import { wallText } from '../base/units/wall'
 import type { KnownJob } from '../record/job/job'
 import { readJobText } from '../record/job/readJob'
 import { type DayPlan, planDay } from '../repair/day/planDay'
-import { type Plan, planRepair } from '../repair/plan/plan'
-import { decidedFaults } from '../answer/diagnoseJob'
+import type { Plan } from '../repair/plan/plan'
+import { planOf } from '../repair/plan/basis'
+import { decidedFaults } from '../answer/repairedFaults'
 
 const FOLDER = 'examples/plans'
 const NAMES = readdirSync(FOLDER)
@@ -35,7 +36,7 @@ function taskLines({ tasks }: Plan, day: DayPlan): string[] {
 }
 
 function digest(job: KnownJob): string {
-  const plan = planRepair(job, decidedFaults(job))
+  const plan = planOf(job, decidedFaults(job))
   const day = planDay(plan)
   const at = (minute: number | undefined) =>
     minute === undefined ? 'never' : wallText(day.calendar.origin + minute)

@@ -7,7 +7,7 @@ import { knownJob } from '../record/job/known'
 import { readJobText } from '../record/job/readJob'
 import type { Observations, Readings } from '../record/readings/schema'
 import { LEAK_REPAIRS } from '../repair/plan/choices'
-import { planRepair } from '../repair/plan/plan'
+import { planOf } from '../repair/plan/basis'
 import { toKelvin } from '../base/units/convert'
 import { diagnosisJson } from './diagnosisJson'
 import { planJson } from './planJson'
@@ -70,7 +70,7 @@ const chance = ({ suspects }: Json, fault: FaultId | 'healthy') =>
 const family = ({ suspects }: Json, name: string) =>
   suspects.filter((each) => each.family === name).reduce((sum, each) => sum + each.probability, 0)
 const plan = (unit: object, faults: readonly FaultId[], ...sets: Set[]) =>
-  planJson(planRepair(job(unit, sets), faults)) as unknown as {
+  planJson(planOf(job(unit, sets), faults)) as unknown as {
     contamination: { class: string; evidence: string[] }
     parts: { label: string }[]
     tasks: { id: string; refused?: string }[]
@@ -338,7 +338,7 @@ describe('a dead compressor', () => {
     }))
     const both = job(SPLIT, sets)
     const { tasks } = planJson(
-      planRepair({ ...both, decisions: decisions as never }, ['charge-lost', 'compressor-grounded']),
+      planOf({ ...both, decisions: decisions as never }, ['charge-lost', 'compressor-grounded']),
     ) as { tasks: { id: string }[] }
     const ids = tasks.map(({ id }) => id)
     expect(ids).toEqual(

@@ -5,7 +5,7 @@ import { knownJob } from '../record/job/known'
 import { readJobText } from '../record/job/readJob'
 import { planJson } from '../door/planJson'
 import { faultsToRepair } from '../answer/diagnoseJob'
-import { planRepair } from './plan/plan'
+import { planOf } from './plan/basis'
 
 /**
  * The eight jobs of docs/worked-cleanup.md. Their figures are reckoned here once more from that page alone, by plain
@@ -19,7 +19,7 @@ function planned(name: string) {
   const reading = readJobText(read(name))
   if (!reading.ok) throw new Error(JSON.stringify(reading))
   const job = knownJob(viewOf(reading.job))
-  return planRepair(job, faultsToRepair(job))
+  return planOf(job, faultsToRepair(job))
 }
 
 // the page's own figures

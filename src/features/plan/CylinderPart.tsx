@@ -6,7 +6,7 @@ import { setClosing } from '@/core/record/edits/listEdits'
 import { setCylinder } from '@/core/record/edits/repairEdits'
 import type { Plan } from '@/core/repair/plan/plan'
 import { QuantityField } from '@/ui/QuantityField'
-import { pounds } from '../shared/planText'
+import { pounds } from '@/core/base/units/weightText'
 import type { StageProps } from '../shared/stageProps'
 import { More } from './More'
 

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { JudgedDryer } from '@/core/repair/cleanup/dryers'
 import { dryerName } from '@/core/repair/plan/dryerName'
 import type { Plan, PlannedDryer } from '@/core/repair/plan/plan'
-import { pounds } from '../shared/planText'
+import { pounds } from '@/core/base/units/weightText'
 import { More, Sentences } from './More'
 
 const PLACE = { liquid: 'Liquid dryer', suction: 'Suction dryer' } as const

@@ -20,6 +20,9 @@ import { PrintBar } from './PrintBar'
 
 const boxOf = (isTicked: boolean) => (isTicked ? '☑' : '☐')
 
+/** What is loaded asks for no log. */
+const NO_SAMPLES = {}
+
 function PartLine({ part, isTicked }: { part: PlanPart; isTicked: boolean }) {
   const points = part.match.filter(({ wanted }) => wanted !== undefined)
   return (
@@ -89,7 +92,7 @@ function Lists({ job, plan }: { job: StoredJob; plan: Plan }) {
 function LoadOut({ document }: { document: StoredDocument }) {
   const job = useMemo(() => asView(document), [document])
   const { temperature } = useDisplay()
-  const { answer, problem } = useAnswer(job, job.readingSets[0]?.id, temperature)
+  const { answer, problem } = useAnswer(job, job.readingSets[0]?.id, temperature, NO_SAMPLES)
   if (!answer) return <p>{problem ?? 'Computing the list'}</p>
   return <Lists job={job} plan={answer.plan} />
 }

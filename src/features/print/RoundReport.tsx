@@ -10,6 +10,7 @@ import { showQuantity, type TypedQuantity } from '@/core/base/units/compound'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import { useDay } from '../shared/answer/useDay'
+import { useSamples } from '../shared/answer/useSamples'
 import { causesText, decidedText, overrideTexts } from '../shared/decided'
 import { useDisplay } from '../shared/display/useDisplay'
 import { jobRounds, REASON_NAMES, roundName } from '../shared/rounds/roundText'
@@ -36,7 +37,7 @@ function OpenRound(props: RoundProps) {
 }
 
 function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefined }) {
-  const { plan, decisionStates } = answer
+  const { plan, decisionStates, verdicts } = answer
   const isKnown = unknownOf(job.unit).length === 0
   const { why, refrigerant } = roundLookedAt(job)
   const rows: readonly FactRow[] = [
@@ -45,7 +46,7 @@ function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefi
     ['Cause of death', causesText(job)],
     ['Without full proof because', overrideTexts(decisionStates).join('; ')],
     ...(isKnown ? planFacts(plan, day) : []),
-    ...(isKnown && job.steps.length > 0 ? workFacts(job, plan, job.unit as UnitPlate) : []),
+    ...(isKnown && job.steps.length > 0 ? workFacts(job, plan, job.unit as UnitPlate, verdicts) : []),
     ['Went in', refrigerant],
     ['Recovered', quantity(job.closing?.recovered)],
     ['Charged', quantity(job.closing?.charged)],
@@ -66,7 +67,7 @@ function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefi
 /** One repair of a job: what was found, decided, planned, done. Its name stands over it where there are several. */
 export function RoundReport({ job }: { job: StoredJob }) {
   const { temperature } = useDisplay()
-  const { answer, problem } = useAnswer(job, setsOfRound(job)[0]?.id, temperature)
+  const { answer, problem } = useAnswer(job, setsOfRound(job)[0]?.id, temperature, useSamples(job))
   if (!answer) return <p>{problem ?? 'Computing the report'}</p>
   const rounds = jobRounds(job)
   const at = rounds.findIndex(({ id }) => id === job.round)

@@ -5,7 +5,8 @@ import { dryerName } from '@/core/repair/plan/dryerName'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
 import { doneText } from '../shared/dayText'
-import { classText, grams, pounds } from '../shared/planText'
+import { pounds } from '@/core/base/units/weightText'
+import { classText, grams } from '../shared/planText'
 
 type Fact = readonly [label: string, value: string | undefined]
 

@@ -9,7 +9,9 @@ import type { Plan } from '@/core/repair/plan/plan'
 import { totalTurns, turnsText } from '@/core/repair/work/startUp'
 import { stillOff, takenOffList } from '@/core/repair/work/takenOff'
 import { isWorkGate, workGateRow } from '@/core/safety/workGates'
-import { PURPOSE_NAMES } from '@/core/record/records/purposeNames'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import { logWord } from '@/core/repair/logs/logWord'
+import type { Verdicts } from '@/core/repair/logs/verdicts'
 
 type Fact = readonly [label: string, value: string | undefined]
 
@@ -42,18 +44,20 @@ function passText(job: StoredJob, step: string | undefined): string {
 }
 
 /** What the logs of the work said, the reasons with which gates were passed, what was left out, what is still off. */
-export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate): Fact[] {
+export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate, verdicts: Verdicts): Fact[] {
   const judged = job.logs
-    .flatMap(({ purpose, verdict, step }) => (purpose && verdict ? [{ purpose, verdict, step }] : []))
-    .sort((a, b) => Date.parse(a.verdict.at) - Date.parse(b.verdict.at))
+    .flatMap((log) =>
+      log.purpose ? [{ purpose: log.purpose, step: log.step, told: logWord(log, verdicts[log.id]) }] : [],
+    )
+    .sort((a, b) => Date.parse(a.told.at) - Date.parse(b.told.at))
   const turns = job.run?.turns ?? []
   const state = unitState({ ...job, unit }, effectsOf)
   const tasks = [...plan.tasks.map(({ id }) => id), ...job.steps.map(({ task }) => task)]
   const off = stillOff(takenOffList({ job: { ...job, unit }, state, tasks }))
   return [
-    ...judged.map(({ purpose, verdict, step }): Fact => [
-      `${PURPOSE_NAMES[purpose]}${passText(job, step)}`,
-      `${format(new Date(verdict.at), 'HH:mm')} ${verdict.passed ? 'passed' : 'not passed'}: ${verdict.sentence}`,
+    ...judged.map(({ purpose, told, step }): Fact => [
+      `${LOG_KINDS[purpose].name}${passText(job, step)}`,
+      `${format(new Date(told.at), 'HH:mm')} ${told.word}: ${told.sentence}`,
     ]),
     ['Gates passed with a reason', passed(job)],
     ['Steps left out', leftOut(job)],

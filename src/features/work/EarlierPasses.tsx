@@ -2,14 +2,16 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/record/job/job'
 import { passOf } from '@/core/record/job/passes'
-import { logsOfPass } from '@/core/repair/work/taskPurposes'
+import { logWord } from '@/core/repair/logs/logWord'
+import { logsOfPass } from '@/core/repair/logs/taskPurposes'
+import type { Verdicts } from '@/core/repair/logs/verdicts'
 import type { SheetStep } from '@/core/repair/work/runSheet'
 import { clockText } from './stateWords'
 
-type Props = Pick<Job, 'logs'> & { step: SheetStep }
+type Props = Pick<Job, 'logs'> & { step: SheetStep; verdicts: Verdicts }
 
 /** What earlier passes of a step showed: they stay, whatever the last one says. */
-export function EarlierPasses({ step, logs }: Props) {
+export function EarlierPasses({ step, logs, verdicts }: Props) {
   if (step.earlier.length === 0) return null
   return (
     <Box component="section" aria-labelledby="passes-title">
@@ -27,11 +29,14 @@ export function EarlierPasses({ step, logs }: Props) {
                 {when ? `, ${clockText(when)}` : ''}
                 {pass.doneAt ? ', done' : ', not finished'}
               </Typography>
-              {kept.map(({ id, name, verdict }) => (
-                <Typography key={id}>
-                  {verdict ? (verdict.passed ? '●' : '△') : '○'} {name}: {verdict?.sentence ?? 'not judged'}
-                </Typography>
-              ))}
+              {kept.map((log) => {
+                const { mark, word, sentence } = logWord(log, verdicts[log.id])
+                return (
+                  <Typography key={log.id}>
+                    {mark} {log.name}, {word}: {sentence}
+                  </Typography>
+                )
+              })}
               {pass.note && <Typography sx={{ color: 'text.secondary' }}>{pass.note}</Typography>}
             </Box>
           )

@@ -5,7 +5,6 @@ import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import { isReason } from '@/core/record/job/decisions'
 import {
-  beginStep,
   dropPass,
   finishStep,
   leaveStep,
@@ -14,7 +13,7 @@ import {
   repeatStep,
   skipStep,
 } from '@/core/record/edits/workEdits'
-import { effectsOf } from '@/core/repair/plan/tasks/tasks'
+import { beginTask } from '@/core/repair/work/beginning'
 import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../shared/stageProps'
@@ -87,10 +86,8 @@ export function StepButtons({ change, answer, step, onOver }: Props) {
   const [skipping, setSkipping] = useState(false)
   const { task, state, record } = step
   const { goesIn } = answer.plan.refrigerantPath
-  const charges = effectsOf({ task: task.id }).charges === true
   const edits: Readonly<Record<Act, Edit>> = {
-    // what goes in is written down when the charging begins: readings after it are judged by it
-    start: beginStep(task.id, task.handsOn[1], charges ? { refrigerant: goesIn } : {}),
+    start: beginTask(task, goesIn),
     pause: pauseStep(task.id),
     leave: leaveStep(task.id),
     done: finishStep(task.id),

@@ -89,7 +89,7 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
         </Typography>
       )}
       <StepButtons change={props.change} answer={props.answer} step={step} onOver={onOver} />
-      <EarlierPasses step={step} logs={props.job.logs} />
+      <EarlierPasses step={step} logs={props.job.logs} verdicts={props.answer.verdicts} />
       <StepNotes job={props.job} change={props.change} step={step} />
     </Box>
   )

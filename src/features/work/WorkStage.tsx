@@ -95,7 +95,7 @@ export function WorkStage(props: StageProps) {
         )}
         {view === 'step' && !step && !isUndecided && (
           <Box sx={{ display: 'grid', gap: 3 }}>
-            <WorkOver logs={props.job.logs} steps={props.job.steps} onOpen={open} />
+            <WorkOver job={props.job} verdicts={props.answer.verdicts} onOpen={open} />
             <AnotherRepair {...props} />
           </Box>
         )}

@@ -25,11 +25,11 @@ export function useSheet(props: StageProps): { readonly sheet: RunSheet; readonl
   // the sheet moves by the minute; clocks beside it by the second
   const minute = Math.floor(now / 5000) * 5000
   const sheet = useMemo(() => {
-    const { plan, vetoes } = answer
+    const { plan, vetoes, verdicts } = answer
     const holding = holdingNow({ unit, vetoes, state, plan, began: workBegan(job) })
     // without a decision nothing is planned: what was done stays, as planned no longer
     const tasks = isDecided(job) ? plan.tasks : []
-    const scene = { job: { ...job, unit }, tasks, state, holding }
+    const scene = { job: { ...job, unit }, tasks, state, holding, verdicts }
     return runSheet(scene, Math.max(minute, latestMoment(job)))
   }, [job, unit, answer, state, minute])
   return { sheet, now }

@@ -14,6 +14,8 @@ import { chance } from '@/ui/chance'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
+import { useKeptVerdicts } from '../shared/answer/useKeptVerdicts'
+import { useSamples } from '../shared/answer/useSamples'
 import { useLook } from '../shared/display/DisplayProvider'
 import { useDisplay } from '../shared/display/useDisplay'
 import { useScreenOn } from '../shared/display/useScreenOn'
@@ -57,7 +59,13 @@ function OpenJob({ document, change, ...open }: FoundProps) {
   const looking = useLooking(document.id)
   const round = useRound(document, change, looking)
   const { job } = round
-  const { answer, problem } = useAnswer(job, chosenSet(job, looking.setId), display.temperature)
+  const { answer, problem } = useAnswer(
+    job,
+    chosenSet(job, looking.setId),
+    display.temperature,
+    useSamples(job),
+  )
+  useKeptVerdicts(job, answer?.isFresh ? answer.verdicts : undefined)
   if (!answer)
     return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
   return (

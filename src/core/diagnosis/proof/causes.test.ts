@@ -3,7 +3,7 @@ import type { Decision } from '../../record/records/decision'
 import type { SuspectId } from '../faults/faults'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations, Readings } from '../../record/readings/schema'
-import { planRepair } from '../../repair/plan/plan'
+import { planOf } from '../../repair/plan/basis'
 import { CAUSE_IDS, type CauseId, causeRow, causesOf, killsCompressor } from './causes'
 import { judgeGate } from './gates'
 import { mergedSet, modeOfProof, recordOf, setsBefore } from './record'
@@ -84,9 +84,9 @@ describe('what speaks for each cause of death (handbook 04)', () => {
 
 describe('causes go into the plan', () => {
   const tasks = (causes: string[], fault: SuspectId = 'compressor-grounded') =>
-    planRepair(job({}, {}, { decisions: [{ id: fault, fault, state: 'decided', causes }] }), [
-      fault,
-    ]).tasks.map(({ id }) => id)
+    planOf(job({}, {}, { decisions: [{ id: fault, fault, state: 'decided', causes }] }), [fault]).tasks.map(
+      ({ id }) => id,
+    )
   test('chosen causes add their work to a compressor change, once', () => {
     expect(tasks([])).not.toContain('swapContactor')
     expect(tasks(['contactor', 'flooded-start', 'contactor'])).toEqual(

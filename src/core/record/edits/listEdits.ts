@@ -1,6 +1,6 @@
 import type { Attachment } from '../records/attachment'
 import type { Closing } from '../records/closing'
-import type { LogHead } from '../records/log'
+import type { LogHead, LogVerdict } from '../records/log'
 import { isByPosition } from '../records/tick'
 import { type Edit, edit, put, putAll } from './edit'
 
@@ -32,6 +32,13 @@ export const sealLog = (id: string, samples: number): Edit =>
   edit((job) => {
     const log = job.logs.find((each) => each.id === id)
     if (log) log.samples = samples
+  })
+
+/** Keeps what the judge says of a log, so that it is not judged again while nothing that it rests on changed. */
+export const keepVerdict = (id: string, verdict: LogVerdict): Edit =>
+  edit((job) => {
+    const log = job.logs.find((each) => each.id === id)
+    if (log) log.verdict = verdict
   })
 
 /** Takes a log out of the job. */

@@ -3,7 +3,7 @@ import { handMinutes } from '../job/hands'
 import type { Job } from '../job/job'
 import { latestPass, stepId } from '../job/passes'
 import { idInRound } from '../job/idInRound'
-import type { LogMark, LogVerdict } from '../records/log'
+import type { LogMark } from '../records/log'
 import type { PumpSetup, Retest, Run, Trim } from '../records/run'
 import type { StepRecord } from '../records/step'
 import { LAST_TASK } from '../job/lastTask'
@@ -60,13 +60,15 @@ function closeSpan(step: Draft<StepRecord>, at: string): void {
 type Beginning = {
   /** what goes into the circuit with it, where it charges */
   readonly refrigerant?: RefrigerantName | undefined
+  /** the unit runs again with it */
+  readonly starts?: boolean
 }
 
 /**
  * Somebody begins, or begins again, at a task. Another one that was worked on is left.
  * @param planned likely minutes of work
  */
-export const beginStep = (task: string, planned: number, { refrigerant }: Beginning = {}): Edit =>
+export const beginStep = (task: string, planned: number, { refrigerant, starts }: Beginning = {}): Edit =>
   edit((job, { now }) => {
     const known = latestPass(job.steps, task)
     for (const step of job.steps) if (step !== known) closeSpan(step, now)
@@ -77,13 +79,11 @@ export const beginStep = (task: string, planned: number, { refrigerant }: Beginn
     if (!openSpan(step)) step.spans.push({ from: now })
     if (!known) job.steps.push(step)
     if (refrigerant) putRefrigerant(job, refrigerant)
-    if (task === START) {
+    if (starts) {
       job.repair ??= {}
       job.repair.startedAt ??= now
     }
   })
-/** The task with which the unit runs again. */
-const START = 'settle'
 
 /**
  * A task is done once more: after a failed test, or because what it showed holds no longer. What the earlier pass showed
@@ -295,10 +295,4 @@ export const markLog = (id: string, mark: Omit<LogMark, 'seconds'>): Edit =>
   editLog(id, (log, now) => {
     const seconds = Math.max(0, (Date.parse(now) - Date.parse(log.startedAt)) / 1000)
     log.marks = [...(log.marks ?? []), { ...mark, seconds }]
-  })
-
-/** What is said of a log is kept with it. */
-export const judgeLog = (id: string, said: Omit<LogVerdict, 'at'>): Edit =>
-  editLog(id, (log, now) => {
-    log.verdict = { ...said, at: now }
   })

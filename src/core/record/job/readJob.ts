@@ -1,6 +1,7 @@
 import { type DataProblem, problemsOf, type RawData } from '../records/kind'
 import { JOB_FORMAT, JOB_VERSION, type JobDocument, jobSchema } from './job'
 import { migrate } from './migrations'
+import { withoutCaches } from './verdictCache'
 import { CURRENT_KINDS, type FileEnvelopes, fileEnvelopesSchema, withNewRecords } from './recordsOfFile'
 
 /** Why a document was refused: where in it, and what to do. */
@@ -62,7 +63,8 @@ export function readJobValue(value: unknown): JobReading {
   if ('problem' in records) return { ok: false, code: records.code, problems: [records.problem] }
   const result = jobSchema.safeParse(records.document, { reportInput: true })
   if (!result.success) return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
-  if (envelopes === undefined) return { ok: true, job: result.data }
+  const job = withoutCaches(result.data)
+  if (envelopes === undefined) return { ok: true, job }
   const kept = fileEnvelopesSchema.safeParse(envelopes, { reportInput: true })
   if (!kept.success) {
     const problems = problemsOf(kept.error, '').map(({ path, message }) => ({
@@ -71,7 +73,7 @@ export function readJobValue(value: unknown): JobReading {
     }))
     return { ok: false, code: 'invalid', problems }
   }
-  return { ok: true, job: result.data, envelopes: kept.data }
+  return { ok: true, job, envelopes: kept.data }
 }
 
 export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
@@ -100,7 +102,7 @@ function inOrder(job: JobDocument): JobDocument {
 
 /** The text of an exported file. @param envelopes of its records, where it comes out of a store */
 export function writeJobText(job: JobDocument, envelopes?: FileEnvelopes): string {
-  const { format, version, ...rest } = inOrder(job)
+  const { format, version, ...rest } = inOrder(withoutCaches(job))
   const document = { format, version, kinds: CURRENT_KINDS, ...rest, ...(envelopes ? { envelopes } : {}) }
   return `${JSON.stringify(document, null, 2)}\n`
 }

@@ -40,7 +40,7 @@ const first = () =>
     setRepair({ valvesTight: true }),
     setBubbled(true),
     markTaken({ what: 'valve-cores', label: 'Valve cores' }, 'off'),
-    beginStep('settle', 10),
+    beginStep('settle', 10, { starts: true }),
     addSet('after'),
   ])
 const second = () => {

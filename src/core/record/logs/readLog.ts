@@ -56,7 +56,7 @@ const isTimeHeading = (heading: string) => /time|clock|timestamp/i.test(heading)
 const isDateHeading = (heading: string) => /\b(date|day)\b/i.test(heading)
 
 /** "(psig)", "[°F]", "Temp F": a unit written in a heading. */
-function unitInHeading(heading: string, kind: QuantityKind): Unit | undefined {
+export function unitInHeading(heading: string, kind: QuantityKind): Unit | undefined {
   const words = heading.match(/[(\[{/,]?\s*°?[a-zµ%][a-z0-9/%]*\s*[)\]}]?/gi) ?? []
   for (const word of words.reverse()) {
     const bare = word.replace(/[()[\]{},/\s°]/g, '')

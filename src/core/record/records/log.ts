@@ -37,14 +37,35 @@ const markSchema = z.strictObject({
 })
 export type LogMark = z.infer<typeof markSchema>
 
+/** How a log stands against its limit. */
+const LIMITS = ['passed', 'failed', 'borderline', 'waiting'] as const
+/** Why a vacuum rises, as far as its curve shows it; pending while it is computed. */
+const CAUSES = ['dry-enough', 'leak', 'moisture', 'both', 'open', 'pending'] as const
+export type LogCause = (typeof CAUSES)[number]
+
+const MOST_MISSING = 20
+/** What the judge said of a log, kept so that it is not judged again: it counts while both digests are those of now. */
 const verdictSchema = z.strictObject({
+  /** of samples and marks */
+  digest: textSchema,
+  /** of limits, policy and the judge itself */
+  by: textSchema,
+  /** moment of its last sample */
   at: instantSchema,
-  passed: z.boolean({ error: 'is neither true nor false' }),
+  limit: z.enum(LIMITS, { error: `is not one of ${LIMITS.join(', ')}` }),
+  cause: z.enum(CAUSES, { error: `is not one of ${CAUSES.join(', ')}` }).optional(),
+  /** what is still to be done before its gate opens */
+  missing: z.array(textSchema).max(MOST_MISSING),
   sentence: textSchema,
-  /** which limit was applied, and what else is to be told of it */
-  detail: textSchema.optional(),
 })
 export type LogVerdict = z.infer<typeof verdictSchema>
+
+/** What was said of a log elsewhere or by an earlier Orzo: told, never believed. */
+const saidSchema = z.strictObject({
+  at: instantSchema,
+  sentence: textSchema,
+  detail: textSchema.optional(),
+})
 
 export const logSchema = z.strictObject({
   ...inRoundShape,
@@ -59,7 +80,9 @@ export const logSchema = z.strictObject({
   /** the pass of a task that it belongs to, by its step */
   step: idSchema.optional(),
   marks: z.array(markSchema).max(MOST_MARKS).optional(),
-  /** what was said of it when it was judged */
+  /** what was said of it before it came here */
+  said: saidSchema.optional(),
+  /** what the judge says of it; never taken from a file */
   verdict: verdictSchema.optional(),
   channels: z.array(channelSchema).min(1, 'holds no channel').max(MOST_CHANNELS),
   /** how many samples it holds; written when it is sealed, missing while it is recorded */
@@ -70,11 +93,21 @@ export type LogHead = z.infer<typeof logSchema>
 /** Version 2: it belongs to a pass of a task, whose first one is named like the task. */
 const ofStep = ({ task, ...data }: RawData): RawData => (task === undefined ? data : { ...data, step: task })
 
+/** Version 3: what was said of it opens no gate; the judge says it anew from its samples. */
+function asSaid({ verdict, ...data }: RawData): RawData {
+  if (typeof verdict !== 'object' || verdict === null) return data
+  const { passed: _passed, ...said } = verdict as RawData
+  return { ...data, said }
+}
+
 /** What a log is; its samples stand in chunks of their own, outside the job's live query and outside undo. */
 export const LOG = defineKind({
   kind: 'log',
-  version: 2,
+  version: 3,
   schema: logSchema,
-  migrations: [{ to: 2, change: ofStep }],
+  migrations: [
+    { to: 2, change: ofStep },
+    { to: 3, change: asSaid },
+  ],
   defaults: {},
 })

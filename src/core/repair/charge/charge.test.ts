@@ -6,7 +6,7 @@ import type { Repair } from '../../record/records/repair'
 import type { Observations, Readings } from '../../record/readings/schema'
 import type { Policy } from '../../record/policy/policy'
 import type { SuspectId } from '../../diagnosis/faults/faults'
-import { planRepair } from '../plan/plan'
+import { planOf } from '../plan/basis'
 import { trimOf } from './charge'
 import { cylinderFill, fillLimit, fullTemperature } from './cylinderFill'
 import { changesForShare, oilFor, strokesFor } from './oilBalance'
@@ -45,7 +45,7 @@ const job = ({
   ...(closing ? { closing } : {}),
   ...(policy ? { policy } : {}),
 })
-const plan = (part: Part = {}, fault: SuspectId = 'txv-underfeeding') => planRepair(job(part), [fault])
+const plan = (part: Part = {}, fault: SuspectId = 'txv-underfeeding') => planOf(job(part), [fault])
 const OUNCE = toSI({ value: 1, unit: 'oz' })
 const LB = toSI({ value: 1, unit: 'lb' })
 const FLOZ = toSI({ value: 1, unit: 'floz' })

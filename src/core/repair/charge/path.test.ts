@@ -6,7 +6,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations, Readings } from '../../record/readings/schema'
 import type { Repair } from '../../record/records/repair'
 import type { SuspectId } from '../../diagnosis/faults/faults'
-import { planRepair } from '../plan/plan'
+import { planOf } from '../plan/basis'
 import { planJson } from '../../door/planJson'
 import { goesIn, listingOf } from './listing'
 
@@ -31,7 +31,7 @@ const job = ({ unit, observations = CLEAN, readings = {}, repair, policy }: Part
   ...(repair ? { repair } : {}),
   ...(policy ? { policy } : {}),
 })
-const plan = (part: Part, fault: SuspectId = 'txv-underfeeding') => planRepair(job(part), [fault])
+const plan = (part: Part, fault: SuspectId = 'txv-underfeeding') => planOf(job(part), [fault])
 const path = (part: Part, fault?: SuspectId) => plan(part, fault).refrigerantPath
 const row = (part: Part, name: RefrigerantName) =>
   path(part).comparison!.rows.find((each) => each.name === name)!
@@ -157,7 +157,7 @@ describe('flammable refrigerants only where listed', () => {
             ...(convertedFrom ? { convertedFrom } : {}),
             ...(listedFor ? { listedFor } : {}),
           }
-          const found = planRepair(
+          const found = planOf(
             { ...job({ ...(chosen ? { repair: { refrigerantTo: chosen } } : {}) }), unit },
             ['txv-underfeeding'],
           )

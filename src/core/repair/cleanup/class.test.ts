@@ -1,10 +1,8 @@
-import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import { acidChances, waterChance } from './chances'
 import { circuitSize } from './circuitSize'
 import { CLASS_LABELS, CONTAMINATION_CLASSES, type ContaminationClass } from './classes'
 import { classesOf, classify, isAcid, isBurnout, isWet } from './contamination'
-import { cleanupRecord, type CleanupRecord } from './record'
 import { SAMPLE_UNIT as UNIT, sampleRecord as record } from './sampleRecord'
 import { settlingTests } from './settles'
 
@@ -184,20 +182,5 @@ describe('what would change it', () => {
   })
   test('found in vacuum, since when decides', () => {
     expect(tests(record(OIL_NEGATIVE, { drewAir: true })).map(({ id }) => id)).toContain('how-long')
-  })
-})
-
-test('a later set replaces an earlier observation', () => {
-  const job: KnownJob = {
-    ...emptyJob(UNIT),
-    arrival: { previousBurnout: true },
-    readingSets: [
-      { id: 'a', mode: 'cooling', readings: {}, observations: { acidTest: 'strong', oilAppearance: 'dark' } },
-      { id: 'b', mode: 'cooling', readings: {}, observations: { acidTest: 'negative' } },
-    ],
-  }
-  expect(cleanupRecord(job)).toMatchObject({
-    observations: { acidTest: 'negative', oilAppearance: 'dark' },
-    previousBurnout: true,
   })
 })

@@ -1,7 +1,5 @@
-import type { KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
-import { latestWords } from '../../record/job/words'
 import type { Repair } from '../../record/records/repair'
 
 /** What is known of a circuit's inside when its clean-up is decided. */
@@ -25,19 +23,12 @@ const NOTHING: Repair = {}
 /** How the circuit was found: in vacuum, or with its pressure gone. */
 export type Found = { readonly drewAir?: boolean; readonly isEmpty?: boolean }
 
-/** Gathers the record of a job; a later set's observation replaces an earlier one. */
-export function cleanupRecord(
-  job: KnownJob,
-  faults: readonly string[] = [],
-  { drewAir = false, isEmpty = false }: Found = {},
-): CleanupRecord {
-  return {
-    unit: job.unit,
-    observations: latestWords(job.readingSets),
-    previousBurnout: job.arrival?.previousBurnout === true,
-    drewAir,
-    isEmpty,
-    repair: job.repair ?? NOTHING,
-    faults,
-  }
+type Known = Pick<CleanupRecord, 'unit' | 'observations' | 'previousBurnout' | 'faults'> & {
+  readonly repair: Repair | undefined
 }
+
+/** The record of a circuit from what is known of it. */
+export const cleanupRecord = (
+  { repair = NOTHING, ...known }: Known,
+  { drewAir = false, isEmpty = false }: Found = {},
+): CleanupRecord => ({ ...known, repair, drewAir, isEmpty })

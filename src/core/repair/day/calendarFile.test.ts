@@ -1,14 +1,13 @@
 import ICAL from 'ical.js'
 import { emptyJob } from '../../record/job/job'
-import { planRepair } from '../plan/plan'
+import { planOf } from '../plan/basis'
 import { calendarFile } from './calendarFile'
 import { planDay } from './planDay'
 
 const planned = (day: object) =>
-  planRepair(
-    { ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3 }), day },
-    ['txv-underfeeding'],
-  )
+  planOf({ ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3 }), day }, [
+    'txv-underfeeding',
+  ])
 
 const eventsOf = (text: string) =>
   new ICAL.Component(ICAL.parse(text) as unknown[])

@@ -4,7 +4,8 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Day } from '../../record/records/day'
 import type { Repair } from '../../record/records/repair'
-import { type Plan, planRepair } from '../plan/plan'
+import type { Plan } from '../plan/plan'
+import { planOf } from '../plan/basis'
 import { earlierTimes } from './earlier'
 import { type DayPlan, planDay } from './planDay'
 
@@ -20,7 +21,7 @@ function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {
     readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations: CLEAN }],
   }
   const proofs = faults.map((fault) => ({ fault, isFirst: false, why: undefined, missing: [] }))
-  return planRepair(job, faults, undefined, undefined, proofs)
+  return planOf(job, faults, { proofs })
 }
 const dayOf = (faults: readonly SuspectId[], given: Case = {}): DayPlan => planDay(planned(faults, given))
 

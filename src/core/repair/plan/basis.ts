@@ -4,12 +4,13 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { unitAs } from '../../record/equipment/unitAs'
 import type { KnownJob } from '../../record/job/job'
 import { setsOfRound } from '../../record/job/setsOfRound'
+import { latestWords } from '../../record/job/words'
 import type { JobSet } from '../../record/records/set'
 import type { StateRecords } from '../../record/state/timeline'
 import { unitState } from '../../record/state/unitState'
 import type { VetoId } from '../../safety/vetoes'
 import { circuitReadings } from '../charge/circuitReadings'
-import { type Plan, planRepair } from './plan'
+import { type Plan, type PlanInput, planRepair } from './plan'
 import { proofsOf } from './proofs'
 import { effectsOf } from './tasks/tasks'
 import { setsUntil, workBegan } from './workBegan'
@@ -36,12 +37,40 @@ export function planBasis(job: Records): PlanBasis {
   }
 }
 
+/** What is known of a job beside its basis when it is planned. */
+type Told = Pick<PlanInput, 'observations' | 'faults' | 'readings' | 'proofs'>
+
+/** The input of a plan. Of the closing only the weights that came out and went in count. */
+export function planInput(job: Planned, { unit, holding }: PlanBasis, told: Told): PlanInput {
+  const { policy, decisions, repair, day, dryers, closing, arrival } = job
+  const { recovered, charged } = closing ?? {}
+  return {
+    job: { unit, policy, decisions, repair, day, dryers, closing: { recovered, charged } },
+    previousBurnout: arrival?.previousBurnout === true,
+    holding,
+    ...told,
+  }
+}
+type Planned = Pick<KnownJob, 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing' | 'arrival'>
+
 /**
  * The plan of the round that is looked at.
+ * @param given what is not read from the job but said otherwise
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
-export function planOf(job: KnownJob, faults: readonly SuspectId[]): Plan {
-  const { unit, sets, holding } = planBasis(job)
-  const planned = { ...job, unit, readingSets: setsOfRound(job) }
-  return planRepair(planned, faults, holding, circuitReadings(unit, sets), proofsOf(planned, faults))
+export function planOf(
+  job: KnownJob,
+  faults: readonly SuspectId[],
+  given: Partial<Pick<PlanInput, 'holding' | 'readings' | 'proofs'>> = {},
+): Plan {
+  const basis = planBasis(job)
+  const { unit, sets } = basis
+  const readingSets = setsOfRound(job)
+  const input = planInput(job, basis, {
+    observations: latestWords(readingSets),
+    faults,
+    readings: given.readings ?? circuitReadings(unit, sets),
+    proofs: given.proofs ?? proofsOf({ ...job, unit, readingSets }, faults),
+  })
+  return planRepair({ ...input, holding: given.holding ?? input.holding })
 }

@@ -1,4 +1,5 @@
-import type { KnownJob } from '../../record/job/job'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Closing } from '../../record/records/closing'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import type { Policy } from '../../record/policy/policy'
 import type { VetoId } from '../../safety/vetoes'
@@ -13,7 +14,8 @@ import type { Cleanup } from '../cleanup/cleanup'
 import type { CleanupRecord } from '../cleanup/record'
 
 type Circuit = {
-  readonly job: KnownJob
+  readonly unit: UnitPlate
+  readonly closing: Closing | undefined
   readonly faults: readonly SuspectId[]
   readonly record: CleanupRecord
   readonly cleanup: Cleanup
@@ -24,9 +26,18 @@ type Circuit = {
 }
 
 /** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
-export function chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy }: Circuit) {
+export function chargeWork({
+  unit,
+  closing,
+  faults,
+  record,
+  cleanup,
+  readings,
+  choice,
+  holding,
+  policy,
+}: Circuit) {
   const { contamination, size, dryers, oilChanges } = cleanup
-  const { unit, closing } = job
   const repair = record.repair
   const isEmpty = holding.includes('no-liquid')
   const path = refrigerantPath({

@@ -3,7 +3,7 @@ import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import { CAUTIONS } from '../../safety/cautions'
-import { planRepair } from './plan'
+import { planOf } from './basis'
 import { REMEDIES } from './remedies'
 import { TASK_IDS, type TaskId, taskRow } from './tasks/tasks'
 
@@ -12,7 +12,7 @@ const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): Kn
   readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations }],
 })
 const ids = (fault: SuspectId, observations?: Observations, unit?: Partial<UnitPlate>) =>
-  planRepair(job(observations, unit), [fault]).tasks.map(({ id }) => id)
+  planOf(job(observations, unit), [fault]).tasks.map(({ id }) => id)
 const before = (list: readonly TaskId[], first: TaskId, second: TaskId) => {
   expect(list).toEqual(expect.arrayContaining([first, second]))
   expect(list.indexOf(first)).toBeLessThan(list.indexOf(second))
@@ -58,7 +58,7 @@ describe('order of work of a wet circuit', () => {
 
 describe('every opening gets a new liquid dryer, a closed repair none', () => {
   test.each(FAULT_IDS)('%s', (fault) => {
-    const plan = planRepair(job({ acidTest: 'negative' }), [fault])
+    const plan = planOf(job({ acidTest: 'negative' }), [fault])
     const opens = plan.tasks.some(({ id }) => id === 'recover')
     expect(plan.dryers.some(({ place }) => place === 'liquid')).toBe(opens)
     expect(plan.parts.some(({ label }) => label.startsWith('liquid dryer'))).toBe(opens)
@@ -67,14 +67,14 @@ describe('every opening gets a new liquid dryer, a closed repair none', () => {
   test.each(['healthy', 'condenser-fouled', 'low-evaporator-airflow', 'txv-bulb-loose'] as const)(
     '%s opens nothing',
     (fault) => {
-      expect(planRepair(job(), [fault]).dryers).toEqual([])
+      expect(planOf(job(), [fault]).dryers).toEqual([])
     },
   )
 })
 
 describe('class work', () => {
   test('burnout: blow out, suction dryer, two oil changes, no reuse', () => {
-    const plan = planRepair(job({ acidTest: 'strong' }), ['compressor-not-pumping'])
+    const plan = planOf(job({ acidTest: 'strong' }), ['compressor-not-pumping'])
     expect(plan.tasks.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['blowOut', 'fitSuctionDryer', 'changeOil', 'swapCompressor']),
     )
@@ -88,11 +88,11 @@ describe('class work', () => {
     [{ acidTest: 'weak' }, 'reclaim'],
     [{ moistureIndicator: 'wet', acidTest: 'negative' }, 'reclaim'],
   ] as const)('recovered charge with %o: %s', (observations, recovered) => {
-    expect(planRepair(job(observations), ['txv-underfeeding']).refrigerantPath.recovered).toBe(recovered)
+    expect(planOf(job(observations), ['txv-underfeeding']).refrigerantPath.recovered).toBe(recovered)
   })
   test('water seen opens it too, acid tested or not; a burnout long ago alone does not', () => {
     expect(ids('condenser-fouled', { moistureIndicator: 'wet' })).toContain('swapLiquidDryer')
-    const old = planRepair({ ...job(), arrival: { previousBurnout: true } }, ['condenser-fouled'])
+    const old = planOf({ ...job(), arrival: { previousBurnout: true } }, ['condenser-fouled'])
     expect(old.opens).toBe(false)
     expect(old.contamination).toMatchObject({ class: 'mild-acid', known: false })
   })
@@ -105,7 +105,7 @@ describe('class work', () => {
 
 describe('cautions stand at their step (handbook 12)', () => {
   const cautionsAt = (id: TaskId, fault: SuspectId, unit?: Partial<UnitPlate>) =>
-    planRepair(job({}, unit), [fault]).tasks.find((task) => task.id === id)!.cautions
+    planOf(job({}, unit), [fault]).tasks.find((task) => task.id === id)!.cautions
   test.each([
     ['recover', 'txv-underfeeding', CAUTIONS.recovery],
     ['pressureTest', 'txv-underfeeding', CAUTIONS.pressure],
@@ -172,7 +172,7 @@ describe('times', () => {
       [0, 1, 2].map((i) =>
         ids.reduce((sum, id) => sum + taskRow(id).handsOn[i]! + (taskRow(id).unattended?.[i] ?? 0), 0),
       )
-    const { ways } = planRepair(job(), ['txv-underfeeding']).access
+    const { ways } = planOf(job(), ['txv-underfeeding']).access
     expect(ways.map(({ way, minutes }) => [way, minutes])).toEqual([
       ['recover-all', sumOf('recover')],
       ['pump-down', sumOf('pumpDown', 'recoverRest')],
@@ -181,7 +181,7 @@ describe('times', () => {
   })
   test('a hard place, earlier jobs and typed minutes move a task', () => {
     const minutes = (day: KnownJob['day']) =>
-      planRepair({ ...job(), day }, ['txv-underfeeding']).tasks.find(({ id }) => id === 'swapValve')!
+      planOf({ ...job(), day }, ['txv-underfeeding']).tasks.find(({ id }) => id === 'swapValve')!
     expect(minutes({}).handsOn).toEqual([30, 50, 120])
     expect(minutes({ access: 'easy' }).handsOn[2]).toBeLessThan(120)
     expect(minutes({ access: 'hard' }).handsOn[1]).toBe(50)
@@ -198,8 +198,8 @@ describe('times', () => {
 
 test('every suspect has a remedy; a part keeps its key whatever else comes into the list', () => {
   expect(Object.keys(REMEDIES).sort()).toEqual([...FAULT_IDS, 'healthy', 'unlisted'].sort())
-  const { parts } = planRepair(job({ acidTest: 'negative' }), ['txv-underfeeding'])
-  const dirty = planRepair(job({ acidTest: 'strong' }), ['txv-underfeeding'])
+  const { parts } = planOf(job({ acidTest: 'negative' }), ['txv-underfeeding'])
+  const dirty = planOf(job({ acidTest: 'strong' }), ['txv-underfeeding'])
   expect(new Set(parts.map(({ id }) => id)).size).toBe(parts.length)
   const keyOf = (list: typeof parts, label: RegExp) => list.find((part) => label.test(part.label))?.id
   // an acid circuit brings a suction dryer and oil into the list before these
@@ -210,7 +210,7 @@ test('every suspect has a remedy; a part keeps its key whatever else comes into 
 
 describe('several decided faults', () => {
   test('the plan is their union, each task and part once; circuit and electrical together', () => {
-    const plan = planRepair(job(), ['txv-underfeeding', 'contactor-failed', 'fixed-orifice-plugged'])
+    const plan = planOf(job(), ['txv-underfeeding', 'contactor-failed', 'fixed-orifice-plugged'])
     const tasks = plan.tasks.map(({ id }) => id)
     expect(tasks).toEqual(expect.arrayContaining(['swapValve', 'swapContactor', 'swapOrifice', 'recover']))
     expect(new Set(tasks).size).toBe(tasks.length)
@@ -218,14 +218,12 @@ describe('several decided faults', () => {
     expect(plan.faults).toEqual(['txv-underfeeding', 'contactor-failed', 'fixed-orifice-plugged'])
   })
   test('an electrical fault alone leaves the circuit closed; beside a valve it is opened', () => {
-    expect(planRepair(job(), ['contactor-failed']).dryers).toEqual([])
-    expect(planRepair(job(), ['contactor-failed', 'txv-underfeeding']).dryers).not.toEqual([])
+    expect(planOf(job(), ['contactor-failed']).dryers).toEqual([])
+    expect(planOf(job(), ['contactor-failed', 'txv-underfeeding']).dryers).not.toEqual([])
   })
   test('nothing wrong beside a fault adds nothing', () => {
-    expect(planRepair(job(), ['healthy', 'txv-underfeeding'])).toEqual(
-      planRepair(job(), ['txv-underfeeding']),
-    )
-    expect(planRepair(job(), [])).toEqual(planRepair(job(), ['healthy']))
+    expect(planOf(job(), ['healthy', 'txv-underfeeding'])).toEqual(planOf(job(), ['txv-underfeeding']))
+    expect(planOf(job(), [])).toEqual(planOf(job(), ['healthy']))
   })
 })
 
@@ -233,7 +231,7 @@ const OIL_NEGATIVE: Observations = { acidTest: 'negative', acidTestKind: 'oil-ki
 
 describe('the company policy is read (handbook 11)', () => {
   const withPolicy = (policy: KnownJob['policy'], observations: Observations = OIL_NEGATIVE) =>
-    planRepair({ ...job(observations), policy, arrival: { previousBurnout: true } }, ['txv-underfeeding'])
+    planOf({ ...job(observations), policy, arrival: { previousBurnout: true } }, ['txv-underfeeding'])
   test('evacuation, recovered charge, suction dryer, size of the liquid dryer', () => {
     const own = withPolicy({})
     expect(own.tasks.map(({ id }) => id)).toContain('evacuate')

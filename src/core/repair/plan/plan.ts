@@ -1,17 +1,17 @@
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import type { SuspectId } from '../../diagnosis/faults/faults'
-import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import { toPascals } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { decided, decisionOn, unnamedNotes } from '../../record/job/decisions'
 import { hasWaterCoil } from '../../record/equipment/kinds'
-import type { Job, KnownJob } from '../../record/job/job'
+import type { KnownJob } from '../../record/job/job'
 import { type Policy, policyOf } from '../../record/policy/policy'
+import type { Observations } from '../../record/readings/schema'
 import type { Day } from '../../record/records/day'
 import type { VetoId } from '../../safety/vetoes'
 import type { AccessChoice } from '../charge/access'
 import type { Charge } from '../charge/charge'
-import { type CircuitReadings, circuitReadings } from '../charge/circuitReadings'
+import type { CircuitReadings } from '../charge/circuitReadings'
 import type { OilBalance } from '../charge/oilBalance'
 import type { Recovery } from '../charge/recovery'
 import { chooseRefrigerant, type RefrigerantPath } from '../charge/refrigerantPath'
@@ -35,7 +35,7 @@ import { nitrogenFor } from './parts/nitrogen'
 import { type PlanPart, planParts } from './parts/planParts'
 import { jointsOf, partsOfTasks } from './parts/taskParts'
 import { type PlanTask, planTasks, type TaskFacts } from './planTasks'
-import { type Proof, proofsOf } from './proofs'
+import type { Proof } from './proofs'
 import { REMEDIES, type Remedy } from './remedies'
 import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
@@ -97,11 +97,29 @@ export type Plan = {
   readonly ofFaults: readonly VetoId[]
 }
 
+/** What a plan is made from, all of it. */
+export type PlanInput = {
+  /** plate as it stood when the work began, decisions, choices, weights, the day */
+  readonly job: Pick<KnownJob, 'unit' | 'policy' | 'decisions' | 'repair' | 'day' | 'dryers' | 'closing'>
+  readonly previousBurnout: boolean
+  /** the latest word for each observation over the sets of the round */
+  readonly observations: Observations
+  /** the suspects that are repaired; none is a sound circuit */
+  readonly faults: readonly SuspectId[]
+  /** states of the table of vetoes that hold; what a fault itself is holds too */
+  readonly holding: readonly VetoId[]
+  /** what the sets say of the coils and the dryers */
+  readonly readings: CircuitReadings
+  /** how each fault stands */
+  readonly proofs: readonly Proof[]
+}
+type PlannedJob = PlanInput['job']
+
 /** [practice] a pressure at rest below this, Pa above the atmosphere, has fallen to nothing. */
 const NOTHING_LEFT = 14_000
 
 /** What removes the causes of death that were chosen for a compressor that is changed. */
-const causeWork = (job: Job, fault: SuspectId): TaskId[] =>
+const causeWork = (job: PlannedJob, fault: SuspectId): TaskId[] =>
   killsCompressor(fault)
     ? ((decisionOn(job, fault) ?? unnamedNotes(job))?.causes ?? [])
         .filter(isCause)
@@ -124,7 +142,7 @@ const NOTHING_WRONG: readonly SuspectId[] = ['healthy']
 const NO_DAY: Day = {}
 
 /** When the first of the faults was decided. */
-const oldestDecision = (job: Job): string | undefined =>
+const oldestDecision = (job: PlannedJob): string | undefined =>
   decided(job)
     .flatMap(({ at }) => at ?? [])
     .sort()[0]
@@ -157,7 +175,7 @@ type Reckoned = ReturnType<typeof chargeWork>
 
 /** Everything that the graph and the parts are made of. */
 type Whole = {
-  readonly job: KnownJob
+  readonly job: PlannedJob
   readonly faults: readonly SuspectId[]
   readonly remedy: Remedy
   readonly record: CleanupRecord
@@ -313,19 +331,12 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
 /**
  * The replacement plan for the named faults: clean-up class with ledgers, dryers, oil, refrigerant, recovery, charge, parts,
  * a graph of tasks with their times, gates and cautions. Of several faults it is the union, each part and task once.
- * @param wanted the suspects that are being repaired; none is a sound circuit
- * @param found states of the table of vetoes that hold; read from the job where not given. What a fault itself is holds too
- * @param readings what the sets say of the coils and the dryers; read from the job where not given
- * @param proofs how each fault stands; read from the job where not given
+ * `planOf` makes its input of a job.
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
-export function planRepair(
-  job: KnownJob,
-  wanted: readonly SuspectId[],
-  found: readonly VetoId[] = holdingVetoes(job.unit, job.readingSets),
-  readings: CircuitReadings = circuitReadings(job.unit, job.readingSets),
-  proofs: readonly Proof[] = proofsOf(job, wanted),
-): Plan {
+export function planRepair(input: PlanInput): Plan {
+  const { job, previousBurnout, observations, faults: wanted, holding: found, readings, proofs } = input
+  const { unit, repair, closing } = job
   const named = wanted.filter((fault) => fault !== 'healthy')
   const faults = named.length > 0 ? named : NOTHING_WRONG
   const ofFaults = statesOf(faults)
@@ -333,17 +344,20 @@ export function planRepair(
   const policy = policyOf(job.policy)
   const day = job.day ?? NO_DAY
   const isEmpty = holding.includes('no-liquid')
-  const record = cleanupRecord(job, faults, {
-    drewAir: holding.includes('standing-vacuum'),
-    isEmpty: isEmpty && (readings.standing ?? Number.POSITIVE_INFINITY) < NOTHING_LEFT,
-  })
+  const record = cleanupRecord(
+    { unit, observations, previousBurnout, repair, faults },
+    {
+      drewAir: holding.includes('standing-vacuum'),
+      isEmpty: isEmpty && (readings.standing ?? Number.POSITIVE_INFINITY) < NOTHING_LEFT,
+    },
+  )
   // one choice for dryers, charge and path
   const choice = chooseRefrigerant(job.unit, readings, record.repair.refrigerantTo)
   const refrigerant = choice.to ?? job.unit.refrigerant
   const own = job.dryers.map(modelOf)
   const remedy = unionOf(faults)
   const { cleanup, opens } = openedFor({ record, policy, refrigerant, own }, remedy.opens, named.length > 0)
-  const reckoned = chargeWork({ job, faults, record, cleanup, readings, choice, holding, policy })
+  const reckoned = chargeWork({ unit, closing, faults, record, cleanup, readings, choice, holding, policy })
   const approval = approvalOf(day, oldestDecision(job))
   const { contamination, water, acid, dryers: chosen, need, size } = cleanup
   const dryers = chosen.map((each): PlannedDryer => ({

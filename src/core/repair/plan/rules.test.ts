@@ -17,7 +17,8 @@ import {
 import { refusals, type VetoId } from '../../safety/vetoes'
 import { ancestorsOf, graphOf } from './graph'
 import { orderByVetoes } from './orderByVetoes'
-import { type Plan, planRepair } from './plan'
+import type { Plan } from './plan'
+import { planOf } from './basis'
 import { rulesOf } from './rules'
 import { actsOf, type TaskId, usesFlame, taskEffects } from './tasks/tasks'
 
@@ -98,7 +99,7 @@ function draw(seed: number, fault: SuspectId): Drawn {
   }
 }
 
-const planOf = ({ job, faults, holding }: Drawn): Plan => planRepair(job, faults, holding)
+const drawnPlan = ({ job, faults, holding }: Drawn): Plan => planOf(job, faults, { holding })
 const DRAWS = runs(10, 80)
 
 /** A random order in which every task stands after what it waits for. */
@@ -140,7 +141,7 @@ describe('rules hold in every plan: faults x classes x kinds x ways', () => {
     (fault) => {
       for (let i = 0; i < DRAWS; i += 1) {
         const drawn = draw(i * 977 + FAULT_IDS.indexOf(fault), fault)
-        const plan = planOf(drawn)
+        const plan = drawnPlan(drawn)
         const random = seededRandom(i)
         expect([i, plan.rules.filter(({ holds }) => !holds).map(({ id }) => id)]).toEqual([i, []])
         expect([i, offences(plan, drawn.holding, anyOrder(plan, random))]).toEqual([i, []])
@@ -184,7 +185,7 @@ describe('rules hold in every plan: faults x classes x kinds x ways', () => {
 })
 
 describe('a rule that is broken is seen', () => {
-  const plan = planRepair(
+  const plan = planOf(
     {
       ...emptyJob({
         kind: 'water-source-heat-pump',
@@ -194,7 +195,7 @@ describe('a rule that is broken is seen', () => {
       }),
     },
     ['compressor-open-winding', 'undercharge'],
-    ['ground-path'],
+    { holding: ['ground-path'] },
   )
   const base = {
     tasks: plan.tasks,
@@ -239,7 +240,7 @@ describe('a rule that is broken is seen', () => {
 describe('the graph', () => {
   const graph = (ids: readonly TaskId[]) => graphOf(orderByVetoes(ids, []))
   test('wiring floats in the vacuum, panels in holds, the fire watch to the end', () => {
-    const tasks = planRepair(emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }), [
+    const tasks = planOf(emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }), [
       'compressor-open-winding',
     ]).tasks
     const meanwhile = tasks.find(({ id }) => id === 'evacuate')!.meanwhile

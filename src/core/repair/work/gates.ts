@@ -3,12 +3,16 @@ import type { Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { latestPass } from '../../record/job/passes'
 import type { UnitState } from '../../record/state/unit'
-import type { LogHead, LogPurpose } from '../../record/records/log'
+import type { LogCause, LogHead, LogPurpose, LogVerdict } from '../../record/records/log'
+import type { Effects } from '../../record/state/effects'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
 import type { PlanTask } from '../plan/planTasks'
-import { actsOf, type TaskId, usesFlame, VACUUMS } from '../plan/tasks/tasks'
+import { LOG_KINDS } from '../logs/kinds'
+import { isOpening } from '../logs/told'
+import type { Verdicts } from '../logs/verdicts'
+import { actsOf, effectsOf, isTask, type TaskId, taskRow, usesFlame, VACUUMS } from '../plan/tasks/tasks'
 import { FIRST_START } from './firstStart'
 import { stillOff, takenOffList } from './takenOff'
 
@@ -21,6 +25,8 @@ export type WorkScene = {
   readonly state: UnitState
   /** states of the table of vetoes that hold now */
   readonly holding: readonly VetoId[]
+  /** what the judges say of the logs, from their samples */
+  readonly verdicts: Verdicts
 }
 
 /** The pass of a task that counts. */
@@ -39,24 +45,71 @@ function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: Lo
   )
 }
 
-/** The latest log of a purpose decides: an earlier one that passed says nothing of what was done since. */
-const lastLog = (scene: WorkScene, purpose: LogPurpose): LogHead | undefined =>
-  scene.job.logs
+/** The logs of a purpose, the newest first. */
+const logsOf = ({ job }: WorkScene, purpose: LogPurpose): LogHead[] =>
+  job.logs
     .filter((log) => log.purpose === purpose)
-    .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
-    .at(-1)
+    .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt))
 
-/** Whether the latest log of a purpose passed, in the pass that counts of every task that keeps such a log. */
-function hasPassed(scene: WorkScene, purpose: LogPurpose): boolean {
-  const log = lastLog(scene, purpose)
-  return log?.verdict?.passed === true && isOfLatestPass(scene, log)
+/** The task that makes void what was shown until a moment: it was worked on after it. */
+function lapsedBy(
+  { job }: WorkScene,
+  lapsesOn: readonly (keyof Effects)[],
+  until: string,
+): string | undefined {
+  const shown = Date.parse(until)
+  const step = job.steps.find((each) => {
+    const effects = effectsOf(each)
+    if (lapsesOn.every((key) => effects[key] === undefined)) return false
+    return each.spans.some(({ to }) => to === undefined || Date.parse(to) > shown)
+  })
+  return step && (isTask(step.task) ? taskRow(step.task).label : step.task)
 }
 
-/** Bubbles count for the pass of the test in which they were looked for. */
+/** Causes that keep a gate shut however low the vacuum stands. */
+const SHUT_CAUSES: readonly (LogCause | undefined)[] = ['leak', 'moisture', 'both', 'pending']
+
+/** Whether a borderline was repeated and stayed under its limit again. */
+const isConfirmed = (
+  scene: WorkScene,
+  { cause }: LogVerdict,
+  earlier: readonly LogHead[],
+  lapsesOn: readonly (keyof Effects)[],
+) =>
+  !SHUT_CAUSES.includes(cause) &&
+  earlier.some((log) => {
+    const before = scene.verdicts[log.id]
+    if (before === undefined || before === 'no-samples' || !isOfLatestPass(scene, log)) return false
+    const stood = before.limit === 'passed' || before.limit === 'borderline'
+    return stood && !SHUT_CAUSES.includes(before.cause) && lapsedBy(scene, lapsesOn, before.at) === undefined
+  })
+
+/**
+ * What the logs of a purpose lack: the newest one decides, in the pass that counts, by what its judge says of its samples. An
+ * earlier one that passed says nothing of what was done since.
+ */
+function missingOf(scene: WorkScene, purpose: LogPurpose): readonly string[] {
+  const { serves, lapsesOn } = LOG_KINDS[purpose]
+  const asks = serves?.asks ?? ''
+  const [log, ...earlier] = logsOf(scene, purpose)
+  if (!log || !isOfLatestPass(scene, log)) return [asks]
+  if (log.samples === undefined) return [`${asks}: end the log`]
+  const verdict = scene.verdicts[log.id]
+  if (verdict === undefined) return [`${asks}: the log is being judged`]
+  if (verdict === 'no-samples') return [`${asks}: what was said before has no samples to it`]
+  const by = lapsedBy(scene, lapsesOn, verdict.at)
+  if (by !== undefined) return [`${asks}, once more: “${by}” opened the circuit after it`]
+  if (isOpening(verdict)) return []
+  if (verdict.limit === 'borderline' && isConfirmed(scene, verdict, earlier, lapsesOn)) return []
+  return verdict.missing.map((each) => `${asks}: ${each}`)
+}
+
+/** Bubbles count for the pass of the test in which they were looked for, until the circuit is opened again. */
 function isBubbled(scene: WorkScene): boolean {
   const at = scene.job.run?.bubbledAt
   const called = stepOf(scene, 'pressureTest')?.calledAt
-  return at !== undefined && (called === undefined || Date.parse(at) >= Date.parse(called))
+  if (at === undefined || (called !== undefined && Date.parse(at) < Date.parse(called))) return false
+  return lapsedBy(scene, LOG_KINDS['pressure-test'].lapsesOn, at) === undefined
 }
 
 const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
@@ -85,16 +138,16 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
   'not-recovered': (scene) => {
     if (isDone(scene, 'proveEmpty') || !has(scene, EMPTIES)) return []
     return [
-      ...(hasPassed(scene, 'recovery') ? [] : ['a recovery log at its depth, without a rise after the stop']),
+      ...missingOf(scene, 'recovery'),
       ...(anyDone(scene, EMPTIES) ? [] : ['the recovery ticked as done']),
     ]
   },
   'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
   'not-tested': (scene) => [
-    ...(hasPassed(scene, 'pressure-test') ? [] : ['a hold within its error']),
+    ...missingOf(scene, 'pressure-test'),
     ...(isBubbled(scene) ? [] : ['every joint bubbled']),
   ],
-  'not-dry': (scene) => (hasPassed(scene, 'decay') ? [] : ['a decay test that passed']),
+  'not-dry': (scene) => missingOf(scene, 'decay'),
   'not-charged': (scene) =>
     !has(scene, CHARGES) || anyDone(scene, CHARGES) ? [] : ['the charge, weighed or let in'],
   'not-listed': ({ job }) =>

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Answer, Partly, Question } from '@/core/answer/answer'
 import type { Display } from '@/core/base/units/show'
 import type { StoredJob } from '@/core/record/job/job'
+import type { LogSamples } from '@/core/repair/logs/verdicts'
 import { answerClient } from '@/workers/answerClient'
 import { Superseded } from '@/workers/protocol'
 
@@ -29,10 +30,11 @@ export function useAnswer(
   job: StoredJob,
   setId: string | undefined,
   temperature: Display['temperature'],
+  samples: LogSamples,
 ): { readonly answer: Answered | undefined; readonly problem: string | undefined } {
   const question = useMemo<Question>(
-    () => ({ job, setId, display: { temperature } }),
-    [job, setId, temperature],
+    () => ({ job, setId, samples, display: { temperature } }),
+    [job, setId, samples, temperature],
   )
   const [known, setKnown] = useState<Known>({})
   useEffect(() => {

@@ -1,15 +1,14 @@
 'use client'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { PurposePane } from '../logs/PurposePane'
 import { usePurpose } from '../logs/usePurpose'
-import { viewCharge } from '../logs/viewCharge'
 import type { InstrumentProps } from './instrumentProps'
 import { WriteWeight } from './WriteWeight'
 
 /** What went in, what is to go, how fast; cylinder after cylinder. */
 export function ChargePane(props: InstrumentProps) {
-  const { charge } = props.answer.plan
-  const { pane, own } = usePurpose(props, 'weigh-in')
-  const view = own && viewCharge(own, props.unit, charge?.total ?? 0, charge?.isExact ?? false)
+  const { pane, own, facts } = usePurpose(props, 'weigh-in')
+  const view = own && LOG_KINDS['weigh-in'].judge(own, facts)
   return (
     <>
       <PurposePane {...pane} view={view} />

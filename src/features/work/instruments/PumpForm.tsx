@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import { setPump } from '@/core/record/edits/workEdits'
 import { HOSE_SIZES } from '@/core/record/records/run'
-import { USUAL_PUMP } from '@/core/repair/work/pumpSetup'
+import { USUAL_PUMP } from '@/core/repair/logs/pumpSetup'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import type { StageProps } from '../../shared/stageProps'

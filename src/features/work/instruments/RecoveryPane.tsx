@@ -1,14 +1,14 @@
 'use client'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { PurposePane } from '../logs/PurposePane'
 import { usePurpose } from '../logs/usePurpose'
-import { viewRecovery } from '../logs/viewRecovery'
 import type { InstrumentProps } from './instrumentProps'
 import { WriteWeight } from './WriteWeight'
 
 /** Weight and pressure against time, the cylinder, the rise after the stop, what the weight says. */
 export function RecoveryPane(props: InstrumentProps) {
-  const { pane, own } = usePurpose(props, 'recovery')
-  const view = own && viewRecovery(own, props.unit, props.answer.plan)
+  const { pane, own, facts } = usePurpose(props, 'recovery')
+  const view = own && LOG_KINDS.recovery.judge(own, facts)
   return (
     <>
       <PurposePane {...pane} view={view} />

@@ -21,6 +21,7 @@ import { countOf, type Samples } from '@/core/record/logs/samples'
 import { gapOf, segmentsOf, type ThinPoint, thinWindow, type Window } from '@/core/record/logs/segments'
 import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
+import type { Level, Zone } from '@/core/repair/logs/told'
 import { CHART_FONT, chartAxis, chartLabels, DASHES, LINE_LOOKS, lookColour } from '@/ui/chartStyle'
 
 Chart.register(
@@ -40,11 +41,6 @@ const MINUTE = 60
 const LEAST_WINDOW = 20
 /** So few looks are drawn as points too. */
 const FEW = 30
-
-/** A level that is drawn across: a target, where water boils. In the unit of the axis. */
-export type Level = { readonly label: string; readonly value: number }
-/** A band with its name. */
-export type Zone = { readonly label: string; readonly from: number; readonly to: number }
 
 type Props = {
   head: Pick<LogHead, 'channels' | 'marks'>

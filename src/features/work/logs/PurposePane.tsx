@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { judgeLog, markLog } from '@/core/record/edits/workEdits'
+import { markLog } from '@/core/record/edits/workEdits'
 import { countOf } from '@/core/record/logs/samples'
 import { UNITS } from '@/core/base/units/units'
 import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
@@ -13,17 +13,18 @@ import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { systemClock } from '@/data/clock'
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
-import { PURPOSE_NAMES } from '@/core/record/records/purposeNames'
 import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
 import { storeSentence } from '../../shared/storage/storeSentence'
 import type { StageProps } from '../../shared/stageProps'
 import { jobNow } from '../useJobTime'
 import { HandEntry } from './HandEntry'
-import type { JudgedView } from './judged'
 import { LogChart } from './LogChart'
-import { type LogAction, PURPOSES } from './purposes'
-import { PURPOSE_CHANNELS } from '@/core/repair/work/purposeChannels'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import { logWord } from '@/core/repair/logs/logWord'
+import { isOpening, type Told } from '@/core/repair/logs/told'
+import type { Verdicts } from '@/core/repair/logs/verdicts'
+import { LOG_ACTIONS, type LogAction } from './logActions'
 import { hasSamples, type PurposeLog, type Work } from './useWork'
 
 export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
@@ -32,8 +33,10 @@ export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
   purpose: LogPurpose
   work: Work
   log: PurposeLog
-  /** what is said of it; undefined before there is a look */
-  view: JudgedView | undefined
+  /** what is said of it as it stands; undefined before there is a look */
+  view: Told | undefined
+  /** what is said of the ended logs */
+  verdicts: Verdicts
   /** Pa, at the site */
   atmosphere: number
   /** no log may be begun yet */
@@ -45,8 +48,8 @@ function headFor(
   { job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>,
   isLive: boolean,
 ): LogHead {
-  const channels = PURPOSE_CHANNELS[purpose]
-  const title = PURPOSE_NAMES[purpose]
+  const channels = LOG_KINDS[purpose].channels
+  const title = LOG_KINDS[purpose].name
   return {
     id: randomWord(),
     ...tagOf(job.round),
@@ -63,7 +66,7 @@ function headFor(
 function Now({ purpose, work: { watching } }: Pick<PurposeProps, 'purpose' | 'work'>) {
   return (
     <Figures>
-      {PURPOSE_CHANNELS[purpose].map(([key]) => {
+      {LOG_KINDS[purpose].channels.map(([key]) => {
         const shown = watching.latest.get(key)
         const lost = watching.lost.has(key)
         return (
@@ -89,12 +92,6 @@ function logActs(props: PurposeProps) {
     if (isLive) await recorder.connect()
     await recorder.start(headFor(props, isLive))
   }
-  /** What is said of it is kept with it, then it is ended. */
-  const end = async () => {
-    if (!head) return
-    if (view) await change(judgeLog(head.id, verdictOf(view)))
-    await recorder.stop()
-  }
   const act = async ({ mark, hands, isStep, label }: LogAction) => {
     const step = isStep ? view?.nextStep : undefined
     if (source && hands)
@@ -119,32 +116,45 @@ function logActs(props: PurposeProps) {
   }
   return {
     begin: (isLive: boolean) => void recorder.told(() => begin(isLive)),
-    end: () => void recorder.told(end),
-    judge: () =>
-      void recorder.told(async () => head && view && (await change(judgeLog(head.id, verdictOf(view))))),
+    end: () => void recorder.told(() => recorder.stop()),
     act: (action: LogAction) => void recorder.told(() => act(action)),
     type,
   }
 }
 
-const LONGEST = 1900
-const verdictOf = ({ passed, sentence, details }: JudgedView) => {
-  const detail = details.join(' ').slice(0, LONGEST)
-  return { passed, sentence: sentence.slice(0, LONGEST), ...(detail ? { detail } : {}) }
+/** How a log stands and its sentence: of one that is ended by its judge, of one that is written as it stands. */
+function standsOf({ view, verdicts, log: { head, isOpen } }: SaidProps) {
+  const ended = head && !isOpen ? verdicts[head.id] : undefined
+  const verdict = ended === undefined || ended === 'no-samples' ? view : ended
+  if (verdict) return { ...verdict, missing: [...verdict.missing, ...(isOpen ? ['end the log'] : [])] }
+  return head && ended === 'no-samples'
+    ? { limit: 'waiting' as const, missing: [], ...logWord(head, ended) }
+    : undefined
 }
+type SaidProps = Pick<PurposeProps, 'view' | 'log' | 'verdicts'>
 
-/** What the log says now, or what was said of it when it was ended. */
-function Said({ view, log: { head, isOwn } }: Pick<PurposeProps, 'view' | 'log'>) {
-  const kept = isOwn ? undefined : head?.verdict
-  const word = kept ? (kept.passed ? 'passed' : 'refused') : view?.passed ? 'passed' : 'open'
-  const sentence = kept?.sentence ?? view?.sentence
-  if (sentence === undefined) return null
-  const mark = word === 'passed' ? '●' : word === 'refused' ? '⬣' : '△'
+/** What the log says, and what is still missing. */
+function Said(props: SaidProps) {
+  const { view } = props
+  const stands = standsOf(props)
+  if (!stands) return null
+  const { limit, missing, sentence } = stands
+  const mark = isOpening(stands) ? '●' : limit === 'failed' ? '⬣' : '△'
   return (
     <>
-      <Typography aria-live="polite" data-verdict={word} sx={{ fontSize: '1.1rem', fontWeight: 650 }}>
+      <Typography
+        aria-live="polite"
+        data-verdict={limit}
+        data-opens={isOpening(stands)}
+        sx={{ fontSize: '1.1rem', fontWeight: 650 }}
+      >
         {mark} {sentence}
       </Typography>
+      {missing.length > 0 && (
+        <Typography data-missing sx={{ fontSize: '0.98rem' }}>
+          Still to do: {missing.join('; ')}.
+        </Typography>
+      )}
       {view && (
         <Figures>
           {view.figures.map(({ label, value, note }) => (
@@ -165,7 +175,7 @@ type Acts = ReturnType<typeof logActs>
 
 /** The log of another instrument: what begins in it is said in its dialog. */
 function LogImport({ job, purpose, step, held }: PurposeProps) {
-  const [words, mark] = PURPOSES[purpose].begins
+  const [words, mark] = LOG_KINDS[purpose].begins
   return (
     <LogImportButton
       label="Import CSV"
@@ -189,8 +199,8 @@ function LogButtons(props: PurposeProps & { acts: Acts }) {
     acts,
   } = props
   const { head, isOwn, isOpen } = log
-  const { actions } = PURPOSES[purpose]
-  const title = PURPOSE_NAMES[purpose]
+  const actions = LOG_ACTIONS[purpose]
+  const title = LOG_KINDS[purpose].name
   const isShut = held || watching.log !== undefined
   return (
     <Box role="group" aria-label={`${title} log`} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
@@ -218,7 +228,11 @@ function LogButtons(props: PurposeProps & { acts: Acts }) {
           </Button>
         ))}
       {isOwn && (
-        <Button variant="contained" color={view?.passed ? 'primary' : 'inherit'} onClick={acts.end}>
+        <Button
+          variant="contained"
+          color={view && isOpening(view) ? 'primary' : 'inherit'}
+          onClick={acts.end}
+        >
           ■ End the log
         </Button>
       )}
@@ -228,11 +242,6 @@ function LogButtons(props: PurposeProps & { acts: Acts }) {
         </Typography>
       )}
       {!isOwn && !isOpen && <LogImport {...props} />}
-      {!isOwn && !isOpen && head && !head.verdict && view && (
-        <Button variant="contained" onClick={acts.judge}>
-          Keep what it says
-        </Button>
-      )}
       {!isOwn && watching.log && (
         <Typography sx={{ alignSelf: 'center' }}>
           “{watching.log.name}” is still being written: end it at its step first.
@@ -250,8 +259,8 @@ const axesOf = (channels: LogHead['channels']): number[][] =>
 
 function Curves({ purpose, log: { head, samples }, view }: Pick<PurposeProps, 'purpose' | 'log' | 'view'>) {
   if (!head || !hasSamples(samples)) return null
-  const { isLogarithmic } = PURPOSES[purpose]
-  const title = PURPOSE_NAMES[purpose]
+  const { isLogarithmic } = LOG_KINDS[purpose]
+  const title = LOG_KINDS[purpose].name
   return axesOf(head.channels).map((channels) => (
     <LogChart
       key={channels.join()}
@@ -270,8 +279,8 @@ function Curves({ purpose, log: { head, samples }, view }: Pick<PurposeProps, 'p
 export function PurposePane(props: PurposeProps) {
   const { purpose, work, log, view } = props
   const acts = logActs(props)
-  const channels = PURPOSE_CHANNELS[purpose]
-  const title = PURPOSE_NAMES[purpose]
+  const channels = LOG_KINDS[purpose].channels
+  const title = LOG_KINDS[purpose].name
   const { problem, unstored, message } = work.watching
   const wrong = unstored ?? problem ?? message
   return (
@@ -284,7 +293,7 @@ export function PurposePane(props: PurposeProps) {
       sx={{ display: 'grid', gap: 1 }}
     >
       {wrong && <Alert severity="error">{wrong}</Alert>}
-      <Said view={view} log={log} />
+      <Said view={view} log={log} verdicts={props.verdicts} />
       {!view && work.watching.status === 'connected' && <Now purpose={purpose} work={work} />}
       <LogButtons {...props} acts={acts} />
       {log.isOwn && log.head?.source === 'hand' && (

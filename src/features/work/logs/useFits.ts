@@ -1,21 +1,14 @@
 'use client'
 import { useEffect, useRef, useState } from 'react'
-import type { DecayFit } from '@/core/physics/processes/decay'
-import type { Look } from '@/core/repair/work/series'
-import type { DecayQuestion, ForecastAnswer, ForecastQuestion } from '@/workers/fitHandlers'
+import type { DecayQuestion } from '@/core/repair/logs/decayFit'
+import type { KnownFit } from '@/core/repair/logs/judgeDecay'
+import { decayQuestionOf, forecastQuestion, type Given, type LogFacts } from '@/core/repair/logs/kinds'
+import type { ForecastAnswer, ForecastQuestion } from '@/core/repair/logs/pullForecast'
+import type { WorkLog } from '@/core/repair/logs/series'
 import { fitClient } from '@/workers/fitClient'
 
-const MOST_POINTS = 2000
-
-const pointsOf = (looks: readonly Look[]) => {
-  const every = Math.max(1, Math.ceil(looks.length / MOST_POINTS))
-  return looks
-    .filter((_look, i) => i % every === 0 || i === looks.length - 1)
-    .map(({ seconds, value }) => ({ seconds, pascals: value }))
-}
-
 /** What a worker said of a log; a problem where it could say nothing. */
-export type Asked<A> = { readonly answer: A | undefined; readonly problem: string | undefined }
+type Asked<A> = { readonly answer: A | undefined; readonly problem: string | undefined }
 type Known<A> = Asked<A> & { readonly of: string }
 
 const NOTHING = { answer: undefined, problem: undefined } as const
@@ -63,33 +56,31 @@ function useAsked<Q, A>(name: string, of: string, key: string, question: Q | und
   return known?.of === of ? known : NOTHING
 }
 
-/** The fit of a decay, anew with every few looks. @param id of the log; ceiling Pa */
-export function useDecayFit(
-  id: string,
-  looks: readonly Look[],
-  ceiling: number,
-): Asked<DecayFit | undefined> {
-  const last = looks.at(-1)?.seconds ?? 0
-  const question = looks.length > 0 ? { points: pointsOf(looks), ceiling } : undefined
-  return useAsked<DecayQuestion, DecayFit | undefined>(
+const lastOf = (log: WorkLog | undefined) => log?.samples.time.at(-1) ?? 0
+
+/** What is known of the shape of a decay, asked anew with every few looks: pending until its worker has answered. @param id of the log */
+export function useDecayFit(id: string, log: WorkLog | undefined, facts: LogFacts): Given {
+  const question = log && decayQuestionOf(log, facts)
+  const hasPoints = question !== undefined && question.points.length > 0
+  const { answer, problem } = useAsked<DecayQuestion, KnownFit>(
     'decay',
     id,
-    `${Math.floor(last / 10)} ${ceiling}`,
-    question,
+    `${Math.floor(lastOf(log) / 10)} ${question?.ceiling ?? ''}`,
+    hasPoints ? question : undefined,
   )
+  if (problem !== undefined) return { fit: 'too-few', problem }
+  return { fit: answer ?? (hasPoints ? 'pending' : 'too-few') }
 }
 
-/** The forecast of a pull, anew each quarter of a minute and with what it is reckoned from. @param id of the log */
-export function useForecast(
-  id: string,
-  looks: readonly Look[],
-  question: Omit<ForecastQuestion, 'points'>,
-): Asked<ForecastAnswer> {
-  const last = looks.at(-1)?.seconds ?? 0
-  return useAsked<ForecastQuestion, ForecastAnswer>(
+/** The forecast of a pull, anew each quarter of a minute and with what it is calculated from. @param id of the log */
+export function useForecast(id: string, log: WorkLog | undefined, facts: LogFacts): Given {
+  const { plan, pump } = facts
+  const question = log && forecastQuestion(log, facts)
+  const { answer, problem } = useAsked<ForecastQuestion, ForecastAnswer>(
     'forecast',
     id,
-    `${Math.floor(last / 15)} ${JSON.stringify(question)}`,
-    { ...question, points: pointsOf(looks) },
+    `${Math.floor(lastOf(log) / 15)} ${JSON.stringify([plan?.size.volume, pump, question?.target, question?.guess.water])}`,
+    question,
   )
+  return { forecast: answer, problem }
 }

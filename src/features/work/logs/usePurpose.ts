@@ -4,20 +4,36 @@ import { hasSamples, usePurposeLog, useWork } from './useWork'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { stepId } from '@/core/record/job/passes'
 import type { LogPurpose } from '@/core/record/records/log'
-import type { WorkLog } from '@/core/repair/work/series'
+import type { LogFacts } from '@/core/repair/logs/kinds'
+import type { WorkLog } from '@/core/repair/logs/series'
 
 /** The log of a step: what its pane is given, and the log as the judges want it; undefined before there is a look. */
 export function usePurpose(
   { job, unit, change, step, answer }: InstrumentProps,
   purpose: LogPurpose,
-): { readonly pane: Omit<PurposeProps, 'view'>; readonly own: WorkLog | undefined } {
+): {
+  readonly pane: Omit<PurposeProps, 'view'>
+  readonly own: WorkLog | undefined
+  readonly facts: LogFacts
+} {
   const work = useWork({ job, unit, plan: answer.plan })
   const stepRef = { id: step.record?.id ?? stepId(job.round, step.task.id), pass: step.record?.pass ?? 1 }
   const log = usePurposeLog(job, work, purpose, stepRef)
   const held = step.state === 'blocked' || step.state === 'waits'
   const { head, samples } = log
   return {
-    pane: { job, change, step: stepRef.id, purpose, work, log, held, atmosphere: siteAtmosphere(unit) },
+    pane: {
+      job,
+      change,
+      step: stepRef.id,
+      purpose,
+      work,
+      log,
+      held,
+      atmosphere: siteAtmosphere(unit),
+      verdicts: answer.verdicts,
+    },
     own: head && hasSamples(samples) ? { head, samples } : undefined,
+    facts: { unit: answer.planUnit, plan: answer.plan, pump: job.run?.pump },
   }
 }

@@ -4,7 +4,7 @@ import { emptyJob, type KnownJob } from '../../../record/job/job'
 import type { Day } from '../../../record/records/day'
 import type { Observations } from '../../../record/readings/schema'
 import type { Repair } from '../../../record/records/repair'
-import { planRepair } from '../plan'
+import { planOf } from '../basis'
 import { PART_IDS, partRow, withDragged } from './catalogue'
 import { compareMatch, type MatchId } from './match'
 import { cubicFeet, nitrogenFor } from './nitrogen'
@@ -36,7 +36,7 @@ function partsOf(
       causes: [...causes],
     })),
   }
-  return planRepair(job, faults, []).parts
+  return planOf(job, faults, { holding: [] }).parts
 }
 const ids = (...given: Parameters<typeof partsOf>) =>
   partsOf(...given).map(({ id }) => id.replace('part:', ''))
@@ -165,7 +165,7 @@ describe('what is not proven or agreed is not bought', () => {
   })
   const fault = 'compressor-open-winding'
   const hold = (...given: Parameters<typeof job>) => {
-    const plan = planRepair(job(...given), [fault])
+    const plan = planOf(job(...given), [fault])
     return [
       plan.parts.find(({ id }) => id === 'part:compressor')!.hold,
       plan.tasks.some(({ id }) => id === 'proveFirst'),
@@ -187,14 +187,14 @@ describe('what is not proven or agreed is not bought', () => {
     ).toEqual(['the owner refused', false])
   })
   test('its missing points are the task', () => {
-    const { tasks, proofs } = planRepair(job([decided]), [fault])
+    const { tasks, proofs } = planOf(job([decided]), [fault])
     expect(proofs).toEqual([expect.objectContaining({ isFirst: true, why: 'gate-shut' })])
     expect(tasks.find(({ id }) => id === 'proveFirst')!.notes).toEqual(proofs[0]!.missing)
     expect(proofs[0]!.missing.length).toBeGreaterThan(0)
   })
   test('weeks between quote and day: the unit is looked at again', () => {
     const tasks = (start: string) =>
-      planRepair(
+      planOf(
         job([], {
           start,
           quote: { askedAt: '2026-10-01T08:00', answer: 'given', answeredAt: '2026-10-05T08:00' },

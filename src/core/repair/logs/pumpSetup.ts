@@ -58,6 +58,19 @@ export function pullGuess(
   }
 }
 
+/** [memory] inside of a split of about three tons, m3: what a pull is foretold by where no plan tells it; its fit frees it. */
+const USUAL_VOLUME = 0.012
+
+/** A pull of which nothing is known but what its gauge shows. */
+export const usualPull = (pump: PumpSetup = {}): PullGuess => ({
+  volume: USUAL_VOLUME,
+  temperature: coldestOf(pump),
+  pump: { speed: PUMP_SPEED, ultimate: ULTIMATE },
+  ways: waysOf(pump),
+  water: LEAST_WATER,
+  waterFactor: WATER_FACTOR,
+})
+
 /** What could be done to make a pull shorter, and the pull then. */
 export type Quicker = { readonly label: string; readonly guess: PullGuess }
 

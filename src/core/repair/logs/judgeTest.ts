@@ -8,10 +8,13 @@ import { saturationPressure } from '../../physics/refrigerants/saturation'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Plan } from '../plan/plan'
-import { lastMark, lookAt, looksOf, since, type WorkLog } from './series'
+import type { TestPressure } from '../plan/testPressure'
+import { minutesLeft } from './minutesLeft'
+import { lastMark, lookAt, looksOf, markAfter, since, until, type WorkLog } from './series'
+import type { Verdict } from './told'
 
 /** What a nitrogen test says while it holds. SI */
-export type TestJudged = {
+export type TestJudged = Verdict & {
   readonly pressure: number | undefined
   /** next step that is gone to, Pa over the air; undefined at the target */
   readonly nextStep: number | undefined
@@ -26,8 +29,6 @@ export type TestJudged = {
   readonly seen: number | undefined
   /** it was held below its test pressure */
   readonly isLow: boolean
-  readonly passed: boolean
-  readonly sentence: string
 }
 
 /** [practice] handbook 07: the gas is warm from filling for some minutes; the clock starts after. */
@@ -43,11 +44,16 @@ export type TestSetup = {
   readonly atmosphere: number
   /** Pa over the air, the last one is the target */
   readonly steps: readonly number[]
-  /** inner volume, m3 */
-  readonly volume: number
-  readonly refrigerant: RefrigerantName
-  /** Pa absolute at which the unit runs on its high side */
-  readonly running: number
+  /** lowest limit of what is connected, Pa over the air, and whose it is */
+  readonly limit?: Pick<TestPressure, 'limit' | 'of'>
+  /** what a leak is told by; unknown without a plan */
+  readonly circuit?: {
+    /** inner volume, m3 */
+    readonly volume: number
+    readonly refrigerant: RefrigerantName
+    /** Pa absolute at which the unit runs on its high side */
+    readonly running: number
+  }
 }
 
 /** [practice] a unit condenses about here on a warm day: what leaks at that pressure is told. */
@@ -62,9 +68,12 @@ export function testSetup(
   return {
     atmosphere: siteAtmosphere(unit),
     steps: testPressure?.steps ?? [],
-    volume: size.volume,
-    refrigerant,
-    running: saturationPressure(refrigerant, 'bubble', RUNNING_KELVIN),
+    ...(testPressure ? { limit: { limit: testPressure.limit, of: testPressure.of } } : {}),
+    circuit: {
+      volume: size.volume,
+      refrigerant,
+      running: saturationPressure(refrigerant, 'bubble', RUNNING_KELVIN),
+    },
   }
 }
 
@@ -72,7 +81,9 @@ const psi = (pascals: number) => (pascals / UNITS.psia.si).toFixed(2)
 const minutes = (seconds: number) => Math.round(seconds / 60)
 
 /** kg a year of the hole that lets this much through; undefined where the table does not reach. */
-function asLeak(perSecond: number, { volume, refrigerant, running, atmosphere }: TestSetup, inside: number) {
+function asLeak(perSecond: number, { circuit, atmosphere }: TestSetup, inside: number) {
+  if (!circuit) return undefined
+  const { volume, refrigerant, running } = circuit
   const seen = { throughput: throughputOf(volume, perSecond), inside, outside: atmosphere }
   const leak = attempt(() => refrigerantLeak(seen, refrigerant, running, atmosphere))
   return leak.ok ? leak.value : undefined
@@ -86,14 +97,18 @@ export const leakText = (kg: number): string => {
     : `${Number((ounces / 16).toPrecision(2))} lb a year`
 }
 
-function sentenceOf(judged: Omit<TestJudged, 'sentence' | 'passed'>): string {
-  const { state, hold, wanted, leastSeen, seen, nextStep, isLow } = judged
+type Figures = Omit<TestJudged, keyof Verdict>
+
+function sentenceOf(judged: Figures): string {
+  const { state, hold, wanted, leastSeen, seen, nextStep, isLow, settled } = judged
   const could =
     leastSeen === undefined ? '' : ` Smaller leaks than about ${leakText(leastSeen)} it cannot see: bubbles.`
-  if (state === 'filling')
-    return nextStep === undefined
-      ? 'At its pressure: let it settle, the gas is warm from filling.'
-      : `Stop at ${(nextStep / UNITS.psia.si).toFixed(0)} psig, listen, bubble; then on.`
+  if (state === 'filling' && nextStep === undefined)
+    return settled !== undefined && settled >= SETTLE_SECONDS
+      ? 'Settled: shut the regulator and start the clock.'
+      : 'At its pressure: let it settle, the gas is warm from filling.'
+  if (state === 'filling' && nextStep !== undefined)
+    return `Stop at ${(nextStep / UNITS.psia.si).toFixed(0)} psig, listen, bubble; then on.`
   if (state === 'settling')
     return 'It settles: the gas is still warm from filling. The clock has not started.'
   if (!hold) return 'The clock runs.'
@@ -114,18 +129,23 @@ export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudg
   const warmth = looksOf(log, 'gasTemp', setup.atmosphere)
   const pressure = pressures.at(-1)?.value
   const gauge = pressure === undefined ? -Infinity : pressure - setup.atmosphere
-  const target = setup.steps.at(-1) ?? 0
-  const nextStep = gauge >= target - AT_STEP ? undefined : setup.steps.find((step) => step > gauge + AT_STEP)
+  const target = setup.steps.at(-1)
+  const nextStep =
+    target === undefined || gauge >= target - AT_STEP
+      ? undefined
+      : setup.steps.find((step) => step > gauge + AT_STEP)
   const start = lastMark(log, 'hold')?.seconds
   const lastStep = lastMark(log, 'step')?.seconds
-  const points = start === undefined ? [] : since(pressures, start)
+  // what falls because it is bled off is no leak
+  const bled = start === undefined ? undefined : markAfter(log, 'stop', start)?.seconds
+  const points = start === undefined ? [] : until(since(pressures, start), bled)
   const held = points.map(({ seconds, value }): HoldPoint => ({
     seconds,
     pascals: value,
     kelvin: warmth.length > 0 ? lookAt(warmth, seconds)?.value : undefined,
   }))
   const hold = judgeHold(held)
-  const wanted = setup.volume > LARGE_VOLUME ? HOLD_LARGE : HOLD_SMALL
+  const wanted = (setup.circuit?.volume ?? 0) > LARGE_VOLUME ? HOLD_LARGE : HOLD_SMALL
   const settled = lastStep === undefined ? undefined : now - lastStep
   const isWhole = hold !== undefined && hold.seconds >= wanted
   const state: TestJudged['state'] =
@@ -148,9 +168,23 @@ export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudg
     settled,
     hold,
     wanted,
-    isLow: start !== undefined && inside - setup.atmosphere < target - AT_STEP,
+    isLow: start !== undefined && target !== undefined && inside - setup.atmosphere < target - AT_STEP,
     leastSeen: hold && asLeak(hold.leastSeen, setup, inside),
     seen: hold && hold.seen > 0 ? asLeak(hold.seen, setup, inside) : undefined,
   }
-  return { ...judged, passed: state === 'held' && !judged.isLow, sentence: sentenceOf(judged) }
+  return { ...judged, ...limitOf(judged, target), sentence: sentenceOf(judged) }
+}
+
+/** What a hold has shown, and what it lacks. @param target Pa over the air; undefined where no plan tells it */
+function limitOf(
+  { state, isLow, hold, wanted }: Figures,
+  target: number | undefined,
+): Pick<Verdict, 'limit' | 'missing'> {
+  const waits = (what: string) => ({ limit: 'waiting' as const, missing: [what] })
+  if (state === 'falls') return { limit: 'failed', missing: ['the leak found, and the test again'] }
+  if (state === 'rises') return waits('a clamp on the pipe, or the clock started again')
+  if (state === 'holding') return waits(`hold it ${minutesLeft(wanted - (hold?.seconds ?? 0))} more`)
+  if (state !== 'held') return waits('shut the regulator and start the clock')
+  if (isLow) return waits('go on up to its pressure and start the clock again')
+  return { limit: 'passed', missing: target === undefined ? ['the pressure of the test: its job'] : [] }
 }

@@ -47,6 +47,17 @@ export function looksOf({ head, samples }: WorkLog, key: ChannelKey, atmosphere:
 export const lastMark = ({ head }: Pick<WorkLog, 'head'>, what: MarkKind): LogMark | undefined =>
   (head.marks ?? []).findLast((mark) => mark.what === what)
 
+/** The first mark of a kind after a moment; undefined where there is none. */
+export const markAfter = (
+  { head }: Pick<WorkLog, 'head'>,
+  what: MarkKind,
+  seconds: number,
+): LogMark | undefined => (head.marks ?? []).find((mark) => mark.what === what && mark.seconds > seconds)
+
+/** Looks up to a moment, that one too; all of them where there is none. */
+export const until = (looks: readonly Look[], seconds: number | undefined): Look[] =>
+  seconds === undefined ? [...looks] : looks.filter((look) => look.seconds <= seconds)
+
 /** Looks from a moment on. */
 export const since = (looks: readonly Look[], seconds: number): Look[] =>
   looks.filter((look) => look.seconds >= seconds)

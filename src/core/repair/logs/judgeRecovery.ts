@@ -2,14 +2,17 @@ import { UNITS } from '../../base/units/units'
 import type { Recovery, WeightOut } from '../charge/recovery'
 import { weightOut } from '../charge/recovery'
 import { lastMark, type Look, lookAt, looksOf, since, type WorkLog } from './series'
+import type { Verdict } from './told'
+import { minutesLeft } from './minutesLeft'
 import { type Weighed, weighed } from './weighing'
 
 /** What a recovery says while it runs and after the machine stopped. SI */
-export type RecoveryJudged = {
+export type RecoveryJudged = Verdict & {
   readonly weight: Weighed | undefined
   /** Pa absolute, now */
   readonly pressure: number | undefined
-  readonly isDeep: boolean
+  /** undefined where the depth that is required is not known */
+  readonly isDeep: boolean | undefined
   /** after the stop: how long, how far it rose, Pa */
   readonly rise: { readonly seconds: number; readonly pascals: number } | undefined
   readonly endTest: 'running' | 'watching' | 'rises' | 'holds'
@@ -18,8 +21,6 @@ export type RecoveryJudged = {
   readonly fillState: 'room' | 'nearly-full' | 'full' | undefined
   /** what came out against plate and lines; only once it is over */
   readonly out: WeightOut | undefined
-  readonly passed: boolean
-  readonly sentence: string
 }
 
 /** [practice] after the machine stopped it is watched for five minutes; a rise of this size is liquid or oil that boils. */
@@ -37,12 +38,14 @@ const SENTENCES: Readonly<Record<RecoveryJudged['endTest'], string>> = {
   holds: 'No rise after the stop: nothing boils any more.',
 }
 
-type Setup = {
+/** What a recovery is judged by; what no plan tells is not known. */
+export type RecoverySetup = {
   readonly atmosphere: number
-  readonly depth: Recovery['depth']
-  readonly cylinder: Recovery['cylinder']
+  readonly depth?: Pick<Recovery['depth'], 'pascals' | 'shown'>
+  /** kg */
+  readonly cylinder?: Pick<Recovery['cylinder'], 'limit' | 'net'>
   /** plate and lines, kg */
-  readonly expected: number
+  readonly expected?: number
 }
 
 function riseAfter(pressures: readonly Look[], stop: number | undefined) {
@@ -60,7 +63,7 @@ function endTestOf(rise: ReturnType<typeof riseAfter>, stop: number | undefined)
 /** Judges a recovery log: depth, rise after the stop, the cylinder, what the weight says (handbook 07). */
 export function judgeRecovery(
   log: WorkLog,
-  { atmosphere, depth, cylinder, expected }: Setup,
+  { atmosphere, depth, cylinder, expected }: RecoverySetup,
 ): RecoveryJudged {
   const pressures = looksOf(log, 'circuitPressure', atmosphere)
   const weight = weighed(looksOf(log, 'cylinderWeight', atmosphere), log.head.marks ?? [], 'into-cylinder')
@@ -72,12 +75,14 @@ export function judgeRecovery(
   const pressure = pressures.at(-1)?.value
   const rise = riseAfter(pressures, stop)
   const endTest = endTestOf(rise, stop)
-  const isDeep = pressure !== undefined && pressure <= depth.pascals + GAUGE
-  const inside = (cylinder.net ?? 0) + (weight?.cylinders === 1 ? weight.moved : 0)
-  const fill = weight ? inside / cylinder.limit : undefined
-  const passed = endTest === 'holds' && isDeep
-  const out = weight && passed && expected > 0 ? weightOut(weight.moved, expected) : undefined
-  const shallow = endTest === 'holds' && !isDeep ? ` It is not at its depth yet: ${depth.shown}.` : ''
+  const isDeep = depth === undefined || pressure === undefined ? undefined : pressure <= depth.pascals + GAUGE
+  const inside = (cylinder?.net ?? 0) + (weight?.cylinders === 1 ? weight.moved : 0)
+  const fill = weight && cylinder ? inside / cylinder.limit : undefined
+  const judged = limitOf(endTest, isDeep, rise?.seconds ?? 0, depth)
+  const isOver = judged.limit === 'passed' && judged.missing.length === 0
+  const out = weight && isOver && expected ? weightOut(weight.moved, expected) : undefined
+  const shallow =
+    endTest === 'holds' && isDeep === false ? ` It is not at its depth yet: ${depth?.shown}.` : ''
   return {
     weight,
     pressure,
@@ -88,7 +93,25 @@ export function judgeRecovery(
     fillState:
       fill === undefined ? undefined : fill >= 1 ? 'full' : fill >= WARN_SHARE ? 'nearly-full' : 'room',
     out,
-    passed,
+    ...judged,
     sentence: `${SENTENCES[endTest]}${shallow}${out ? ` ${out.sentence}` : ''}`,
   }
+}
+
+/** What a recovery has shown, and what it lacks. */
+function limitOf(
+  endTest: RecoveryJudged['endTest'],
+  isDeep: boolean | undefined,
+  watched: number,
+  depth: RecoverySetup['depth'],
+): Pick<Verdict, 'limit' | 'missing'> {
+  if (endTest === 'running') return { limit: 'waiting', missing: ['stop the machine and watch five minutes'] }
+  if (endTest === 'rises') return { limit: 'failed', missing: ['recover again, and watch again'] }
+  if (endTest === 'watching')
+    return { limit: 'waiting', missing: [`watch ${minutesLeft(WATCH - watched)} more`] }
+  if (isDeep === true) return { limit: 'passed', missing: [] }
+  if (isDeep === false) return { limit: 'waiting', missing: [`recover on, to ${depth?.shown}`] }
+  return depth
+    ? { limit: 'waiting', missing: ['the pressure in the circuit'] }
+    : { limit: 'passed', missing: ['the depth that this refrigerant asks for: its job'] }
 }
