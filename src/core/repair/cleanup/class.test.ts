@@ -1,3 +1,4 @@
+import type { CleanupRecord } from './record'
 import type { Observations } from '../../record/readings/schema'
 import { acidChances, waterChance } from './chances'
 import { circuitSize } from './circuitSize'
