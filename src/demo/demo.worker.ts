@@ -1,4 +1,4 @@
-import { type Handlers, type Port, serve } from '@/workers/protocol'
+import { type Port, serve } from '@/threads/protocol'
 import { demoHandlers } from './buildDemo'
 
-serve(self as unknown as Port, demoHandlers() as unknown as Handlers)
+serve(self as unknown as Port, demoHandlers())

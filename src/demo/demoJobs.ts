@@ -1,15 +1,16 @@
 import type { OrzoDatabase } from '@/data/database'
 import { addIfAbsent, type JobWithLogs } from '@/data/jobs'
-import { clientInPlace, clientTo, type Handlers } from '@/workers/protocol'
+import { clientInPlace, clientTo } from '@/threads/protocol'
+import type { demoHandlers } from './buildDemo'
 
-const load = async () => (await import('./buildDemo')).demoHandlers() as unknown as Handlers
+const load = async () => (await import('./buildDemo')).demoHandlers()
 
 /** A dozen circuits and a day of work are reckoned beside the screen, in a worker that ends with it. */
 async function built(now: number): Promise<readonly JobWithLogs[]> {
   if (typeof Worker === 'undefined') return clientInPlace(load).ask('build', now)
   const worker = new Worker(new URL('./demo.worker.ts', import.meta.url), { type: 'module' })
   try {
-    return await clientTo(() => worker).ask('build', now)
+    return await clientTo<ReturnType<typeof demoHandlers>>(() => worker).ask('build', now)
   } finally {
     worker.terminate()
   }

@@ -1,3 +1,4 @@
+import { MINUTE } from '@/core/base/units/time'
 import { seededRandom } from '@/core/base/numeric/random'
 import { decidedFaults } from '@/core/answer/repairedFaults'
 import { UNITS } from '@/core/base/units/units'
@@ -26,8 +27,6 @@ import type { DemoDay } from './demoJob'
 import { demoPlant } from './demoPlant'
 import { demoSet } from './demoSet'
 import { operator, WORK_LOGS, type WorkHands } from './workLogs'
-
-const MINUTE = 60_000
 
 /** One who works: the job as it stands, the moment, the circuit under the hands. */
 class Technician {

@@ -1,6 +1,7 @@
-import { proxy, type Remote, wrap } from 'comlink'
+import { clientTo } from '@/threads/protocol'
 import type { ChannelKey } from '@/core/record/readings/channels'
 import type { LiveProbe } from '@/core/simulate/liveProbes'
+import { type benchHandlers, type Remote, remoteBench } from './remoteBench'
 import type { InstrumentSource, ProbeInfo, SourceEvent } from './source'
 
 /** What a simulated bench in a worker answers to. */
@@ -74,7 +75,7 @@ export abstract class RemoteSource<Q, B extends Bench<Q>> implements InstrumentS
       this.#open = undefined
       throw error
     })
-    // a wrapped bench answers the same calls, each with a promise
+    // a remote bench answers the same calls, each with a promise
     return (await this.#open).door as unknown as Bench<Q> & B
   }
 
@@ -84,11 +85,13 @@ export abstract class RemoteSource<Q, B extends Bench<Q>> implements InstrumentS
     }
     const isRemote = typeof Worker !== 'undefined'
     const worker = isRemote ? this.#opening.worker() : undefined
-    const door = worker ? wrap<B>(worker) : await this.#opening.inPlace()
+    const door = worker
+      ? remoteBench<B>(clientTo<ReturnType<typeof benchHandlers<B>>>(() => worker))
+      : await this.#opening.inPlace()
     const bench = door as unknown as Bench<Q>
     const close = () => (worker ? worker.terminate() : bench.disconnect())
     try {
-      await bench.listen(isRemote ? proxy(send) : send)
+      await bench.listen(send)
       await bench.begin(this.#question)
     } catch (error) {
       close()

@@ -1,4 +1,5 @@
-import { expose } from 'comlink'
+import { type Port, serve } from '@/threads/protocol'
+import { benchHandlers } from './remoteBench'
 import { SimulatedBench } from './simulatedBench'
 
-expose(new SimulatedBench())
+serve(self as unknown as Port, benchHandlers(new SimulatedBench()))

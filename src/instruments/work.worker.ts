@@ -1,4 +1,5 @@
-import { expose } from 'comlink'
+import { type Port, serve } from '@/threads/protocol'
+import { benchHandlers } from './remoteBench'
 import { WorkBench } from './workBench'
 
-expose(new WorkBench())
+serve(self as unknown as Port, benchHandlers(new WorkBench()))

@@ -5,6 +5,7 @@ import { beginRound } from '@/core/record/edits/roundEdits'
 import { emptyJob } from '@/core/record/job/job'
 import { documentOf, viewOf } from '@/core/record/job/rounds'
 import { answerHandlers } from './answerHandlers'
+import { scheduleClient } from './scheduleClient'
 
 async function lastOf<T>(steps: AsyncGenerator<unknown, T>): Promise<T> {
   for (;;) {
@@ -21,7 +22,9 @@ test('the history of a unit tells what was decided in every round of its jobs', 
     inRound(beginRound('two', 'return')),
     inRound(decide('contactor-failed', undefined)),
   ].reduce((now, edit) => edit(now, stamp), documentOf(emptyJob(unit)))
-  const [states] = await lastOf<DecisionState[][]>(answerHandlers().decisionStates([viewOf(document)]))
+  const [states] = await lastOf<DecisionState[][]>(
+    answerHandlers(scheduleClient).decisionStates([viewOf(document)]),
+  )
   expect(states!.map(({ fault }) => fault)).toEqual(['condenser-fouled', 'contactor-failed'])
 })
 
@@ -34,7 +37,9 @@ test('two sets of different refrigerants are compared each by its own', async ()
       { id: 'b', mode: 'cooling' as const, readings: { ...readings }, refrigerant: 'R-134a' as const },
     ],
   }
-  const { pictures } = await lastOf(answerHandlers().compare({ job, display: { temperature: 'F' } }))
+  const { pictures } = await lastOf(
+    answerHandlers(scheduleClient).compare({ job, display: { temperature: 'F' } }),
+  )
   const [first, second] = pictures.map(({ derived }) => derived.condensingMean?.value)
   // at 250 psig R-22 condenses at 117 F, R-134a at 146 F [std: CoolProp 6]
   expect((second! - first!) * 1.8).toBeCloseTo(29, 0)

@@ -1,4 +1,4 @@
 import { filesHandlers } from './filesHandlers'
-import { type Handlers, type Port, serve } from './protocol'
+import { type Port, serve } from '@/threads/protocol'
 
-serve(self as unknown as Port, filesHandlers() as unknown as Handlers)
+serve(self as unknown as Port, filesHandlers())

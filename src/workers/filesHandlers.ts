@@ -1,4 +1,10 @@
-import { type BackupContents, backupJob, packBackup, readArchive } from '@/core/record/archive/backup'
+import {
+  type BackupContents,
+  type BackupJob,
+  backupJob,
+  packBackup,
+  readArchive,
+} from '@/core/record/archive/backup'
 import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
 import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
 import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
@@ -12,10 +18,6 @@ import { shrinkPhoto } from './shrinkPhoto'
 /** A job with what belongs to it, to be packed. */
 type Packed = { readonly job: JobDocument; readonly files: JobFiles; readonly envelopes?: FileEnvelopes }
 export type PackQuestion = Packed & { readonly at: number }
-/** One more job of a backup, or its end. */
-export type BackupQuestion =
-  | (Packed & { readonly backup: string })
-  | { readonly backup: string; readonly contents: BackupContents; readonly at: number }
 
 const ZIP = 'application/zip'
 const zipped = (bytes: Uint8Array) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type: ZIP })
@@ -34,17 +36,17 @@ export function filesHandlers() {
     async *pack({ job, files, envelopes, at }: PackQuestion) {
       return zipped(packZip(jobMembers(job, files, '', envelopes), at))
     },
-    /** Gathers a backup job by job, so that not everything is sent at once. */
-    async *backup(question: BackupQuestion) {
-      const held = backups.get(question.backup) ?? { members: [], jobs: 0 }
-      backups.set(question.backup, held)
-      if ('job' in question) {
-        held.members.push(...backupJob(question, held.jobs))
-        held.jobs += 1
-        return undefined
-      }
-      backups.delete(question.backup)
-      return zipped(packBackup(held.members, question.contents, question.at))
+    /** Takes one more job into a backup, so that not everything is sent at once. */
+    async *addToBackup({ backup, whole }: { backup: string; whole: BackupJob }) {
+      const held = backups.get(backup) ?? { members: [], jobs: 0 }
+      backups.set(backup, held)
+      held.members.push(...backupJob(whole, held.jobs))
+      held.jobs += 1
+    },
+    async *endBackup({ backup, contents, at }: { backup: string; contents: BackupContents; at: number }) {
+      const { members } = backups.get(backup) ?? { members: [] }
+      backups.delete(backup)
+      return zipped(packBackup(members, contents, at))
     },
     /** A log as a table for other programs. */
     async *table({ log, samples }: { log: LogHead; samples: Samples }) {

@@ -1,4 +1,4 @@
 import { fitHandlers } from './fitHandlers'
-import { type Handlers, type Port, serve } from './protocol'
+import { type Port, serve } from '@/threads/protocol'
 
-serve(self as unknown as Port, fitHandlers() as unknown as Handlers)
+serve(self as unknown as Port, fitHandlers())

@@ -1,4 +1,8 @@
-import { type Handlers, type Port, serve } from './protocol'
+import { onConnect } from '@/threads/connect'
+import { type Port, serve } from '@/threads/protocol'
 import { scheduleHandlers } from './scheduleHandlers'
 
-serve(self as unknown as Port, scheduleHandlers() as unknown as Handlers)
+const scope = self as unknown as Port
+serve(scope, scheduleHandlers())
+// the answering worker asks by a way of its own
+onConnect(scope, (_name, port) => serve(port, scheduleHandlers()))

@@ -46,7 +46,7 @@ export type Question = {
   readonly setId?: string | undefined
   /** of the ended logs of the work; one that is not here is not judged yet */
   readonly samples?: LogSamples
-  readonly display?: Display
+  readonly display?: Display | undefined
 }
 
 /** Everything that is computed of a job, from one state of it. */

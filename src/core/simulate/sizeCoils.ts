@@ -1,3 +1,4 @@
+import { UNITS } from '../base/units/units'
 import { OrzoError } from '../base/errors/orzoError'
 import { bracketedRoot } from '../base/numeric/root'
 import { toSI } from '../base/units/convert'
@@ -17,8 +18,8 @@ import {
 } from './ratedDesign'
 import { streamOf } from './stream'
 
-const CFM = 0.3048 ** 3 / 60
-const FOOT = 0.3048
+const CFM = UNITS.cfm.si
+const FOOT = UNITS.ft.si
 
 /** [memory] share of the air that a coil does not touch: comfort coils are deep, box coils open. */
 const COMFORT_BYPASS = 0.15

@@ -7,7 +7,6 @@ import { useEffect, useMemo, useState } from 'react'
 import { database } from '@/data/shared'
 import { getJob } from '@/data/records'
 import { copyPlate } from '@/core/record/edits/headEdits'
-import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
 import type { StoredJob } from '@/core/record/job/job'
 import { summaryOf } from '@/core/record/job/summary'
 import { Choice } from '@/ui/Choice'
@@ -38,7 +37,7 @@ function useHistory(job: StoredJob) {
     if (before.length === 0) return
     let current = true
     answerClient()
-      .ask<DecisionState[][]>('decisionStates', before)
+      .ask('decisionStates', before)
       .then((found) => {
         const told = found.map((decisionStates, i) => [
           before[i]?.id,

@@ -1,3 +1,4 @@
+import { MINUTE } from '@/core/base/units/time'
 import { formatDistanceStrict } from 'date-fns'
 import { staleKeys } from '@/core/record/readings/flags'
 import type { Reading, ReadingSet } from '@/core/record/readings/schema'
@@ -17,8 +18,6 @@ type Situation = {
   /** ms since the epoch */
   readonly now: number
 }
-
-const MINUTE = 60_000
 
 /** "now", "4 min", "2 h". */
 function ageOf(at: string | undefined, now: number): string | undefined {

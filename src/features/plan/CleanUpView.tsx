@@ -1,4 +1,5 @@
 'use client'
+import { percent } from '@/core/base/units/percent'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { classesOf } from '@/core/repair/cleanup/contamination'
@@ -68,8 +69,6 @@ function Why({ plan: { contamination, size } }: { plan: Plan }) {
     </>
   )
 }
-
-const percent = (share: number) => `${Math.round(share * 100)} %`
 
 function Settles({ plan: { contamination } }: { plan: Plan }) {
   const { settles } = contamination

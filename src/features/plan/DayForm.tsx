@@ -1,4 +1,5 @@
 'use client'
+import { HOUR } from '@/core/base/units/time'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import FormControlLabel from '@mui/material/FormControlLabel'
@@ -86,7 +87,6 @@ function Stretches({ change, table, label, all }: StretchProps) {
   })
 }
 
-const HOUR = 60 * 60_000
 /** Rain begins as two hours after the start or the last rain, to be typed over. */
 function usualRain({ start, rain = [] }: Day) {
   const from = new Date(rain.at(-1)?.to ?? start ?? proposedStart()).getTime() + 2 * HOUR

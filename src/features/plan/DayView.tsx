@@ -146,7 +146,7 @@ function Rules({ plan: { rules } }: Pick<Props, 'plan'>) {
 
 /** The day: when it is done, drawn; its limits; the tasks in the order in which they begin. */
 export function DayView({ job, change, plan }: Props) {
-  const { day, isFresh, problem } = useDay(job.id, plan)
+  const { day, isFresh, problem } = useDay(job, plan)
   const [chosen, setChosen] = useState<string>()
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const ticked = job.ticks.map(({ key }) => key)

@@ -1,4 +1,5 @@
 'use client'
+import { percent } from '@/core/base/units/percent'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -14,7 +15,6 @@ type Props = Pick<StageProps, 'job' | 'change' | 'display'> & { plan: Plan }
 
 const MARK = { original: '●', possible: '△', refused: '⬣' } as const
 const WORD = { original: 'made for it', possible: 'possible', refused: 'refused' } as const
-const percent = (share: number) => `${Math.round(share * 100)} %`
 
 function Verdict({ row, chosen, onChoose }: { row: ComparisonRow; chosen: boolean; onChoose: () => void }) {
   const { verdict, reasons } = row.suitability

@@ -38,7 +38,7 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
 }
 
 function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
-  const { day, isFresh } = useDay(job.id, plan)
+  const { day, isFresh } = useDay(job, plan)
   const first = plan.proofs.some((each) => each.isFirst)
   return (
     <section aria-labelledby="answer-plan">

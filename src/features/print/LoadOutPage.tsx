@@ -46,7 +46,7 @@ function PartLine({ part, isTicked }: { part: PlanPart; isTicked: boolean }) {
 }
 
 function Lists({ job, plan }: { job: StoredJob; plan: Plan }) {
-  const { day } = useDay(job.id, plan)
+  const { day } = useDay(job, plan)
   const ticked = job.ticks.map(({ key }) => key)
   const leaving = leavingList(plan)
   const title = titleOf(summaryOf(job))

@@ -32,7 +32,7 @@ type RoundProps = { job: StoredJob; answer: Answered; name: string | undefined }
 /** A repair that is not over has a day ahead of it; one question of a day is answered at a time. */
 function OpenRound(props: RoundProps) {
   const { job, answer } = props
-  const { day } = useDay(job.id, answer.plan)
+  const { day } = useDay(job, answer.plan)
   return <Round {...props} day={day} />
 }
 

@@ -1,4 +1,5 @@
 'use client'
+import { percent } from '@/core/base/units/percent'
 import Box from '@mui/material/Box'
 import { useMemo } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
@@ -54,7 +55,6 @@ const head = (pressure: string, unit: string) => [
   'Oil',
   'In its place?',
 ]
-const percent = (share: number) => `${Math.round(share * 100)} %`
 const MARK = { original: '●', possible: '△', refused: '⬣' } as const
 const WORD = { original: 'on the plate', possible: 'possible', refused: 'refused' } as const
 

@@ -1,4 +1,5 @@
 'use client'
+import { UNITS } from '@/core/base/units/units'
 import { Choice } from '@/ui/Choice'
 import { attempt } from '@/core/base/errors/orzoError'
 import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
@@ -27,7 +28,7 @@ const INITIAL: Input = {
   included: { value: 15, unit: 'ft' },
 }
 const NAMES = TUBES.map(({ name }) => name)
-const FOOT = 0.3048
+const FOOT = UNITS.ft.si
 
 const perFoot = (kilograms: number) => `${fromSI(kilograms * FOOT, 'oz').toFixed(2)} oz/ft`
 const perMetre = (kilograms: number) => `${(kilograms * 1000).toFixed(0)} g/m`

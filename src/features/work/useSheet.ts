@@ -1,4 +1,5 @@
 'use client'
+import { MINUTE } from '@/core/base/units/time'
 import { useMemo } from 'react'
 import { unitState } from '@/core/record/state/unitState'
 import type { UnitState } from '@/core/record/state/unit'
@@ -9,8 +10,6 @@ import { holdingNow } from '@/core/repair/work/holdingNow'
 import { type RunSheet, runSheet } from '@/core/repair/work/runSheet'
 import type { StageProps } from '../shared/stageProps'
 import { useJobTime } from './useJobTime'
-
-const MINUTE = 60_000
 
 /** How the unit stands now: from the records on the screen, so that it never lags behind a step that was just ended. */
 export function useUnitState({ job, unit }: Pick<StageProps, 'job' | 'unit'>): UnitState {

@@ -13,6 +13,7 @@ export type ErrorCode =
   | 'not-simulated'
   | 'bad-document'
   | 'no-reading-set'
+  | 'lost-base'
 
 /**
  * A problem with input that the user can put right.

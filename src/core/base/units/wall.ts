@@ -1,9 +1,10 @@
+import { MINUTE } from './time'
+
 /**
  * Moments by the clock on the wall of a site, as "2026-11-27T08:00": no zone, so that a plan reads the same wherever it is
  * opened. Times of day as "08:00".
  */
 
-const MINUTE = 60_000
 export const MINUTES_A_DAY = 1440
 
 /** Minutes since 1970 by that clock; undefined where the text is none. */

@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { differenceToKelvin, toSI } from '../../base/units/convert'
 import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
 import type { Reading } from '../../record/readings/schema'
@@ -5,7 +6,7 @@ import type { Snapshot } from '../../record/readings/snapshot'
 import { WINDING_KEYS } from '../../record/readings/lasting'
 
 /** [practice] handbook 05: an internal overload needs at least 20 minutes to close. */
-const COOLING_MILLISECONDS = 20 * 60_000
+const COOLING_MILLISECONDS = 20 * MINUTE
 /** [practice] a shell within this of the air around it is cold. */
 const COLD_OVER_AIR = differenceToKelvin(15, 'F')
 

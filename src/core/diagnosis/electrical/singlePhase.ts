@@ -1,3 +1,4 @@
+import { percent } from '../../base/units/percent'
 import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
 import { showOhms } from './showOhms'
 import { type Finding, good, unclear } from './finding'
@@ -193,5 +194,3 @@ function judgeSum({ commonRun, commonStart, runStart }: NonNullable<SinglePhaseR
     next: 'Repeat at the clean pins; compare with the maker’s figures.',
   }
 }
-
-const percent = (share: number) => `${(100 * share).toFixed(0)} %`

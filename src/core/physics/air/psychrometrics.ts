@@ -1,3 +1,4 @@
+import { WATER_GAS } from './waterConstants'
 import psychrolib from 'psychrolib'
 import { OrzoError } from '../../base/errors/orzoError'
 import { bracketedRoot } from '../../base/numeric/root'
@@ -5,8 +6,6 @@ import { bracketedRoot } from '../../base/numeric/root'
 psychrolib.SetUnitSystem(psychrolib.SI)
 
 const ZERO_CELSIUS = 273.15
-/** [physics] gas constant of water vapour, J/(kg K). */
-const WATER_GAS_CONSTANT = 461.52
 
 /**
  * Relative humidity from dry and wet bulb.
@@ -50,5 +49,5 @@ export const boilingTemperature = (pascals: number): number =>
 
 /** Mass of water vapour in air, kg/m3, at a temperature in K and a relative humidity (share). */
 export function absoluteHumidity(kelvin: number, humidity: number): number {
-  return (humidity * waterVapourPressure(kelvin)) / (WATER_GAS_CONSTANT * kelvin)
+  return (humidity * waterVapourPressure(kelvin)) / (WATER_GAS * kelvin)
 }

@@ -1,5 +1,6 @@
 import { waterVapourPressure } from '../air/psychrometrics'
-import { EVAPORATION_HEAT, METAL_TO_WATER, pumping, type VacuumSetup, WATER_GAS } from './vacuum'
+import { EVAPORATION_HEAT, METAL_TO_WATER, pumping, type VacuumSetup } from './vacuum'
+import { WATER_GAS } from '../air/waterConstants'
 
 /** What a pull is reckoned from. SI. */
 export type Pull = Pick<VacuumSetup, 'volume' | 'temperature' | 'pump' | 'ways'> & {

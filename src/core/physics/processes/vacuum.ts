@@ -1,3 +1,4 @@
+import { TRIPLE_POINT, WATER_GAS } from '../air/waterConstants'
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { waterVapourPressure } from '../air/psychrometrics'
 import { type Hose, inParallel } from './hose'
@@ -29,8 +30,7 @@ export type VacuumState = {
 
 export type ValvePosition = 'open' | 'shut'
 
-/** [physics] gas constant of water vapour, J/(kg K); heat of evaporation, J/kg; heat capacity of water, J/(kg K). */
-export const WATER_GAS = 461.5
+/** [physics] heat of evaporation, J/kg; heat capacity of water, J/(kg K). */
 export const EVAPORATION_HEAT = 2.5e6
 const WATER_HEAT = 4186
 /** [memory] kg a second and pascal that leaves a wet film, and heat that reaches it from the metal, W/K. */
@@ -38,7 +38,6 @@ const EVAPORATION_RATE = 2.5e-8
 export const METAL_TO_WATER = 0.6
 const STEP = 1
 const LEAST_WATER = 1e-9
-const TRIPLE_POINT = 273.16
 
 /** A circuit that has been opened: full of air, with water inside. */
 export const openedCircuit = (

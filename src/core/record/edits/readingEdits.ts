@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import type { Unit } from '../../base/units/units'
 import type { Job } from '../job/job'
 import { MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
@@ -10,7 +11,7 @@ import { type Edit, edit, put } from './edit'
 import { editSet, type SetRef } from './setEdits'
 
 /** The same value typed so long after is another measurement, not a correction. */
-const ANOTHER_TIME = 60_000
+const ANOTHER_TIME = MINUTE
 const isLater = (first: string | undefined, second: string | undefined): boolean =>
   first !== undefined && second !== undefined && Date.parse(second) - Date.parse(first) > ANOTHER_TIME
 

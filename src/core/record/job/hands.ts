@@ -1,6 +1,5 @@
+import { MINUTE } from '../../base/units/time'
 import type { StepRecord } from '../records/step'
-
-const MINUTE = 60_000
 
 /** Minutes during which somebody was at a step. @param now ms */
 export const handMinutes = (step: Pick<StepRecord, 'spans'>, now: number): number =>

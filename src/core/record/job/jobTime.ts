@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { ONLY_ID, roundOf } from '../records/kinds'
 import type { DemoClock } from '../records/run'
 import type { Job } from './job'
@@ -10,7 +11,7 @@ export function clockOf(job: Pick<Job, 'clock' | 'round' | 'run' | 'others'>): D
 }
 
 /** Only while somebody looks on does the time of a demo job run fast: for this long after it was set, ms. */
-const FAST_FOR = 30 * 60_000
+const FAST_FOR = 30 * MINUTE
 
 /**
  * The time of a job: the clock on the wall, or in a demo job that runs faster the time that it shows. A function of what is

@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { EITHER, THOUSANDS_COMMA } from '../../base/units/numberTyped'
 import { parseTyped } from '../../base/units/parseTyped'
@@ -159,8 +160,6 @@ export type Log = {
   /** cells that held no number */
   readonly skipped: number
 }
-
-const MINUTE = 60_000
 
 type Wanted = { readonly key: ChannelKey; readonly unit: Unit; readonly index: number }
 

@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { saturationTemperature } from '../../physics/refrigerants/saturation'
 import { attempt } from '../../base/errors/orzoError'
 import type { Derived } from './derive'
@@ -167,7 +168,6 @@ function pressureSlips(at: Snapshot): Flag[] {
 
 /** [practice] handbook 02: readings of one set lie within about ten minutes. */
 const SET_MINUTES = 10
-const MINUTE = 60_000
 /** Readings that the weather, the circuit's state or the load move; settings and windings stay. */
 const isMoving = (key: ReadingKey) =>
   ['pressures', 'refrigerant', 'valve', 'air', 'water'].includes(readingRow(key).place) && !isOfAnyMode(key)

@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { lineThrough } from '../../base/numeric/line'
 
 /** A value of one instrument at a moment. */
@@ -10,7 +11,6 @@ export type Trend = {
   readonly settled: boolean
 }
 
-const MINUTE = 60_000
 /** Fewer values tell no slope. */
 const LEAST_VALUES = 4
 /** A window counts as filled when its values reach over this share of it. */

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
 import { fromKelvin, fromPascals, toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
@@ -84,7 +85,7 @@ function linesLine({ unit, refrigerant }: ChargeInput): ChargeLine[] {
   const { length, liquidArea, vapourArea } = extraLine(unit)
   if (length === 0 || liquidArea === 0) return []
   const { liquid, vapour } = lineHolds(refrigerant, liquidArea, vapourArea)
-  const feet = Math.abs(length / 0.3048)
+  const feet = Math.abs(length / UNITS.ft.si)
   const label = `${feet.toFixed(feet < 10 ? 1 : 0)} ft of line ${length < 0 ? 'less than' : 'beyond what'} the plate includes`
   return [{ id: 'lines', label, kg: (liquid + vapour) * length }]
 }

@@ -1,3 +1,4 @@
+import { percent } from '../../base/units/percent'
 import { attempt } from '../../base/errors/orzoError'
 import { toKelvin } from '../../base/units/convert'
 import {
@@ -46,7 +47,8 @@ const LEAST_CAPACITY = 0.8
 /** [practice] a glide that must be thought of, K. */
 const NOTICEABLE_GLIDE = 2
 
-const percent = (share: number) => `${Math.abs(Math.round((share - 1) * 100))} %`
+/** How far a ratio is from one. */
+const apart = (ratio: number) => percent(Math.abs(ratio - 1))
 
 /** What a unit's own plate says of a refrigerant. */
 export type PlateLimits = {
@@ -72,14 +74,14 @@ function pressureRefusal(
 ): string | undefined {
   const ratio = other.cycle.dischargePressure / original.cycle.dischargePressure
   if (refrigerantRow(other.name).highPressureClass && !refrigerantRow(original.name).highPressureClass)
-    return `High side ${percent(ratio)} above the original: beyond what the equipment was built for.`
+    return `High side ${apart(ratio)} above the original: beyond what the equipment was built for.`
   if (highSide === undefined)
     return ratio > MOST_PRESSURE
-      ? `High side ${percent(ratio)} above the original: beyond what the equipment was built for.`
+      ? `High side ${apart(ratio)} above the original: beyond what the equipment was built for.`
       : undefined
   const hot = attempt(() => saturationPressure(other.name, 'bubble', HOT_CONDENSING))
   return hot.ok && hot.value > highSide
-    ? `Condensing at 130 F it passes the design pressure of the plate by ${percent(hot.value / highSide)}.`
+    ? `Condensing at 130 F it passes the design pressure of the plate by ${apart(hot.value / highSide)}.`
     : undefined
 }
 
@@ -99,7 +101,7 @@ const RULES: readonly Rule[] = [
     refuses: true,
     says: (_original, { relativeCapacity }) =>
       relativeCapacity < LEAST_CAPACITY || relativeCapacity > MOST_CAPACITY
-        ? `Capacity ${percent(relativeCapacity)} ${relativeCapacity < 1 ? 'less' : 'more'}: compressor and valve no longer fit.`
+        ? `Capacity ${apart(relativeCapacity)} ${relativeCapacity < 1 ? 'less' : 'more'}: compressor and valve no longer fit.`
         : undefined,
   },
   {

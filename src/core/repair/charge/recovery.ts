@@ -1,3 +1,4 @@
+import { percent } from '../../base/units/percent'
 import { toSI } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
@@ -45,7 +46,6 @@ export type RecoveryInput = {
 /** [practice] a machine leaves a few per cent: within a tenth it is the plate's charge. */
 const SHORT = 0.9
 const OVER = 1.1
-const percent = (share: number) => `${Math.round(share * 100)} %`
 
 /** What the weight that came out says of the charge (handbook 07). @param expected plate and lines, kg */
 export function weightOut(recovered: number, expected: number): WeightOut {

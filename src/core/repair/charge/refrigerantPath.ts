@@ -1,3 +1,4 @@
+import { percent } from '../../base/units/percent'
 import { attempt } from '../../base/errors/orzoError'
 import { differenceToKelvin, toKelvin, toPascals } from '../../base/units/convert'
 import type { PressureUnit } from '../../base/units/units'
@@ -167,8 +168,6 @@ const R22_SAYS: Readonly<Record<Policy['r22'], string>> = {
   keep: 'By policy R-22 is kept.',
   convert: 'By policy a unit with R-22 is converted: take one of the possible ones below.',
 }
-
-const percent = (share: number) => `${Math.round(share * 100)} %`
 
 function reasonsOf(
   input: PathInput,

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/units/units'
 import { toSI } from '../../base/units/convert'
 import type { Quantity } from '../../base/units/units'
 import { innerAreaOf } from '../../physics/processes/tubes'
@@ -17,7 +18,7 @@ export type ExtraLine = {
 }
 
 /** [practice] many plates include 15 ft. */
-const USUAL_INCLUDED = 15 * 0.3048
+const USUAL_INCLUDED = 15 * UNITS.ft.si
 
 /** Lines beyond the plate, from what is written of the line set. */
 export function extraLine({ lineSet }: Pick<UnitPlate, 'lineSet'>): ExtraLine {

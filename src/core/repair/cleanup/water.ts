@@ -1,3 +1,4 @@
+import { TRIPLE_POINT, WATER_GAS } from '../../physics/air/waterConstants'
 import { waterVapourPressure } from '../../physics/air/psychrometrics'
 import { type CircuitSize, ROOM_KELVIN } from './circuitSize'
 import type { Range } from './exposure'
@@ -37,10 +38,8 @@ export type WaterLedger = {
 export const DRAINED: Range = { low: 0.85, likely: 0.75, high: 0.6 }
 /** [memory] what a small pump draws through hoses without cores while water boils at 32 F, m3/s. */
 const PUMPED = 0.001
-const ICE_POINT = 273.16
-const WATER_GAS_CONSTANT = 461.52
 /** [physics] mass that leaves while it boils, kg an hour. */
-const BOILED_AN_HOUR = (3600 * PUMPED * waterVapourPressure(ICE_POINT)) / (WATER_GAS_CONSTANT * ROOM_KELVIN)
+const BOILED_AN_HOUR = (3600 * PUMPED * waterVapourPressure(TRIPLE_POINT)) / (WATER_GAS * ROOM_KELVIN)
 /** [memory] share of the oil that lies as a film, hours in which film and sump give up their water under vacuum. */
 const FILM_SHARE = 0.2
 const FILM_HOURS = 4

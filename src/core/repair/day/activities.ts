@@ -19,6 +19,42 @@ export type DayTask = Pick<
   | 'refused'
   | 'from'
 >
+/** What of a task its time plan depends on. */
+export const dayTaskOf = ({
+  id,
+  label,
+  handsOn,
+  unattended,
+  machine,
+  after,
+  alongside,
+  opens,
+  flame,
+  refused,
+  from,
+}: PlanTask): DayTask => ({
+  id,
+  label,
+  handsOn,
+  ...(unattended ? { unattended } : {}),
+  ...(machine ? { machine } : {}),
+  after,
+  alongside,
+  opens,
+  flame,
+  ...(refused ? { refused } : {}),
+  from,
+})
+
+/** What of a part its time plan depends on. */
+export const dayPartOf = ({ id, label, needs, arrives, struck }: PlanPart): DayPart => ({
+  id,
+  label,
+  needs,
+  ...(arrives ? { arrives } : {}),
+  struck,
+})
+
 export type DayPart = Pick<PlanPart, 'id' | 'label' | 'needs' | 'arrives' | 'struck'>
 
 /** What it waits for where tasks that are refused are taken out: what those waited for. */

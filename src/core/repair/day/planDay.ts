@@ -4,7 +4,8 @@ import { gapsOf, NEVER } from '../schedule/calendar'
 import type { Placed, Problem, Stretch } from '../schedule/model'
 import { type Effort, type Solution, solve, USUAL_EFFORT } from '../schedule/solve'
 import { type Percentiles, type Spread, spreadOf } from '../schedule/spread'
-import { activitiesOf, type DayPart, type DayTask } from './activities'
+import type { Plan } from '../plan/plan'
+import { activitiesOf, dayPartOf, dayTaskOf, type DayPart, type DayTask } from './activities'
 import { type DayCalendar, dayCalendar, minutesTo } from './calendar'
 
 /** One task in the time plan, minutes from the first one. */
@@ -53,6 +54,13 @@ export type DayQuestion = {
   readonly parts: readonly DayPart[]
   readonly day: Day
 }
+
+/** The time plan that a plan asks for: what is done, what must be in hand, and the day. */
+export const dayQuestionOf = ({ tasks, parts, day }: Pick<Plan, 'tasks' | 'parts' | 'day'>): DayQuestion => ({
+  tasks: tasks.map(dayTaskOf),
+  parts: parts.map(dayPartOf),
+  day,
+})
 
 const known = (minute: number): number | undefined => (minute >= NEVER ? undefined : minute)
 const sum = (all: readonly number[]) => all.reduce((total, each) => total + each, 0)

@@ -1,3 +1,4 @@
+import { UNITS } from '../../base/units/units'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
 import type { PullGuess } from '../../physics/processes/forecast'
@@ -14,7 +15,7 @@ const BORES: Readonly<Record<HoseSize, number>> = {
 }
 /** [practice] five feet of hose, a pump of five cfm that ends at 25 microns. */
 const HOSE_LENGTH = 1.52
-const PUMP_SPEED = 5 * (0.3048 ** 3 / 60)
+const PUMP_SPEED = 5 * UNITS.cfm.si
 const ULTIMATE = 3.3
 /** [memory] the coldest place of a circuit under a pump that nobody warms, K. */
 const COLDEST = toKelvin({ value: 65, unit: 'F' })

@@ -1,5 +1,5 @@
 import { wallMinutes, wallText } from '../../base/units/wall'
-import type { DayTask } from '../day/activities'
+import { dayPartOf, dayTaskOf, type DayTask } from '../day/activities'
 import type { DayQuestion } from '../day/planDay'
 import type { Plan } from '../plan/plan'
 import type { RunSheet, SheetStep } from './runSheet'
@@ -11,13 +11,12 @@ const LATER: readonly SheetStep['state'][] = ['waits', 'blocked', 'ready', 'paus
 
 /** A task with what is left of it. */
 function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<string>): DayTask {
-  const { id, label, handsOn, unattended, machine, after, alongside, opens, flame, from } = task
+  const { unattended, handsOn, after, alongside, ...same } = dayTaskOf(task)
   const isRunning = state === 'running'
   const own = isRunning ? 1 : left(handsOn[1], hands)
   const alone = isRunning ? Math.max(0, Math.ceil(minutesLeft ?? 0)) : undefined
   return {
-    id,
-    label,
+    ...same,
     handsOn: isRunning
       ? [1, 1, 1]
       : [Math.min(own, left(handsOn[0], hands)), own, Math.max(own, left(handsOn[2], hands))],
@@ -26,12 +25,8 @@ function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<
       : unattended
         ? { unattended }
         : {}),
-    ...(machine ? { machine } : {}),
     after: after.filter((each) => !over.has(each)),
     alongside: alongside.filter((each) => !over.has(each)),
-    opens,
-    flame,
-    from,
   }
 }
 
@@ -52,12 +47,9 @@ export function restOfDay(
   const minutes = wallMinutes(nowWall)
   return {
     tasks: open.map((step) => rest(step, over)),
-    parts: parts.map(({ id, label, needs, arrives, struck }) => ({
-      id,
-      label,
-      needs: needs.filter((each) => !over.has(each)),
-      ...(arrives ? { arrives } : {}),
-      struck,
+    parts: parts.map((part) => ({
+      ...dayPartOf(part),
+      needs: part.needs.filter((each) => !over.has(each)),
     })),
     day: { ...day, start: minutes === undefined ? nowWall : wallText(minutes) },
   }

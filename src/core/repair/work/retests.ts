@@ -1,3 +1,4 @@
+import { HOUR, MINUTE } from '../../base/units/time'
 import type { Repair } from '../../record/records/repair'
 import type { Retest, Run } from '../../record/records/run'
 import type { Plan } from '../plan/plan'
@@ -12,8 +13,6 @@ export type RetestRow = Pick<Retest, 'id' | 'of' | 'dueAt'> & {
   readonly kitLeft: number | undefined
 }
 
-const HOUR = 3_600_000
-const MINUTE = 60_000
 /** [practice] an acid kit is read after some minutes, a moisture indicator after it settled. */
 const KIT_MINUTES = { acid: 5, moisture: 60 } as const
 /** [practice] a moisture indicator tells the truth half a day after the start. */

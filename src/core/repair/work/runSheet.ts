@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { handMinutes } from '../../record/job/hands'
 import { earlierPasses, latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
@@ -47,7 +48,6 @@ export type RunSheet = {
 export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly PlanTask[] }
 type Records = ReadonlyMap<string, StepRecord>
 
-const MINUTE = 60_000
 const isOver = ({ state }: Pick<SheetStep, 'state'>) => state === 'done' || state === 'skipped'
 
 const hasHands = (record: StepRecord | undefined) => {

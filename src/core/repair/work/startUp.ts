@@ -1,3 +1,4 @@
+import { MINUTE } from '../../base/units/time'
 import { differenceToKelvin } from '../../base/units/convert'
 import type { Trim, ValveTurn } from '../../record/records/run'
 
@@ -43,7 +44,7 @@ export function trimLines(
       ...trim,
       superheatBy: by(trim.superheat, after.superheat),
       subcoolingBy: by(trim.subcooling, after.subcooling),
-      waited: Math.max(0, (at - Date.parse(trim.at)) / 60_000),
+      waited: Math.max(0, (at - Date.parse(trim.at)) / MINUTE),
     }
   })
 }

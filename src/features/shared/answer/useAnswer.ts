@@ -1,11 +1,11 @@
 'use client'
 import { useEffect, useMemo, useState } from 'react'
-import type { Answer, Partly, Question } from '@/core/answer/answer'
+import type { Answer, Question } from '@/core/answer/answer'
 import type { Display } from '@/core/base/units/show'
 import type { StoredJob } from '@/core/record/job/job'
 import type { LogSamples } from '@/core/repair/logs/verdicts'
-import { answerClient } from '@/workers/answerClient'
-import { Superseded } from '@/workers/protocol'
+import { askAnswer } from '@/workers/answerClient'
+import { Superseded } from '@/threads/protocol'
 
 /** What is known of a job: each part with the question that it answers. */
 export type Answered = Answer & {
@@ -14,6 +14,9 @@ export type Answered = Answer & {
   /** ranking, gates, causes and plan belong to the readings on the screen */
   readonly isFresh: boolean
 }
+
+/** ms: the whole is mostly there sooner, and the page is drawn once; where it takes longer, arithmetic is shown first. */
+const PATIENCE = 60
 
 type Known = {
   readonly arithmetic?: { readonly of: Question; readonly assessment: Answer['assessment'] }
@@ -39,27 +42,26 @@ export function useAnswer(
   const [known, setKnown] = useState<Known>({})
   useEffect(() => {
     let current = true
-    const onStep = ({ assessment }: Partly) => {
-      if (current)
-        setKnown((now) =>
-          now.arithmetic?.of === question ? now : { ...now, arithmetic: { of: question, assessment } },
-        )
+    let patience: ReturnType<typeof setTimeout> | undefined
+    const onPart = ({ assessment }: Partial<Answer>) => {
+      if (!current || !assessment || patience !== undefined) return
+      const show = () => setKnown((now) => ({ ...now, arithmetic: { of: question, assessment } }))
+      patience = setTimeout(show, PATIENCE)
     }
-    answerClient()
-      .ask<Answer>('answer', question, { channel: `answer ${question.job.id} ${question.job.round}`, onStep })
-      .then(
-        (answer) => {
-          if (!current) return
-          const { assessment } = answer
-          setKnown({ arithmetic: { of: question, assessment }, whole: { of: question, answer } })
-        },
-        (error: Error) => {
-          if (current && !(error instanceof Superseded))
-            setKnown((now) => ({ ...now, problem: error.message }))
-        },
-      )
+    askAnswer(question, onPart).then(
+      (answer) => {
+        clearTimeout(patience)
+        if (!current) return
+        const { assessment } = answer
+        setKnown({ arithmetic: { of: question, assessment }, whole: { of: question, answer } })
+      },
+      (error: Error) => {
+        if (current && !(error instanceof Superseded)) setKnown((now) => ({ ...now, problem: error.message }))
+      },
+    )
     return () => {
       current = false
+      clearTimeout(patience)
     }
   }, [question])
   const answer = useMemo(() => {

@@ -18,7 +18,7 @@ export function useComparison(
     const job = { unit, arrival, readingSets }
     const ids = first === undefined ? undefined : [first, second]
     answerClient()
-      .ask<Comparison>('compare', { job, display: { temperature }, ids })
+      .ask('compare', { job, display: { temperature }, ...(ids ? { ids } : {}) })
       .then(
         (comparison) => current && setState({ comparison }),
         (error: Error) => current && setState({ problem: error.message }),

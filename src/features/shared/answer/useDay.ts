@@ -1,46 +1,22 @@
 'use client'
-import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { useEffect, useSyncExternalStore } from 'react'
+import type { StoredJob } from '@/core/record/job/job'
 import type { DayPlan, DayQuestion } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
-import { Superseded } from '@/workers/protocol'
+import { Superseded } from '@/threads/protocol'
+import { askDay } from '@/workers/answerClient'
 import { scheduleClient } from '@/workers/scheduleClient'
 
-/** What a time plan depends on: what is done, what must be in hand, and the day. */
-const questionOf = ({ tasks, parts, day }: Plan): DayQuestion => ({
-  tasks: tasks.map(
-    ({ id, label, handsOn, unattended, machine, after, alongside, opens, flame, refused, from }) => ({
-      id,
-      label,
-      handsOn,
-      ...(unattended ? { unattended } : {}),
-      ...(machine ? { machine } : {}),
-      after,
-      alongside,
-      opens,
-      flame,
-      ...(refused ? { refused } : {}),
-      from,
-    }),
-  ),
-  parts: parts.map(({ id, label, needs, arrives, struck }) => ({
-    id,
-    label,
-    needs,
-    ...(arrives ? { arrives } : {}),
-    struck,
-  })),
-  day,
-})
-
 type Known = {
-  /** the question that was asked last, and of which job */
-  readonly asked?: string
+  /** what was asked for last: a plan, or the text of a question */
+  readonly asked?: object | string
+  readonly of?: object | string
   readonly job?: string
-  readonly of?: string
   readonly day?: DayPlan
   readonly isWhole?: boolean
   readonly problem?: string | undefined
 }
+type Ask = (onStep: (day: DayPlan) => void) => Promise<DayPlan>
 
 // one question at a time for all that show it: a second one would supersede the first
 let known: Known = {}
@@ -55,18 +31,17 @@ const subscribe = (listener: () => void) => {
 }
 const NOTHING: Known = {}
 
-function ask(job: string, text: string) {
-  if (known.asked === text && known.job === job) return
+function ask(job: string, what: object | string, by: Ask) {
+  if (known.asked === what && known.job === job) return
   // what stood there of another job is none of this one's
-  known = known.job === job ? { ...known, asked: text } : { job, asked: text }
+  known = known.job === job ? { ...known, asked: what } : { job, asked: what }
+  const isAsked = () => known.asked === what && known.job === job
   const take = (isWhole: boolean) => (day: DayPlan) => {
-    if (known.asked === text && known.job === job) tell({ of: text, day, isWhole, problem: undefined })
+    if (isAsked()) tell({ of: what, day, isWhole, problem: undefined })
   }
-  scheduleClient()
-    .ask<DayPlan>('day', JSON.parse(text) as DayQuestion, { channel: 'day', onStep: take(false) })
-    .then(take(true), (error: Error) => {
-      if (known.asked === text && !(error instanceof Superseded)) tell({ problem: error.message })
-    })
+  by(take(false)).then(take(true), (error: Error) => {
+    if (isAsked() && !(error instanceof Superseded)) tell({ problem: error.message })
+  })
 }
 
 type KnownDay = {
@@ -76,26 +51,43 @@ type KnownDay = {
   readonly problem: string | undefined
 }
 
+function useKnownDay(job: string, what: object | string): KnownDay {
+  const {
+    job: known,
+    of,
+    day,
+    isWhole,
+    problem,
+  } = useSyncExternalStore(
+    subscribe,
+    () => latest(),
+    () => NOTHING,
+  )
+  if (known !== job) return { day: undefined, isFresh: false, problem: undefined }
+  return { day, isFresh: of === what && isWhole === true, problem }
+}
+const latest = () => known
+
 /**
- * The time plan of a plan, searched in its worker: a good one at once, the best a moment later. What stood before stays until
- * then, and is known to be old.
+ * The time plan of the plan of an answer, searched in its worker: a good one at once, the best a moment later. What stood
+ * before stays until then, and is known to be old. The plan does not go there by way of the page.
  */
-export function useDay(jobId: string, plan: Plan): KnownDay {
-  const text = useMemo(() => JSON.stringify(questionOf(plan)), [plan])
-  return useQuestion(jobId, text)
+export function useDay({ id, round }: Pick<StoredJob, 'id' | 'round'>, plan: Plan): KnownDay {
+  useEffect(() => ask(id, plan, (onStep) => askDay({ id, round }, onStep)), [id, round, plan])
+  return useKnownDay(id, plan)
 }
 
 /**
  * The time plan that answers a question.
- * @param jobId what it is of; text the question as JSON
+ * @param of whose it is; text the question as JSON
  */
-export function useQuestion(jobId: string, text: string): KnownDay {
-  const { job, of, day, isWhole, problem } = useSyncExternalStore(
-    subscribe,
-    () => known,
-    () => NOTHING,
+export function useQuestion(of: string, text: string): KnownDay {
+  useEffect(
+    () =>
+      ask(of, text, (onStep) =>
+        scheduleClient().ask('day', JSON.parse(text) as DayQuestion, { channel: 'day', onStep }),
+      ),
+    [of, text],
   )
-  useEffect(() => ask(jobId, text), [jobId, text])
-  if (job !== jobId) return { day: undefined, isFresh: false, problem: undefined }
-  return { day, isFresh: of === text && isWhole === true, problem }
+  return useKnownDay(of, text)
 }

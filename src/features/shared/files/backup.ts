@@ -17,8 +17,8 @@ async function packBackup(jobs: AsyncIterable<BackupJob> | Iterable<BackupJob>, 
   count += 1
   const backup = `backup-${count}`
   for await (const whole of jobs)
-    await filesClient().ask('backup', { backup, ...whole }, { transfer: buffersOf(whole) })
-  return filesClient().ask<Blob>('backup', { backup, contents, at: systemClock.now() })
+    await filesClient().ask('addToBackup', { backup, whole }, { transfer: buffersOf(whole) })
+  return filesClient().ask('endBackup', { backup, contents, at: systemClock.now() })
 }
 
 /** Jobs one after another; one that was removed meanwhile is left out. */

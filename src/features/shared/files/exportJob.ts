@@ -30,7 +30,7 @@ async function wholeOf(jobId: string): Promise<WholeJob> {
 async function archiveOf(jobId: string): Promise<Blob> {
   const whole = await wholeOf(jobId)
   const question = { ...whole, at: systemClock.now() }
-  return filesClient().ask<Blob>('pack', question, { transfer: buffersOf(whole) })
+  return filesClient().ask('pack', question, { transfer: buffersOf(whole) })
 }
 
 async function documentBlob(jobId: string): Promise<Blob> {

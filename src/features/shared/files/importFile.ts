@@ -81,7 +81,7 @@ async function importOne(file: File): Promise<ImportMessage[]> {
     })
   }
   try {
-    const end = await filesClient().ask<ArchiveEnd>('read', { name, file }, { onStep })
+    const end = await filesClient().ask('read', { name, file }, { onStep })
     await storing
     told.push(...(await takeBeside(name, end)))
   } catch (error) {

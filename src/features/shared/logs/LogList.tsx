@@ -39,7 +39,7 @@ function extentText(log: LogHead, extent: { samples: number; seconds: number }, 
 
 async function saveCsv(jobId: string, log: LogHead): Promise<void> {
   const samples = await readSamples(database(), jobId, log)
-  const table = await filesClient().ask<Blob>('table', { log, samples })
+  const table = await filesClient().ask('table', { log, samples })
   saveBlob(table, `${slugOf(log.name, 60) || 'log'}.csv`)
 }
 

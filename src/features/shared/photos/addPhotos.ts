@@ -5,13 +5,12 @@ import { randomWord } from '@/data/newId'
 import { storePhoto } from '@/data/photos'
 import { database } from '@/data/shared'
 import { filesClient } from '@/workers/filesClient'
-import type { ShrunkPhoto } from '@/workers/shrinkPhoto'
 import { storeSentence } from '../storage/storeSentence'
 
 const LONGEST_NAME = 200
 
 async function addPhoto(jobId: string, file: File): Promise<string> {
-  const { bytes, ...shrunk } = await filesClient().ask<ShrunkPhoto>('photo', file)
+  const { bytes, ...shrunk } = await filesClient().ask('photo', file)
   const photo: Attachment = {
     id: randomWord(),
     name: file.name.replace(/\.[^.]*$/, '').slice(0, LONGEST_NAME) || 'Photo',

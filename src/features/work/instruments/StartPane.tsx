@@ -1,4 +1,5 @@
 'use client'
+import { MINUTE } from '@/core/base/units/time'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -40,7 +41,7 @@ function settledText({ job, unit }: InstrumentProps): string | undefined {
     superheat: derive(takeSnapshot(each, unit.refrigerant, siteAtmosphere(unit))).superheat?.value,
   }))
   if (!before || !last) return undefined
-  const settled = isSettled(before.superheat, last.superheat, (last.at - before.at) / 60_000)
+  const settled = isSettled(before.superheat, last.superheat, (last.at - before.at) / MINUTE)
   if (settled === undefined) return undefined
   return settled ? '● Settled: the last two sets agree' : '△ Not settled yet: the last two sets differ'
 }
@@ -178,7 +179,7 @@ function PullDown({ job, change, unit, now }: InstrumentProps) {
   const pull = job.run?.pullDown ?? {}
   const set = (values: Partial<typeof pull>) => void change(setRun({ pullDown: { ...pull, ...values } }))
   const minutes = pull.startedAt
-    ? ((pull.endedAt ? Date.parse(pull.endedAt) : now) - Date.parse(pull.startedAt)) / 60_000
+    ? ((pull.endedAt ? Date.parse(pull.endedAt) : now) - Date.parse(pull.startedAt)) / MINUTE
     : undefined
   const target = pull.target ?? unit.control?.setpoint
   return (

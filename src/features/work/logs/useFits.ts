@@ -18,7 +18,12 @@ const NOTHING = { answer: undefined, problem: undefined } as const
  * What stood before stays until then.
  * @param of the log that is asked about; key what the question depends on
  */
-function useAsked<Q, A>(name: string, of: string, key: string, question: Q | undefined): Asked<A> {
+function useAsked<Q, A>(
+  send: (question: Q) => Promise<A>,
+  of: string,
+  key: string,
+  question: Q | undefined,
+): Asked<A> {
   const [known, setKnown] = useState<Known<A>>()
   const wanted = useRef<{ of: string; question: Q }>(undefined)
   const isBusy = useRef(false)
@@ -39,12 +44,10 @@ function useAsked<Q, A>(name: string, of: string, key: string, question: Q | und
       while (wanted.current && isHere.current) {
         const { of: asked, question: own } = wanted.current
         wanted.current = undefined
-        const said = await fitClient()
-          .ask<A>(name, own)
-          .then(
-            (answer): Asked<A> => ({ answer, problem: undefined }),
-            (error: Error): Asked<A> => ({ answer: undefined, problem: error.message }),
-          )
+        const said = await send(own).then(
+          (answer): Asked<A> => ({ answer, problem: undefined }),
+          (error: Error): Asked<A> => ({ answer: undefined, problem: error.message }),
+        )
         if (isHere.current) setKnown({ ...said, of: asked })
       }
       isBusy.current = false
@@ -52,10 +55,12 @@ function useAsked<Q, A>(name: string, of: string, key: string, question: Q | und
     if (latest.current === undefined) return
     wanted.current = { of, question: latest.current }
     if (!isBusy.current) void ask()
-  }, [name, of, key])
+  }, [send, of, key])
   return known?.of === of ? known : NOTHING
 }
 
+const askDecay = (question: DecayQuestion) => fitClient().ask('decay', question)
+const askForecast = (question: ForecastQuestion) => fitClient().ask('forecast', question)
 const lastOf = (log: WorkLog | undefined) => log?.samples.time.at(-1) ?? 0
 
 /** What is known of the shape of a decay, asked anew with every few looks: pending until its worker has answered. @param id of the log */
@@ -63,7 +68,7 @@ export function useDecayFit(id: string, log: WorkLog | undefined, facts: LogFact
   const question = log && decayQuestionOf(log, facts)
   const hasPoints = question !== undefined && question.points.length > 0
   const { answer, problem } = useAsked<DecayQuestion, KnownFit>(
-    'decay',
+    askDecay,
     id,
     `${Math.floor(lastOf(log) / 10)} ${question?.ceiling ?? ''}`,
     hasPoints ? question : undefined,
@@ -77,7 +82,7 @@ export function useForecast(id: string, log: WorkLog | undefined, facts: LogFact
   const { plan, pump } = facts
   const question = log && forecastQuestion(log, facts)
   const { answer, problem } = useAsked<ForecastQuestion, ForecastAnswer>(
-    'forecast',
+    askForecast,
     id,
     `${Math.floor(lastOf(log) / 15)} ${JSON.stringify([plan?.size.volume, pump, question?.target, question?.guess.water])}`,
     question,

@@ -1,4 +1,5 @@
 'use client'
+import { MINUTE } from '@/core/base/units/time'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -111,7 +112,7 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose, begi
   const take = (taken: typeof means) => {
     if (!log) return
     const at = new Date(
-      log.beganAt === undefined ? systemClock.now() : log.beganAt + to * 60_000,
+      log.beganAt === undefined ? systemClock.now() : log.beganAt + to * MINUTE,
     ).toISOString()
     const instrument = name.slice(0, 200)
     onTake(

@@ -1,3 +1,4 @@
+import { MINUTE } from '@/core/base/units/time'
 import type { Log } from '@/core/record/logs/readLog'
 import { countOf } from '@/core/record/logs/samples'
 import { isSame } from '@/core/record/records/patches'
@@ -12,7 +13,7 @@ const LONGEST_NAME = 200
 
 /** What a file's log is; a file without a date is put so that it ends now. @param now ms */
 export function headOfLog(name: string, log: Log, id: string, now: number, of: WorkPart = {}): LogHead {
-  const start = log.beganAt ?? now - log.minutes * 60_000
+  const start = log.beganAt ?? now - log.minutes * MINUTE
   return {
     id,
     name: name.slice(0, LONGEST_NAME),

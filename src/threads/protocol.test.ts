@@ -5,9 +5,9 @@ import { clientTo, type Handlers, type Port, serve, Superseded } from './protoco
 let ports: { close: () => void }[] = []
 
 /** A client and its worker, joined by a real channel. */
-function joined(handlers: Handlers) {
+function joined<H extends Handlers>(handlers: H) {
   const started = jest.fn()
-  const client = clientTo(() => {
+  const client = clientTo<H>(() => {
     started()
     const { port1, port2 } = new Channel()
     ports.push(port1, port2)
@@ -29,7 +29,7 @@ async function* counting(until: number) {
 }
 
 test('a call answers in steps and ends with the whole; the worker is started once', async () => {
-  const { client, started } = joined({ count: counting as never })
+  const { client, started } = joined({ count: counting })
   const steps: number[] = []
   expect(await client.ask('count', 4, { onStep: (value: number) => void steps.push(value) })).toBe(4)
   expect(steps).toEqual([1, 2, 3])
@@ -38,7 +38,7 @@ test('a call answers in steps and ends with the whole; the worker is started onc
 })
 
 test('a newer call on the same channel supersedes the older one; another channel goes on', async () => {
-  const { client } = joined({ count: counting as never })
+  const { client } = joined({ count: counting })
   const first = client.ask('count', 1000, { channel: 'answer' })
   const other = client.ask('count', 50, { channel: 'other' })
   const second = client.ask('count', 3, { channel: 'answer' })
@@ -57,7 +57,7 @@ test('errors arrive with their sentence and code; what is not served is told', a
     code: 'not-loaded',
     message: 'The properties are not loaded yet.',
   })
-  await expect(client.ask('nothing', undefined)).rejects.toThrow(/not served/)
+  await expect(client.ask('nothing' as 'fail', undefined)).rejects.toThrow(/not served/)
 })
 
 test('a worker that breaks fails what waited, and the next call starts another', async () => {
@@ -68,10 +68,10 @@ test('a worker that breaks fails what waited, and the next call starts another',
       listeners[type] = listener as (event: unknown) => void
     },
   }))
-  const client = clientTo(start as never)
-  const waiting = client.ask('x', 1)
+  const client = clientTo<Handlers>(start as never)
+  const waiting = client.ask('x', 1 as never)
   listeners.error!({})
   await expect(waiting).rejects.toThrow(/broke off/)
-  void client.ask('x', 2).catch(() => undefined)
+  void client.ask('x', 2 as never).catch(() => undefined)
   expect(start).toHaveBeenCalledTimes(2)
 })

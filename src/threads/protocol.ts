@@ -20,6 +20,9 @@ export type Port = {
 
 /** What a worker can be asked: each yields what is known so far and returns the whole. */
 export type Handlers = Readonly<Record<string, (input: never) => AsyncGenerator<unknown, unknown>>>
+type InputOf<F> = F extends (input: infer I) => unknown ? I : never
+type StepOf<F> = F extends (input: never) => AsyncGenerator<infer S, unknown> ? S : never
+type ResultOf<F> = F extends (input: never) => AsyncGenerator<unknown, infer R> ? R : never
 
 /** Lets messages in between two steps; a timer would be clamped to 4 ms. */
 function breath(): Promise<void> {
@@ -61,6 +64,8 @@ export function serve(port: Port, handlers: Handlers): void {
     }
   }
   port.addEventListener('message', ({ data }: MessageEvent<Call>) => {
+    // a port to another worker is no call
+    if (data.name === undefined) return
     if (data.channel !== undefined) latest.set(data.channel, data.id)
     void run(data)
   })
@@ -77,13 +82,20 @@ export class Superseded extends Error {
   override name = 'Superseded'
 }
 
-type Asking = {
+type Asking<S> = {
   readonly channel?: string
-  readonly onStep?: (value: never) => void
+  readonly onStep?: (value: S) => void
   /** buffers that go over to the worker instead of being copied */
   readonly transfer?: readonly ArrayBufferLike[]
 }
-export type WorkerClient = { readonly ask: <R>(name: string, input: unknown, asking?: Asking) => Promise<R> }
+/** The way to what handlers answer: each call typed by its own handler. */
+export type WorkerClient<H extends Handlers> = {
+  readonly ask: <K extends keyof H & string>(
+    name: K,
+    input: InputOf<H[K]>,
+    asking?: Asking<StepOf<H[K]>>,
+  ) => Promise<ResultOf<H[K]>>
+}
 
 const received = ({ name, message, code }: Sent): Error =>
   name === 'OrzoError' && code ? new OrzoError(code, message) : new Error(message)
@@ -92,7 +104,9 @@ const received = ({ name, message, code }: Sent): Error =>
  * The way to a worker, started when it is first needed; one that breaks fails what waited and is started again.
  * @param start makes the worker
  */
-export function clientTo(start: () => Port & { terminate?: () => void }): WorkerClient {
+export function clientTo<H extends Handlers>(
+  start: () => Port & { terminate?: () => void },
+): WorkerClient<H> {
   let port: (Port & { terminate?: () => void }) | undefined
   let count = 0
   const waiting = new Map<number, Waiting>()
@@ -119,8 +133,12 @@ export function clientTo(start: () => Port & { terminate?: () => void }): Worker
     return port
   }
   return {
-    ask: <R>(name: string, input: unknown, { channel, onStep, transfer = [] }: Asking = {}) =>
-      new Promise<R>((resolve, reject) => {
+    ask: <K extends keyof H & string>(
+      name: K,
+      input: InputOf<H[K]>,
+      { channel, onStep, transfer = [] }: Asking<StepOf<H[K]>> = {},
+    ) =>
+      new Promise<ResultOf<H[K]>>((resolve, reject) => {
         count += 1
         waiting.set(count, {
           onStep: onStep as Waiting['onStep'],
@@ -137,16 +155,20 @@ export function clientTo(start: () => Port & { terminate?: () => void }): Worker
  * The same questions answered in place, where there are no workers (tests, old browsers).
  * @param load fetches the code when it is first needed
  */
-export function clientInPlace(load: () => Promise<Handlers>): WorkerClient {
-  let loaded: Promise<Handlers> | undefined
+export function clientInPlace<H extends Handlers>(load: () => Promise<H>): WorkerClient<H> {
+  let loaded: Promise<H> | undefined
   return {
-    ask: async <R>(name: string, input: unknown, { onStep }: Asking = {}) => {
+    ask: async <K extends keyof H & string>(
+      name: K,
+      input: InputOf<H[K]>,
+      { onStep }: Asking<StepOf<H[K]>> = {},
+    ) => {
       loaded ??= load()
       const steps = (await loaded)[name]!(input as never)
       for (;;) {
         const step = await steps.next()
-        if (step.done) return step.value as R
-        onStep?.(step.value as never)
+        if (step.done) return step.value as ResultOf<H[K]>
+        onStep?.(step.value as StepOf<H[K]>)
       }
     },
   }
