@@ -14,6 +14,7 @@ const core = {
     '<rootDir>/src/app/**/*.test.ts',
     '<rootDir>/src/instruments/**/*.test.ts',
     '<rootDir>/src/workers/**/*.test.ts',
+    '<rootDir>/src/threads/**/*.test.ts',
   ],
   transform: {
     '^.+\\.[jt]sx?$': [

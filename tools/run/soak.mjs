@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { ROOT } from './install.mjs'
 
 /** Property runs that `npm test` keeps short: here they are long and have a seed of their own, printed to be repeated. */
-const SUITES = 'data/(walk|undo)|answer/vetoes|plan/rules|charge/path|cleanup/(ledgers|dryers)'
+const SUITES = 'data/(walk|undo)|api/oneAnswer|answer/vetoes|plan/rules|charge/path|cleanup/(ledgers|dryers)'
 
 const { status } = spawnSync(
   process.execPath,
