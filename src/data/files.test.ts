@@ -2,13 +2,14 @@ import { SAMPLE_DRYER as OWN } from '@/core/record/records/sampleDryer'
 import type { JobFiles } from '@/core/record/archive/jobArchive'
 import type { Samples } from '@/core/record/logs/samples'
 import type { Attachment } from '@/core/record/records/attachment'
-import type { LogHead } from '@/core/record/records/log'
+import { readJobText, writeJobText } from '@/core/record/job/readJob'
+import type { LogHead, LogVerdict } from '@/core/record/records/log'
 import { readBeside, readWholeJob, restoreBeside } from './archive'
 import { listOwnDryers, putOwnDryers } from './ownDryers'
 import { OrzoDatabase } from './database'
 import { importJob } from './importing'
 import { addJob, blankJob, listJobs, removeJob } from './jobs'
-import { extentOf, LogWriter, readSamples, removeStoredLog, storeLog } from './logs'
+import { extentOf, LogWriter, readSamples, removeStoredLog, storeLog, storeVerdict } from './logs'
 import { readPhoto, removeStoredPhoto, storePhoto } from './photos'
 import { getJob } from './records'
 import { deviceOf, readSettings, writeSetting } from './settings'
@@ -64,6 +65,36 @@ describe('logs', () => {
       [2, 452, 1],
     ])
     expect(undoable(jobId)).toEqual({ undo: false, redo: false })
+  })
+  test('what a judge said is kept beside its log: no step of undo, not in a file, and taken from none', async () => {
+    const verdict: LogVerdict = {
+      digest: 'a',
+      by: 'b',
+      at: NOW,
+      limit: 'passed',
+      missing: [],
+      sentence: 'It passes.',
+    }
+    await storeLog(db, jobId, { ...HEAD, purpose: 'decay' }, samplesOf(3), CLOCK)
+    await storeVerdict(db, jobId, HEAD.id, verdict, CLOCK)
+    expect((await getJob(db, jobId))!.logs).toMatchObject([{ verdict }])
+    expect(undoable(jobId)).toEqual({ undo: false, redo: false })
+    const { job, files } = (await readWholeJob(db, jobId))!
+    const text = writeJobText(job)
+    expect(JSON.parse(text)).toMatchObject({ logs: [{ said: { sentence: 'It passes.' } }] })
+    expect(text).not.toContain('"verdict"')
+    const forged = text.replace(
+      '"said": {',
+      '"verdict": {"digest":"a","by":"b","limit":"passed","missing":[],',
+    )
+    for (const each of [text, forged]) {
+      const reading = readJobText(each)
+      if (!reading.ok) throw new Error(JSON.stringify(reading))
+      expect(reading.job.logs).toMatchObject([{ said: { sentence: 'It passes.' } }])
+      expect(reading.job.logs[0]!.verdict).toBeUndefined()
+      // nor is the job another one because it was judged here meanwhile
+      expect(await importJob(db, reading.job, NOW, files)).toMatchObject({ outcome: 'already-here' })
+    }
   })
   test('a flush writes the open chunk and nothing else, whatever stands before it', async () => {
     const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
