@@ -34,7 +34,10 @@ const listeners = new Set<() => void>()
 
 function put(jobId: string, next: Steps) {
   steps.set(jobId, next)
-  states.set(jobId, { undo: next.done.length > 0, redo: next.undone.length > 0 })
+  const before = undoable(jobId)
+  const now = { undo: next.done.length > 0, redo: next.undone.length > 0 }
+  if (now.undo === before.undo && now.redo === before.redo) return
+  states.set(jobId, now)
   listeners.forEach((listener) => listener())
 }
 

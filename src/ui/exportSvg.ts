@@ -19,6 +19,7 @@ function standalone(svg: SVGSVGElement): SVGSVGElement {
     const target = to[i] as SVGElement
     for (const name of CARRIED) target.style.setProperty(name, style.getPropertyValue(name))
     target.style.removeProperty('transition')
+    target.style.removeProperty('will-change')
   })
   const { width, height } = svg.getBoundingClientRect()
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg')

@@ -17,7 +17,12 @@ type RungProps = {
 }
 
 /** Rungs glide to their new place; the theme turns this off where less motion is asked for. */
-const gliding = (y: number) => ({ transform: `translateY(${y}px)`, transition: 'transform 180ms ease-out' })
+const gliding = (y: number) => ({
+  transform: `translateY(${y}px)`,
+  transition: 'transform 150ms ease-out',
+  // a layer of its own: nothing is painted again in each frame of the way
+  willChange: 'transform',
+})
 
 /** Width of a letter against its size, of the app's face. */
 const LETTER = 0.53

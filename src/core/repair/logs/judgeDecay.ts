@@ -28,7 +28,7 @@ const GAUGE_SHARE = 0.05
 const LEAK_SHARE = 0.5
 
 const SHAPES: Readonly<Record<LogCause, string>> = {
-  'dry-enough': 'it levels off',
+  'dry-enough': 'flat or levelling off',
   leak: 'a straight rise: a leak',
   moisture: 'fast, then level: moisture',
   both: 'a rise that bends and goes on: moisture and a leak',

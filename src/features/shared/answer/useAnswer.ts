@@ -16,7 +16,7 @@ export type Answered = Answer & {
 }
 
 /** ms: the whole is mostly there sooner, and the page is drawn once; where it takes longer, arithmetic is shown first. */
-const PATIENCE = 60
+const PATIENCE = 80
 
 type Known = {
   readonly arithmetic?: { readonly of: Question; readonly assessment: Answer['assessment'] }

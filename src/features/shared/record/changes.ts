@@ -65,6 +65,9 @@ class JobChanges {
   readonly tell = (problem: string | undefined): void => this.#set({ ...this.#state, problem })
 
   #set(state: Unstored) {
+    const { held, problem } = this.#state
+    // a change that was stored leaves nothing behind: the page is not drawn for that
+    if (state.problem === problem && state.held.length === 0 && held.length === 0) return
     this.#state = state
     this.#watchers.forEach((watcher) => watcher())
     askBeforeLeaving()
