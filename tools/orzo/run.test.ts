@@ -69,6 +69,78 @@ describe('simulate', () => {
   })
 })
 
+describe('judge', () => {
+  type Judged = {
+    file: string
+    limit: string
+    cause: string | null
+    opens: boolean
+    missing: string[]
+    sentence: string
+    figures: { label: string; value: string }[]
+    forecast: { minutes: number; range: [number, number]; isVolumeAssumed: boolean } | null
+  }
+  const judge = (...args: string[]) => runDoor(['judge', ...args]) as Judged[]
+  const VACUUM = path.join(EXAMPLES, 'work/at-the-vacuum.json')
+  const decay = (name: string, rise: (minute: number) => number, head = 'seconds,system microns,mark') =>
+    file(
+      name,
+      [
+        head,
+        ...Array.from(
+          { length: 21 },
+          (_l, i) => `${i * 30},${rise(i / 2).toFixed(0)},${i ? '' : 'valve-shut'}`,
+        ),
+      ].join('\n'),
+    )
+  test('files in their order, each with limit, cause, sentence and figures', () => {
+    const straight = decay('straight.csv', (minute) => 300 + 60 * minute)
+    const flat = decay('flat.csv', () => 320)
+    const wet = decay('wet.csv', (minute) => 400 + 2600 * (1 - Math.exp(-minute / 2)))
+    const found = judge('decay', straight, flat, wet)
+    expect(found.map(({ file: from }) => from)).toEqual([straight, flat, wet])
+    expect(found).toMatchObject([
+      { limit: 'passed', cause: 'leak', opens: false },
+      { limit: 'passed', cause: 'dry-enough', opens: true, missing: [] },
+      { limit: 'failed', cause: 'moisture', opens: false },
+    ])
+    expect(found[1]!.sentence).toMatch(/320 microns to 320 microns in 10 min.*field limit/)
+    expect(found[1]!.figures.map(({ label }) => label)).toContain('Watched')
+  })
+  test('a clock in the first column, another unit in a heading, marks of a hold; the job tells its limits', () => {
+    const rows = ['08:00,16.27,23.9,hold', '08:08,16.27,23.9,', '08:16,16.27,23.9,']
+    const test = file('hold.csv', ['time,pressure barg,clamp C,mark', ...rows].join('\n'))
+    const [alone] = judge('pressure-test', test)
+    expect(alone).toMatchObject({ limit: 'passed', opens: false })
+    expect(alone!.missing.join()).toMatch(/its job/)
+    const [of] = judge('pressure-test', test, '--job', VACUUM)
+    expect(of).toMatchObject({ limit: 'passed', opens: true, missing: [] })
+    expect(of!.figures.find(({ label }) => label === 'Nitrogen')!.value).toBe('236.0 psig')
+  })
+  test('a pull is foretold, with a usual volume where no job tells it', () => {
+    const rows = Array.from(
+      { length: 11 },
+      (_l, i) => `${i * 30},${(60_000 * Math.exp(-i / 3) + 40).toFixed(0)}`,
+    )
+    const pull = file('pull.csv', ['seconds,system microns', ...rows].join('\n'))
+    const [alone] = judge('evacuation', pull)
+    expect(alone).toMatchObject({ limit: 'waiting', forecast: { isVolumeAssumed: true } })
+    const { minutes, range } = alone!.forecast!
+    expect(minutes).toBeGreaterThan(5)
+    expect(range[0]).toBeLessThanOrEqual(minutes)
+  })
+  test('what cannot be read is told with its file and row', () => {
+    const wrong = file('wrong.csv', 'seconds,system microns,mark\n0,300,valve-closed\n')
+    expect(() => judge('decay', wrong)).toThrow(/wrong\.csv: row 2: "valve-closed" is no mark/)
+    expect(() => judge('decay', file('none.csv', 'seconds,colour\n0,red\n'))).toThrow(BadInput)
+    expect(() => judge('decay', file('words.csv', 'seconds,system microns\nnever,300\n'))).toThrow(
+      /No row has a time/,
+    )
+    expect(() => judge('brewing', wrong)).toThrow(UsageError)
+    expect(() => judge('decay')).toThrow(UsageError)
+  })
+})
+
 describe('properties', () => {
   const dewF = (args: string[]) =>
     (runDoor(['properties', ...args]) as { dew: { temperature: { F: number } } }).dew.temperature.F
