@@ -66,7 +66,7 @@ function Answer({ plan }: { plan: Plan }) {
   )
 }
 
-const TRIM = { 'as-reckoned': '●', trimmed: '△', questioned: '⬣' } as const
+const TRIM = { 'as-calculated': '●', trimmed: '△', questioned: '⬣' } as const
 
 function ChargePart({ plan: { charge } }: { plan: Plan }) {
   if (!charge) return null

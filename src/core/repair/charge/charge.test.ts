@@ -140,7 +140,7 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
     expect(by({ chargeEntry: 'discharge' })).toMatch(/discharge side/)
   })
   test.each([
-    [0.05, 'as-reckoned'],
+    [0.05, 'as-calculated'],
     [0.051, 'trimmed'],
     [0.249, 'trimmed'],
     [0.25, 'questioned'],

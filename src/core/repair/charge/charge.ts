@@ -36,7 +36,7 @@ export type Trim = {
   readonly charged: number
   /** of the plate */
   readonly share: number
-  readonly verdict: 'as-reckoned' | 'trimmed' | 'questioned'
+  readonly verdict: 'as-calculated' | 'trimmed' | 'questioned'
   readonly sentence: string
 }
 
@@ -151,15 +151,15 @@ export function trimOf(charged: number, reckoned: number, plate: number): Trim {
   const size = Math.abs(share)
   const verdict =
     size <= TRIM_NOISE + ROUNDING
-      ? 'as-reckoned'
+      ? 'as-calculated'
       : size < TRIM_QUESTIONED - ROUNDING
         ? 'trimmed'
         : 'questioned'
   const way = share < 0 ? 'less' : 'more'
   const sentence = {
-    'as-reckoned': 'As reckoned.',
-    trimmed: `${Math.round(size * 100)} % of the plate ${way} than reckoned: trust the weight, look for a reason: airflow, line length, valve.`,
-    questioned: `${Math.round(size * 100)} % of the plate ${way} than reckoned: that is no trim. What else is wrong?`,
+    'as-calculated': 'As calculated.',
+    trimmed: `${Math.round(size * 100)} % of the plate ${way} than calculated: trust the weight, look for a reason: airflow, line length, valve.`,
+    questioned: `${Math.round(size * 100)} % of the plate ${way} than calculated: that is no trim. What else is wrong?`,
   }[verdict]
   return { charged, share, verdict, sentence }
 }

@@ -84,7 +84,7 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
   [
     ({ isMeasured, refill }) => !isMeasured && refill > 0,
     () =>
-      'Measure what comes out, by volume or on a scale: until then three quarters of the plate are reckoned.',
+      'Measure what comes out, by volume or on a scale: until then three quarters of the plate are assumed.',
   ],
   [
     ({ isMeasured, policy }) => isMeasured && policy.oilRefill === 'level',

@@ -82,7 +82,7 @@ function debrisOf({ observations, faults }: CleanupRecord): Finding<boolean> {
   }
 }
 
-const UNTOLD = 'How long it stood open is not known: it is reckoned from a day to a year, likely a month.'
+const UNTOLD = 'How long it stood open is not known: a day to a year is assumed, likely a month.'
 
 function waterOf(record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): Finding<boolean> {
   const isSeen =
