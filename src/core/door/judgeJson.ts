@@ -49,7 +49,7 @@ export function judgeJson(purpose: LogPurpose, log: WorkLog, facts: LogFacts): R
     sentence,
     details,
     figures,
-    levels,
+    levels: levels.map(({ label, value }) => ({ label, value: rounded(value, 2) })),
     forecast: purpose === 'evacuation' ? forecastJson(log, facts) : null,
   }
 }

@@ -49,6 +49,9 @@ const SHOWN: { readonly [C in LogCause]?: string } = {
   both: 'leak and moisture away: the curve shows both',
   pending: 'the shape of the curve, which is being computed',
 }
+/** Whether a cause keeps the gate shut however low the vacuum stands. */
+export const isShutBy = (cause: LogCause | undefined): boolean =>
+  cause !== undefined && SHOWN[cause] !== undefined
 const PROVES = 'It proves dryness, not tightness.'
 const shown = (pascals: number) => `${Math.round(pascals / MICRON)} microns`
 
@@ -120,7 +123,7 @@ export function judgeDecay(looks: readonly Look[], limits: VacuumLimits, fit: Kn
     }
   const told = `${shown(first.value)} to ${shown(last.value)} in ${minutes.toFixed(minutes < 10 ? 1 : 0)} min, ${SHAPES[cause]}`
   const against = LIMIT_WORDS[limit](`${limits.school} limit ${shown(limits.limit)} in ${limits.minutes} min`)
-  const isOpen = limit === 'passed' && SHOWN[cause] === undefined
+  const isOpen = limit === 'passed' && !isShutBy(cause)
   return {
     ...base,
     missing: missingOf(limit, cause, limits.minutes * 60 - (last.seconds - first.seconds)),

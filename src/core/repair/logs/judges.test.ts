@@ -9,6 +9,7 @@ import { decayLooks, judgeDecay } from './judgeDecay'
 import { judgePull } from './judgePull'
 import { judgeRecovery } from './judgeRecovery'
 import { judgeTest, SETTLE_SECONDS } from './judgeTest'
+import { decayQuestionOf, forecastQuestion, LOG_KINDS } from './kinds'
 import type { WorkLog } from './series'
 import { vacuumLimits } from './vacuumLimits'
 import { weighed } from './weighing'
@@ -298,4 +299,16 @@ describe('a vacuum judges itself', () => {
     expect(found.target / MICRON).toBeCloseTo(target, 6)
     expect(found.minutes).toBe(minutes)
   })
+})
+
+test('a forecast and a fit of a long log are asked with two thousand looks, the last one among them', () => {
+  const time = Float64Array.from({ length: 100_000 }, (_look, i) => i)
+  const values = [time.map((seconds) => 300 + seconds / 1000), time.map(() => NaN)]
+  const channels = LOG_KINDS.decay.channels.map(([key, unit]) => ({ key, unit }))
+  const marks: LogMark[] = [{ seconds: 0, what: 'valve-shut' }]
+  const log: WorkLog = { head: { channels, marks, startedAt: STARTED }, samples: { time, values } }
+  for (const { points } of [forecastQuestion(log, {})!, decayQuestionOf(log, {})]) {
+    expect(points.length).toBeLessThanOrEqual(2001)
+    expect(points.at(-1)!.seconds).toBe(99_999)
+  }
 })

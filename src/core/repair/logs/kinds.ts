@@ -17,7 +17,7 @@ import type { RecoverySetup } from './judgeRecovery'
 import { type TestSetup, testSetup } from './judgeTest'
 import { answerForecast, type ForecastAnswer, type ForecastQuestion } from './pullForecast'
 import { coldestOf, pullGuess, quickerWays, usualPull } from './pumpSetup'
-import type { WorkLog } from './series'
+import { pointsOf, type WorkLog } from './series'
 import { type ChargeSetup, tellCharge } from './tellCharge'
 import { type DecaySetup, tellDecay } from './tellDecay'
 import { type PullSetup, tellPull } from './tellPull'
@@ -96,7 +96,7 @@ const OPENED = ['opens'] as const
 export function forecastQuestion(log: WorkLog, facts: LogFacts): ForecastQuestion | undefined {
   const { plan, pump } = facts
   const atmosphere = atmosphereOf(facts)
-  const points = pullLooks(log, atmosphere).map(({ seconds, value }) => ({ seconds, pascals: value }))
+  const points = pointsOf(pullLooks(log, atmosphere))
   if (points.length === 0) return undefined
   const others = plan ? quickerWays(plan, pump).map(({ guess }) => guess) : []
   return {
@@ -178,7 +178,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         answer: forecast,
         problem,
         ways: plan ? quickerWays(plan, pump).map(({ label }) => label) : [],
-        now: pullLooks(log, setup.atmosphere).at(-1)?.seconds ?? 0,
+        now: forecast ? (pullLooks(log, setup.atmosphere).at(-1)?.seconds ?? 0) : 0,
       }),
   }),
   decay: defineLogKind<DecaySetup>({

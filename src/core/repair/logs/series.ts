@@ -62,6 +62,17 @@ export const until = (looks: readonly Look[], seconds: number | undefined): Look
 export const since = (looks: readonly Look[], seconds: number): Look[] =>
   looks.filter((look) => look.seconds >= seconds)
 
+/** [practice] a curve of this many looks shows its shape; more only take time. */
+const MOST_POINTS = 2000
+
+/** Looks as fits and forecasts want them: of a long log every so many-th, the last one always. */
+export function pointsOf(looks: readonly Look[]): { readonly seconds: number; readonly pascals: number }[] {
+  const every = Math.max(1, Math.ceil(looks.length / MOST_POINTS))
+  return looks
+    .filter((_look, i) => i % every === 0 || i === looks.length - 1)
+    .map(({ seconds, value }) => ({ seconds, pascals: value }))
+}
+
 /** The look at a moment, or the last one before it. */
 export const lookAt = (looks: readonly Look[], seconds: number): Look | undefined =>
   looks.findLast((look) => look.seconds <= seconds) ?? looks[0]

@@ -3,12 +3,13 @@ import type { Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { latestPass } from '../../record/job/passes'
 import type { UnitState } from '../../record/state/unit'
-import type { LogCause, LogHead, LogPurpose, LogVerdict } from '../../record/records/log'
+import type { LogHead, LogPurpose, LogVerdict } from '../../record/records/log'
 import type { Effects } from '../../record/state/effects'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
 import type { PlanTask } from '../plan/planTasks'
+import { isShutBy } from '../logs/judgeDecay'
 import { LOG_KINDS } from '../logs/kinds'
 import { isOpening } from '../logs/told'
 import type { Verdicts } from '../logs/verdicts'
@@ -66,9 +67,6 @@ function lapsedBy(
   return step && (isTask(step.task) ? taskRow(step.task).label : step.task)
 }
 
-/** Causes that keep a gate shut however low the vacuum stands. */
-const SHUT_CAUSES: readonly (LogCause | undefined)[] = ['leak', 'moisture', 'both', 'pending']
-
 /** Whether a borderline was repeated and stayed under its limit again. */
 const isConfirmed = (
   scene: WorkScene,
@@ -76,12 +74,12 @@ const isConfirmed = (
   earlier: readonly LogHead[],
   lapsesOn: readonly (keyof Effects)[],
 ) =>
-  !SHUT_CAUSES.includes(cause) &&
+  !isShutBy(cause) &&
   earlier.some((log) => {
     const before = scene.verdicts[log.id]
     if (before === undefined || before === 'no-samples' || !isOfLatestPass(scene, log)) return false
     const stood = before.limit === 'passed' || before.limit === 'borderline'
-    return stood && !SHUT_CAUSES.includes(before.cause) && lapsedBy(scene, lapsesOn, before.at) === undefined
+    return stood && !isShutBy(before.cause) && lapsedBy(scene, lapsesOn, before.at) === undefined
   })
 
 /**
