@@ -95,8 +95,9 @@ function AlsoDecided({
       <Box component="ul" sx={{ m: 0, pl: 2.25 }}>
         {others.map(({ fault, state }) => (
           <li key={fault}>
-            {suspectLabel(fault)}: {STANDS[state]}{' '}
+            {suspectLabel(fault)}: {STANDS[state]}
             <Button
+              sx={{ display: 'block', minHeight: 48, px: 0 }}
               aria-label={`Take back: ${suspectLabel(fault).toLowerCase()}`}
               onClick={() => takeBack(fault)}
             >

@@ -54,7 +54,7 @@ const logsOf = ({ job }: WorkScene, purpose: LogPurpose): LogHead[] =>
 
 /** The task that makes void what was shown until a moment: it was worked on after it. */
 function lapsedBy(
-  { job }: WorkScene,
+  { job }: { readonly job: Pick<WorkScene['job'], 'steps'> },
   lapsesOn: readonly (keyof Effects)[],
   until: string,
 ): string | undefined {
@@ -102,12 +102,17 @@ function missingOf(scene: WorkScene, purpose: LogPurpose): readonly string[] {
   return verdict.missing.map((each) => `${asks}: ${each}`)
 }
 
-/** Bubbles count for the pass of the test in which they were looked for, until the circuit is opened again. */
-function isBubbled(scene: WorkScene): boolean {
+/**
+ * When every joint was bubbled, where that still counts: in the pass of the test in which they were looked for, until the
+ * circuit is opened again.
+ */
+export function bubblesThatCount(scene: {
+  readonly job: Pick<WorkScene['job'], 'steps' | 'run'>
+}): string | undefined {
   const at = scene.job.run?.bubbledAt
-  const called = stepOf(scene, 'pressureTest')?.calledAt
-  if (at === undefined || (called !== undefined && Date.parse(at) < Date.parse(called))) return false
-  return lapsedBy(scene, LOG_KINDS['pressure-test'].lapsesOn, at) === undefined
+  const called = latestPass(scene.job.steps, 'pressureTest')?.calledAt
+  if (at === undefined || (called !== undefined && Date.parse(at) < Date.parse(called))) return undefined
+  return lapsedBy(scene, LOG_KINDS['pressure-test'].lapsesOn, at) === undefined ? at : undefined
 }
 
 const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
@@ -143,7 +148,7 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
   'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
   'not-tested': (scene) => [
     ...missingOf(scene, 'pressure-test'),
-    ...(isBubbled(scene) ? [] : ['every joint bubbled']),
+    ...(bubblesThatCount(scene) !== undefined ? [] : ['every joint bubbled']),
   ],
   'not-dry': (scene) => missingOf(scene, 'decay'),
   'not-charged': (scene) =>

@@ -20,7 +20,7 @@ import type { Plan } from '../plan/plan'
 import type { TaskId } from '../plan/tasks/tasks'
 import { clockAt, jobTime, speedOf } from '../../record/job/jobTime'
 import { FIRST_START } from './firstStart'
-import { gatesOf, vetoOn } from './gates'
+import { bubblesThatCount, gatesOf, vetoOn } from './gates'
 import { LOG_KINDS } from '../logs/kinds'
 import { pullGuess, quickerWays } from '../logs/pumpSetup'
 import { verdictsOf } from '../logs/verdicts'
@@ -367,6 +367,7 @@ describe('a verdict comes from samples and marks, and from nothing else', () => 
     }
     // the bubbles were of the old joints
     expect(gate(brazed, 'evacuate', 'not-tested')!.missing).toContain('every joint bubbled')
+    expect([bubblesThatCount({ job: shown }), bubblesThatCount({ job: brazed })]).toEqual([at(26), undefined])
   })
   test('a stricter policy judges again; a closed round stays as it was', () => {
     const log = logWith('decay', [0, 660], [[400, 620], NONE], 1)

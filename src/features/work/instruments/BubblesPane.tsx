@@ -2,6 +2,7 @@
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { setBled, setBubbled } from '@/core/record/edits/workEdits'
+import { bubblesThatCount } from '@/core/repair/work/gates'
 import { clockText } from '../stateWords'
 import type { InstrumentProps } from './instrumentProps'
 
@@ -28,7 +29,7 @@ function MomentTick({ label, at, onTick }: MomentTickProps) {
 export const BubblesPane = ({ job, change }: InstrumentProps) => (
   <MomentTick
     label="Every joint, stem, core and cap bubbled, no bubble"
-    at={job.run?.bubbledAt}
+    at={bubblesThatCount({ job })}
     onTick={(on) => void change(setBubbled(on))}
   />
 )
