@@ -118,6 +118,7 @@ test('a conversion: readings before and after are judged each by its own refrige
 
   await page.goto(`${home}/close`)
   await button(page, 'proven').click()
+  await expect(button(page, '● proven')).toBeVisible()
   await page.goto(`${home}/diagnose`)
   await decide(page, /^Undercharge/, 'Repair this: another repair')
   const tabs = page.getByRole('tablist', { name: 'Repairs of this job' })
@@ -154,6 +155,7 @@ test('a step that is done again is a new pass: the old one stays, its gate is sh
   await button(page, 'Not again after all').click()
   await expect(page.locator('[data-work-gate="not-tested"]')).toHaveAttribute('data-open', 'true')
   await button(page, 'Do it again').click()
+  await expect(page.locator('[data-work-gate="not-tested"]')).toHaveAttribute('data-open', 'false')
   await page.reload()
   await open(page, 'pressureTest')
   await expect(page.locator('[data-pass="1"]')).toBeVisible()
@@ -161,6 +163,7 @@ test('a step that is done again is a new pass: the old one stays, its gate is sh
   // a decision is taken back from where another suspect leads; what was done is planned no longer, and is not hidden
   await page.goto(`${home}/diagnose`)
   await button(page, 'Take back: expansion valve underfeeding').click()
+  await expect(button(page, 'Take back: expansion valve underfeeding')).toHaveCount(0)
   await page.goto(`${home}/work`)
   await expect(page.getByText('Nothing is decided yet')).toBeVisible()
   await expect(page.locator('li[data-step="recover"]')).toContainText('done')
@@ -179,6 +182,7 @@ test('the cover is one thing for bench, list and vetoes', async ({ page }) => {
   await page.goto(`${home}/work`)
   await page.getByRole('tab', { name: 'Taken off' }).click()
   await button(page, 'Back on: Terminal cover of the compressor').click()
+  await expect(button(page, 'Back on: Terminal cover of the compressor')).toHaveCount(0)
   await page.goto(`${home}/diagnose`)
   await page.getByRole('tab', { name: 'Electrical bench' }).click()
   await expect(page.getByText('The terminal cover is off.')).toHaveCount(0)

@@ -110,6 +110,11 @@ test('the page asks before it is left while something waits, and only then', asy
     return event.defaultPrevented
   }
   expect(leaving()).toBe(false)
+  // on its way to the store
+  const onItsWay = changes.change(setTitle('annex'))
+  expect(leaving()).toBe(true)
+  await onItsWay
+  expect(leaving()).toBe(false)
   const refusing = refuse()
   await changes.change(setTitle('dome'))
   expect(leaving()).toBe(true)

@@ -53,8 +53,12 @@ class JobChanges {
   readonly change: ChangeDocument = (edit) =>
     new Promise((done) => {
       this.#queue = [...this.#queue, { held: hold(edit, systemClock, randomWord), done }]
+      askBeforeLeaving()
       void this.retry()
     })
+
+  /** Whether something is not stored: it is held, or on its way. */
+  readonly isWaiting = (): boolean => this.#queue.length > 0
 
   /** Stores what waits. */
   readonly retry = (): Promise<void> => {
@@ -70,7 +74,6 @@ class JobChanges {
     if (state.problem === problem && state.held.length === 0 && held.length === 0) return
     this.#state = state
     this.#watchers.forEach((watcher) => watcher())
-    askBeforeLeaving()
   }
 
   async #storeAll(): Promise<void> {
@@ -91,6 +94,7 @@ class JobChanges {
       entry.done(error === undefined)
     }
     this.#running = undefined
+    askBeforeLeaving()
   }
 
   async #store({ edit, stamp }: Held): Promise<Error | undefined> {
@@ -117,9 +121,9 @@ export function changesOf(jobId: string): JobChanges {
 
 const ask = (event: BeforeUnloadEvent) => event.preventDefault()
 
-/** Leaving the page while something waits is asked about. */
+/** Leaving the page while something waits, or is on its way to the store, is asked about. */
 function askBeforeLeaving() {
-  const isWaiting = [...jobs.values()].some((changes) => changes.get().held.length > 0)
+  const isWaiting = [...jobs.values()].some((changes) => changes.isWaiting())
   if (isWaiting) addEventListener('beforeunload', ask)
   else removeEventListener('beforeunload', ask)
 }
