@@ -1,66 +1,87 @@
 import { seededRandom } from '../../src/core/base/numeric/random'
 import { type Forecast, forecastPull } from '../../src/core/physics/processes/forecast'
 import { type DrawnPull, drawnPull } from './pulls'
+import { type WorldPull, worldPull } from './pullWorld'
 
-/** Forecasts of pulls by a model that is not the forecast's own: how far off, from a third of the way on. */
+/** Forecasts of pulls of two models that are not the forecast's own: how near, how wide, how often it cannot tell or errs on "never". */
 
-const PULLS = 200
+const PULLS = Number(process.argv[2] ?? 100)
+const SEEDS = (process.argv[3] ?? '911').split(',').map(Number)
 const NEAR = 0.25
 const SHARES = [1 / 3, 1 / 2, 2 / 3, 0.9] as const
+const TOLD = [20, 40, 60] as const
+
+type Drawn = Pick<WorldPull, 'guess' | 'points' | 'arrival' | 'target'> & { readonly isWet: boolean }
 
 const percent = (part: number, whole: number) => `${((100 * part) / Math.max(whole, 1)).toFixed(1)} %`
-const seenUntil = ({ points }: DrawnPull, seconds: number) =>
-  points.filter((point) => point.seconds <= seconds)
 const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? NaN
 
-const random = seededRandom(Number(process.argv[2] ?? 508))
-const pulls = Array.from({ length: PULLS }, () => drawnPull(random))
-const arriving = pulls.filter(({ arrival }) => arrival !== undefined)
-const lost = pulls.filter(({ arrival }) => arrival === undefined)
-console.log(
-  `${PULLS} pulls to 500 microns: ${arriving.length} get there, ${lost.length} never; median ${(median(arriving.map(({ arrival }) => arrival!)) / 60).toFixed(1)} min`,
-)
-let [calls, milliseconds] = [0, 0]
-/** Arrival that is forecast after each of some times, s. */
-function asked(pull: DrawnPull, times: readonly number[]): Forecast[] {
-  return times.map((seconds) => {
-    const start = performance.now()
-    const forecast = forecastPull(pull.guess, seenUntil(pull, seconds), pull.target)
-    milliseconds += performance.now() - start
-    calls += 1
-    return forecast
-  })
+let [asked, milliseconds] = [0, 0]
+function forecast({ guess, points, target }: Drawn, seconds: number): Forecast {
+  const seen = points.filter((point) => point.seconds <= seconds)
+  const start = performance.now()
+  const answer = forecastPull(guess, seen, target)
+  milliseconds += performance.now() - start
+  asked += 1
+  return answer
 }
-const answers = arriving.map((pull) =>
-  asked(
-    pull,
-    SHARES.map((share) => share * pull.arrival!),
-  ),
-)
-SHARES.forEach((share, at) => {
-  const offs = arriving.map((pull, i) => {
-    const { seconds } = answers[i]![at]!
-    return seconds === undefined ? Infinity : Math.abs(seconds / pull.arrival! - 1)
-  })
-  const wet = offs.filter((_off, i) => arriving[i]!.water > 0)
-  const dry = offs.filter((_off, i) => arriving[i]!.water === 0)
-  const within = (all: readonly number[]) => percent(all.filter((off) => off <= NEAR).length, all.length)
-  const inside = answers.filter((all, i) => {
-    const [from, to] = all[at]!.range
-    return from <= arriving[i]!.arrival! && (to ?? Infinity) >= arriving[i]!.arrival!
-  })
+
+type Asked = { readonly pull: Drawn & { readonly arrival: number }; readonly answer: Forecast }
+const off = ({ pull, answer: { seconds } }: Asked) => Math.abs((seconds ?? Infinity) / pull.arrival - 1)
+const isInside = ({ pull: { arrival }, answer: { range } }: Asked) =>
+  range[0] <= arrival && (range[1] ?? Infinity) >= arrival
+
+function row(share: number, all: readonly Asked[]): string {
+  const told = all.filter(({ answer }) => answer.isTold)
+  const never = all.filter(({ answer }) => answer.isTold && answer.seconds === undefined)
+  const within = (of: readonly Asked[]) => percent(of.filter((each) => off(each) <= NEAR).length, of.length)
+  const wet = told.filter(({ pull }) => pull.isWet)
+  const dry = told.filter(({ pull }) => !pull.isWet)
+  return [
+    `seen ${(share * 100).toFixed(0).padStart(3)} %: within 25 % ${within(told)} (dry ${within(dry)}, wet ${within(wet)})`,
+    `cannot tell ${percent(all.length - told.length, all.length)}`,
+    `inside its range ${percent(all.filter(isInside).length, all.length)}`,
+    `false never ${percent(never.length, all.length)}`,
+    `median off ${(100 * median(told.map(off))).toFixed(1)} %`,
+  ].join(', ')
+}
+
+function report(name: string, pulls: readonly Drawn[]): void {
+  const arriving = pulls.filter((pull): pull is Asked['pull'] => pull.arrival !== undefined)
+  const lost = pulls.filter(({ arrival }) => arrival === undefined)
+  const minutes = median(arriving.map(({ arrival }) => arrival)) / 60
   console.log(
-    `seen ${(share * 100).toFixed(0).padStart(3)} %: within 25 % ${within(offs)} (dry ${within(dry)}, wet ${within(wet)}), median off ${(100 * median(offs)).toFixed(1)} %, said never ${offs.filter((off) => off === Infinity).length}, inside its range ${percent(inside.length, answers.length)}`,
+    `${name}: ${pulls.length} pulls, ${arriving.length} get there (median ${minutes.toFixed(1)} min), ${lost.length} never`,
   )
-})
-const TOLD = [10, 20, 40, 60] as const
-const told = lost.map((pull) =>
-  asked(
-    pull,
-    TOLD.map((minutes) => minutes * 60),
-  ).map(({ seconds }) => seconds === undefined),
-)
-console.log(
-  `never: told after ${TOLD.join(', ')} min ${TOLD.map((_minutes, i) => percent(told.filter((each) => each[i]).length, told.length)).join(', ')}`,
-)
-console.log(`${(milliseconds / calls).toFixed(2)} ms a forecast`)
+  for (const share of SHARES)
+    console.log(
+      `  ${row(
+        share,
+        arriving.map((pull) => ({ pull, answer: forecast(pull, share * pull.arrival) })),
+      )}`,
+    )
+  const toldNever = TOLD.map((at) =>
+    percent(
+      lost.filter((pull) => {
+        const { isTold, seconds } = forecast(pull, at * 60)
+        return isTold && seconds === undefined
+      }).length,
+      lost.length,
+    ),
+  )
+  console.log(`  never: told after ${TOLD.join(', ')} min ${toldNever.join(', ')}`)
+}
+
+const asDrawn = ({ water, ...pull }: DrawnPull): Drawn => ({ ...pull, isWet: water > 0 })
+for (const seed of SEEDS) {
+  const [first, second] = [seededRandom(seed), seededRandom(seed + 1)]
+  report(
+    `second model, seed ${seed}`,
+    Array.from({ length: PULLS }, () => asDrawn(drawnPull(first))),
+  )
+  report(
+    `third model, seed ${seed}`,
+    Array.from({ length: PULLS }, () => worldPull(second)),
+  )
+}
+console.log(`${(milliseconds / asked).toFixed(0)} ms a forecast`)

@@ -1,206 +1,235 @@
-import { levenbergMarquardt } from 'ml-levenberg-marquardt'
+import { anneal } from '../../base/numeric/annealing'
+import { seededRandom } from '../../base/numeric/random'
+import { UNITS } from '../../base/units/units'
 
 /** One look at the vacuum gauge with the valve to the pump shut. s from the shutting, Pa. */
 export type DecayPoint = { readonly seconds: number; readonly pascals: number }
 
-/** What makes a vacuum rise. */
+/** What makes a vacuum rise, as far as a curve can show it. */
 export const DECAY_CAUSES = ['tight', 'leak', 'moisture', 'both'] as const
 export type DecayCause = (typeof DECAY_CAUSES)[number]
 
-/** A curve: P0 + rate t + amount (1 - e^(-t / settling)). Pa, Pa/s, s. */
+/** A curve: P0 + rate t + amount (1 - e^(-t / settling)) + gas of the oil, oil (1 - e^(-t / fading)). Pa, Pa/s, s. */
 export type DecayCurve = {
   readonly start: number
   readonly rate: number
   readonly amount: number
   readonly settling: number
+  readonly oil: number
+  readonly fading: number
 }
 
 export type DecayFit = {
-  /** what it is; undefined where the log does not tell yet */
+  /** what it is; undefined where the log does not tell */
   readonly cause: DecayCause | undefined
   readonly likeliest: DecayCause
   /** of one */
   readonly chances: Readonly<Record<DecayCause, number>>
+  /** the middle of the curves that fit */
   readonly curve: DecayCurve
   readonly seconds: number
 }
 
-/** [practice] a wet film settles in one to several minutes; what settles slower looks like a leak until it is watched longer. */
-const SETTLING = { least: 40, usual: 115, most: 400 } as const
-/** Looks that a verdict needs, and the time: with less no shape is seen. */
-const LEAST_POINTS = 8
+const MICRON = UNITS.micron.si
+const PER_MINUTE = MICRON / 60
+
+/** Looks that a shape needs, and the time: with less none is seen. */
+const LEAST_POINTS = 6
 const LEAST_SECONDS = 150
-/** A verdict is given from this chance on: few are wrong then, and few wait (docs/work.md). */
-const SURE = 0.75
-/** [practice] scatter of a gauge below which a log is not believed, of its reading. */
-const LEAST_SCATTER = 0.01
-const ITERATIONS = 60
 
-export const decayAt = ({ start, rate, amount, settling }: DecayCurve, seconds: number): number =>
-  start + rate * seconds + amount * (1 - Math.exp(-seconds / settling))
+export const decayAt = (
+  { start, rate, amount, settling, oil, fading }: DecayCurve,
+  seconds: number,
+): number =>
+  start +
+  rate * seconds +
+  amount * (1 - Math.exp(-seconds / settling)) +
+  oil * (1 - Math.exp(-seconds / fading))
 
-type Shape = { readonly rises: boolean; readonly settles: boolean }
-const SHAPES: Readonly<Record<DecayCause, Shape>> = {
-  tight: { rises: false, settles: false },
-  leak: { rises: true, settles: false },
-  moisture: { rises: false, settles: true },
-  both: { rises: true, settles: true },
+/** What is not known of a decay, each a normal deviate of its own. */
+const UNKNOWNS = ['start', 'leak', 'water', 'settling', 'oil', 'fading', 'scatter'] as const
+
+/** The first look is off the curve by about this share. */
+const START_SPREAD = 0.05
+/** [practice] most circuits let nothing in that a decay could show; a leak that does lets in from a few microns a minute on. */
+const LEAK = { none: 0.6, least: 0.02, from: 4, to: 3000 } as const
+/** [practice] what settles: a trace, or water that stands at its vapour pressure, microns. */
+/** [practice] a leak of this many microns a minute is never taken for a dry circuit. */
+const SHOWN_LEAK = 9
+/** It is dry where the best curve that leaks fits worse than the best of all by this, of the log of the likelihood. */
+const FITS_WORSE = 4
+const WATER = { none: 0.55, least: 1, from: 120, to: 25_000 } as const
+/** [practice] a wet film settles in one to several minutes, a cold or covered one in a quarter of an hour. s */
+const SETTLING = { usual: 170, spread: 0.75 } as const
+/** [practice] oil gives off some microns a minute at first (handbook 08: up to 30), and fades in ten minutes to an hour. */
+const OIL = { from: 0.3, to: 40 } as const
+const FADING = { from: 450, to: 3000 } as const
+/** [practice] a vacuum gauge scatters by about one in a hundred of its reading. */
+const SCATTER = { usual: 0.009, spread: 0.7, least: 0.004 } as const
+
+/** Share of a normal distribution below a deviate (logistic approximation, within 1 %). */
+const shareBelow = (deviate: number) => 1 / (1 + Math.exp(-1.702 * deviate))
+const logBetween = (from: number, to: number, share: number) => from * (to / from) ** share
+
+type Mixture = { readonly none: number; readonly least: number; readonly from: number; readonly to: number }
+/** A figure that is mostly next to nothing, and else lies somewhere over a wide range. */
+function mixed({ none, least, from, to }: Mixture, deviate: number): number {
+  const share = shareBelow(deviate)
+  return share < none
+    ? logBetween(least, from, share / none)
+    : logBetween(from, to, (share - none) / (1 - none))
 }
 
-/** Rises over the whole log as shares of the start: a smaller one is none. */
-const RISES = logSteps(1, 14, 10)
-/** What the leak makes of the rise where both are at work; less of either is a trace that the noise hides. */
-const PARTS = [0.3, 0.4, 0.5, 0.6, 0.7] as const
-const SETTLINGS = logSteps(SETTLING.least, SETTLING.most, 9)
-/** How far the time of a film strays from the usual, as a logarithm. */
-const SETTLING_SPREAD = 0.45
-
-function logSteps(from: number, to: number, count: number): number[] {
-  return Array.from({ length: count }, (_step, i) => from * (to / from) ** (i / (count - 1)))
+/** A leak that certainly is one. */
+function leaking(deviate: number): number {
+  return logBetween(SHOWN_LEAK, LEAK.to, shareBelow(deviate) ** 2)
 }
+
+type Drawn = { readonly curve: DecayCurve; readonly scatter: number }
+
+function drawnCurve(first: number, deviates: readonly number[], leakOf: (deviate: number) => number): Drawn {
+  const [start, leak, water, settling, oil, fading, scatter] = deviates as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ]
+  const fades = logBetween(FADING.from, FADING.to, shareBelow(fading))
+  const curve = {
+    start: first * Math.exp(START_SPREAD * start),
+    rate: leakOf(leak) * PER_MINUTE,
+    amount: mixed(WATER, water) * MICRON,
+    settling: SETTLING.usual * Math.exp(SETTLING.spread * settling),
+    oil: logBetween(OIL.from, OIL.to, shareBelow(oil)) * PER_MINUTE * fades,
+    fading: fades,
+  }
+  return { curve, scatter: Math.max(SCATTER.usual * Math.exp(SCATTER.spread * scatter), SCATTER.least) }
+}
+
+/** Looks of a long log brought together: this many are enough for a shape, and no more are independent of each other. */
+const MOST_POINTS = 32
+
+type Bin = { readonly seconds: number; readonly log: number }
 
 /** Logarithms of the readings at their times: a vacuum gauge errs by a share of what it shows. */
-type Log = { readonly time: readonly number[]; readonly log: readonly number[]; readonly seconds: number }
-
-/** One way a curve may run, its rise and its amount as shares of the start. */
-type Cell = { readonly rise: number; readonly amount: number; readonly settling: number }
-type Scored = Cell & { readonly start: number; readonly weight: number }
-
-/** How far a curve is from the usual before anything is read: log of its weight. */
-const expected = ({ amount, settling }: Cell): number =>
-  amount === 0 ? 0 : -((Math.log(settling / SETTLING.usual) / SETTLING_SPREAD) ** 2) / 2
-
-/** How well a curve fits where only its start is free: log of the likelihood with the scatter integrated out. */
-function weigh({ time, log, seconds }: Log, cell: Cell): Scored {
-  const away = log.map((each, i) => {
-    const at = time[i] as number
-    const share = 1 + (cell.rise * at) / seconds + cell.amount * (1 - Math.exp(-at / cell.settling))
-    return each - Math.log(share)
-  })
-  const mean = away.reduce((sum, each) => sum + each, 0) / away.length
-  const left = away.reduce((sum, each) => sum + (each - mean) ** 2, 0)
-  const freedom = away.length - 1
-  const weight = (-freedom / 2) * Math.log(left / freedom + LEAST_SCATTER ** 2) + expected(cell)
-  return { ...cell, start: Math.exp(mean), weight }
-}
-
-/** Every curve of a shape; each is as likely as any other before it is compared. */
-function cellsOf({ rises, settles }: Shape): Cell[] {
-  const parts = rises && settles ? PARTS : rises ? [1] : [0]
-  const totals = rises || settles ? RISES : [0]
-  const settlings = settles ? SETTLINGS : [SETTLING.usual]
-  return totals.flatMap((total) =>
-    parts.flatMap((part) =>
-      settlings.map((settling) => ({ rise: total * part, amount: total * (1 - part), settling })),
-    ),
-  )
-}
-const CELLS = Object.fromEntries(DECAY_CAUSES.map((cause) => [cause, cellsOf(SHAPES[cause])])) as Record<
-  DecayCause,
-  Cell[]
->
-
-/** What all curves of a shape weigh before anything is read. */
-const massOf = (cells: readonly Cell[]): number =>
-  cells.reduce((sum, cell) => sum + Math.exp(expected(cell)), 0)
-
-type Weight = { readonly best: Scored; readonly log: number }
-
-/** Likelihood of a shape: the mean over its curves. @param ceiling highest plateau that water can make, Pa */
-function shapeWeight(log: Log, cause: DecayCause, ceiling: number): Weight {
-  const all = CELLS[cause].map((cell) => weigh(log, cell))
-  const possible = all.filter(({ start, amount }) => start * (1 + amount) <= ceiling || amount === 0)
-  const cells = possible.length > 0 ? possible : all
-  const best = cells.reduce((a, b) => (b.weight > a.weight ? b : a))
-  const sum = cells.reduce((total, { weight }) => total + Math.exp(weight - best.weight), 0)
-  return { best, log: possible.length > 0 ? best.weight + Math.log(sum / massOf(CELLS[cause])) : -Infinity }
-}
-
-/** The curve of a shape by least squares of the logarithms, begun at the best of the coarse ones. */
-function fitted({ time, log, seconds }: Log, shape: Shape, from: Scored): DecayCurve {
-  const begin = [
-    from.start,
-    shape.rises ? (from.rise * from.start) / seconds : 0,
-    shape.settles ? from.amount * from.start : 0,
-    from.settling,
-  ]
-  const free = [true, shape.rises, shape.settles, shape.settles]
-  const pick = (values: readonly number[]) => values.filter((_each, i) => free[i])
-  const whole = (values: readonly number[]): DecayCurve => {
-    let next = 0
-    const [start, rate, amount, settling] = begin.map((value, i) =>
-      free[i] ? (values[next++] as number) : value,
-    )
-    return { start: start!, rate: rate!, amount: amount!, settling: settling! }
-  }
-  const most = begin[0]! * 1e3
-  const { parameterValues } = levenbergMarquardt(
-    { x: [...time], y: [...log] },
-    (values) => {
-      const curve = whole(values)
-      return (at) => Math.log(Math.max(decayAt(curve, at), 1e-3))
-    },
-    {
-      initialValues: pick(begin),
-      minValues: pick([begin[0]! / 10, 0, 0, SETTLING.least]),
-      maxValues: pick([begin[0]! * 10, most / seconds, most, SETTLING.most]),
-      // steps of the derivative in the size of each value
-      gradientDifference: pick(begin).map((value) => Math.max(Math.abs(value) * 1e-4, 1e-9)),
-      damping: 0.01,
-      maxIterations: ITERATIONS,
-      errorTolerance: 1e-10,
-    },
-  )
-  const curve = whole(parameterValues)
-  return isFinite(Object.values(curve).reduce((sum, each) => sum + each, 0)) ? curve : whole(pick(begin))
-}
-
-/** Looks of a long log brought together: this many are enough for a shape. */
-const MOST_POINTS = 120
-
-function thinned(points: readonly DecayPoint[]): Log {
+function binned(points: readonly DecayPoint[]): Bin[] {
   const known = points.filter(({ pascals, seconds }) => pascals > 0 && Number.isFinite(seconds))
-  const width = Math.ceil(known.length / MOST_POINTS)
-  const bins = Array.from({ length: Math.ceil(known.length / width) }, (_bin, i) =>
-    known.slice(i * width, (i + 1) * width),
-  )
+  const width = Math.max(1, Math.ceil(known.length / MOST_POINTS))
+  const first = known[0]?.seconds ?? 0
   const mean = (bin: readonly DecayPoint[], of: (point: DecayPoint) => number) =>
     bin.reduce((sum, point) => sum + of(point), 0) / bin.length
-  const first = known[0]?.seconds ?? 0
+  return Array.from({ length: Math.ceil(known.length / width) }, (_bin, i) => {
+    const bin = known.slice(i * width, (i + 1) * width)
+    return {
+      seconds: mean(bin, ({ seconds }) => seconds - first),
+      log: mean(bin, ({ pascals }) => Math.log(pascals)),
+    }
+  })
+}
+
+/** Log of the likelihood of what was seen on one curve. @param ceiling Pa: water stands no higher */
+function fitOf(bins: readonly Bin[], { curve, scatter }: Drawn, ceiling: number): number {
+  if (curve.start + curve.amount > ceiling && curve.amount > WATER.from * MICRON) return -Infinity
+  let sum = 0
+  for (const { seconds, log } of bins) sum += ((log - Math.log(decayAt(curve, seconds))) / scatter) ** 2
+  return -sum / 2 - bins.length * Math.log(scatter)
+}
+
+/** [practice] what stands this share under its highest look falls: no curve of a closed circuit does, nothing is said of it. */
+const FALLS = 0.06
+
+/** Whether it falls after it stood higher, the first look counted. */
+function isFalling(bins: readonly Bin[]): boolean {
+  const highest = bins.reduce((most, { log }) => Math.max(most, log), -Infinity)
+  return (bins.at(-1) as Bin).log < highest + Math.log(1 - FALLS)
+}
+
+const MEMBERS = 400
+const MOVES = 2
+const SEED = 2708
+
+/** [practice] air that comes in this fast is a leak, Pa/s: slower than what oil gives off it is not looked for. */
+const IS_LEAK = 6 * PER_MINUTE
+/** [practice] handbook 08: water levels off from about 1,500 microns on; under a thousand it is a trace. Pa */
+const IS_WATER = 1000 * MICRON
+/** It is said that there is a leak, or water, from this chance on, and that there is none up to the other (docs/work.md). */
+const SURE = { leak: 0.85, noLeak: 0.03, water: 0.85, noWater: 0.15, noLeakBeside: 0.25 } as const
+
+/** Beside water a leak shows from this share of what the water makes on: less hides in it. */
+const BESIDE_WATER = 0.2
+
+const isWet = ({ start, amount }: DecayCurve) => start + amount >= IS_WATER && amount > WATER.from * MICRON
+function causeOfCurve(curve: DecayCurve, seconds: number): DecayCause {
+  const { rate, amount } = curve
+  if (isWet(curve)) return rate >= Math.max(IS_LEAK, (BESIDE_WATER * amount) / seconds) ? 'both' : 'moisture'
+  return rate >= IS_LEAK ? 'leak' : 'tight'
+}
+
+/** [practice] handbook 08: oil gives off nearly straight for ten minutes: as slow a rise is no leak before this, s. */
+const OIL_BENDS = 900
+const isAsOil = ({ rate }: DecayCurve, seconds: number) => seconds < OIL_BENDS && rate <= OIL.to * PER_MINUTE
+
+/** What is sure of the chances; undefined where it is not. */
+function sureOf({ leak, moisture, both }: DecayFit['chances']): DecayCause | undefined {
+  const [leaks, wets] = [leak + both, moisture + both]
+  if (wets >= SURE.water)
+    return both >= SURE.leak ? 'both' : both <= SURE.noLeakBeside ? 'moisture' : undefined
+  if (wets > SURE.noWater) return undefined
+  if (leaks >= SURE.leak) return 'leak'
+  return leaks <= SURE.noLeak ? 'tight' : undefined
+}
+
+const middle = (all: readonly number[]): number =>
+  [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] as number
+
+function middleCurve(curves: readonly DecayCurve[]): DecayCurve {
+  const of = (key: keyof DecayCurve) => middle(curves.map((curve) => curve[key]))
   return {
-    time: bins.map((bin) => mean(bin, ({ seconds }) => seconds - first)),
-    log: bins.map((bin) => mean(bin, ({ pascals }) => Math.log(pascals))),
-    seconds: (known.at(-1)?.seconds ?? 0) - first,
+    start: of('start'),
+    rate: of('rate'),
+    amount: of('amount'),
+    settling: of('settling'),
+    oil: of('oil'),
+    fading: of('fading'),
   }
 }
 
 /**
- * Leak, moisture, both or neither: the curves P0, P0 + r t, Pinf - (Pinf - P0) e^(-t / tau) and the two together are fitted
- * to a decay and weighed against each other (handbook 08) [physics].
+ * Leak, moisture, both or neither: curves that may be, of air that comes in, water that settles and gas that fades out of oil,
+ * are drawn and brought to what was seen; how many of them leak, and how many are wet, are the chances (handbook 08) [physics].
  * @param points in order of time; silent ones left out
  * @param ceiling vapour pressure of water at the coldest place, Pa: no moisture stands above it
  * @returns undefined for too few looks
  */
 export function fitDecay(points: readonly DecayPoint[], ceiling = Infinity): DecayFit | undefined {
-  const log = thinned(points)
-  if (log.time.length < LEAST_POINTS || !(log.seconds > 0)) return undefined
-  const weights = DECAY_CAUSES.map((cause) => shapeWeight(log, cause, ceiling))
-  const top = Math.max(...weights.map((each) => each.log))
-  const total = weights.reduce((sum, each) => sum + Math.exp(each.log - top), 0)
-  const chanceOf = (i: number) => Math.exp((weights[i] as Weight).log - top) / total
-  const chances = Object.fromEntries(DECAY_CAUSES.map((cause, i) => [cause, chanceOf(i)])) as Record<
-    DecayCause,
-    number
-  >
-  const likeliest = DECAY_CAUSES.reduce((a, b) => (chances[b] > chances[a] ? b : a))
-  const best = weights[DECAY_CAUSES.indexOf(likeliest)] as Weight
-  const curve = fitted(log, SHAPES[likeliest], best.best)
-  const isLong = log.seconds >= LEAST_SECONDS
-  return {
-    cause: isLong && chances[likeliest] >= SURE ? likeliest : undefined,
-    likeliest,
-    chances,
-    curve,
-    seconds: log.seconds,
+  const bins = binned(points)
+  const first = bins[0]
+  const seconds = (bins.at(-1)?.seconds ?? 0) - (first?.seconds ?? 0)
+  if (!first || bins.length < LEAST_POINTS || !(seconds > 0)) return undefined
+  const from = points.find(({ pascals }) => pascals > 0)?.pascals ?? Math.exp(first.log)
+  const annealed = (leakOf: (deviate: number) => number) => {
+    const evaluate = (deviates: readonly number[]) => {
+      const drawn = drawnCurve(from, deviates, leakOf)
+      return { of: drawn.curve, log: fitOf(bins, drawn, ceiling) }
+    }
+    const annealing = { dimensions: UNKNOWNS.length, members: MEMBERS, moves: MOVES, evaluate }
+    return anneal(annealing, seededRandom(SEED))
   }
+  const all = annealed((deviate) => mixed(LEAK, deviate))
+  const best = (of: typeof all) => of.reduce((most, { log }) => Math.max(most, log), -Infinity)
+  const curves = all.map(({ of }) => of)
+  const causes = curves.map((curve) => causeOfCurve(curve, seconds))
+  const chances = Object.fromEntries(
+    DECAY_CAUSES.map((cause) => [cause, causes.filter((each) => each === cause).length / causes.length]),
+  ) as Record<DecayCause, number>
+  const likeliest = DECAY_CAUSES.reduce((a, b) => (chances[b] > chances[a] ? b : a))
+  const curve = middleCurve(curves.filter((_curve, i) => causes[i] === likeliest))
+  const said = seconds >= LEAST_SECONDS && !isFalling(bins) ? sureOf(chances) : undefined
+  const isLeakOrOil =
+    (said === 'leak' && isAsOil(curve, seconds)) ||
+    (said === 'tight' && best(annealed(leaking)) >= best(all) - FITS_WORSE)
+  return { cause: isLeakOrOil ? undefined : said, likeliest, chances, curve, seconds }
 }

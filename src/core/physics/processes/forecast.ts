@@ -21,8 +21,10 @@ export type PullGuess = Pick<Pull, 'volume' | 'temperature' | 'pump' | 'ways' | 
 }
 
 export type Forecast = {
-  /** s from the start of the pull until the target; undefined where it does not get there */
+  /** s from the start of the pull until the target; undefined where it does not get there, or none of the courses does */
   readonly seconds: number | undefined
+  /** false where what may be lies too far apart to name a time */
+  readonly isTold: boolean
   /** eight in ten lie between, s; the end is open where it may never get there */
   readonly range: readonly [number, number | undefined]
   /** chance that it levels off above the target, of one */
@@ -65,15 +67,28 @@ const HELD = { from: 15, to: 700 } as const
 const SCATTER = 0.1
 /** The first look tells less of what is to come than the last: its scatter is this much wider. */
 const AGE = 1
-const INDEPENDENT = 16
+const INDEPENDENT = 7
 /** Looks that count: over the whole time, and over this share of it at its end. */
 const FAR_POINTS = 24
 const CLOSE_POINTS = 16
 const CLOSE_SHARE = 0.15
 const LIMIT = 24 * 3600
 const TENTH = 0.1
-/** It is told that it will not get there from this chance on. */
-const NEVER = 0.5
+/** It is told that it will not get there from this chance on, and only once it stands; that it will, up to the other (docs/work.md). */
+const NEVER = 0.85
+const ARRIVES = 0.15
+/** What may be lies too far apart to name a time where its end is this many times its beginning. */
+const TOO_WIDE = 3.2
+/** Wet pulls of other models are over a little sooner than half of the courses say (docs/work.md). */
+const MIDDLE = { dry: 0.5, wet: 0.4 } as const
+/** A pull stands where it fell by less than this over the last quarter of its time, as a logarithm. */
+const STANDS = 0.05
+const LAST = 0.75
+/**
+ * What is left of a pull is known worse than the courses say when it is little: how much earlier and later it may be, as
+ * logarithms, while the rest is a small share of what is over; the range never ends closer than this share after now.
+ */
+const REST = { earlier: 1.6, later: 0.5, share: 0.25, least: 0.12 } as const
 
 /** Share of a normal deviate's distribution below it (logistic approximation, within 1 %). */
 const shareBelow = (deviate: number) => 1 / (1 + Math.exp(-1.702 * deviate))
@@ -191,9 +206,44 @@ function drawn(problem: Problem): Course[] {
 const quantile = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(Math.floor(share * sorted.length), sorted.length - 1)] ?? Infinity
 
+/** Whether the gauge hardly falls any more: only then it may be said that it never gets there. */
+function standsStill(seen: readonly PullPoint[]): boolean {
+  const now = seen.at(-1)?.seconds ?? 0
+  const meanLog = (points: readonly PullPoint[]) =>
+    points.reduce((sum, { pascals }) => sum + Math.log(pascals), 0) / points.length
+  const last = seen.filter(({ seconds }) => seconds >= LAST * now)
+  const half = Math.floor(last.length / 2)
+  if (half === 0) return false
+  return meanLog(last.slice(0, half)) - meanLog(last.slice(half)) < STANDS
+}
+
+/** Eight in ten of the arrivals, widened where little is left. */
+function rangeOf(arrivals: readonly number[], now: number): Forecast['range'] {
+  const [from, middle, to] = [TENTH, 0.5, 1 - TENTH].map((share) => quantile(arrivals, share)) as [
+    number,
+    number,
+    number,
+  ]
+  if (now === 0) return [from, to === Infinity ? undefined : to]
+  const near = middle === Infinity ? 1 : Math.exp(-Math.max(middle / now - 1, 0) / REST.share)
+  const earliest =
+    from === Infinity
+      ? now * (1 + REST.least)
+      : now + Math.max(from - now, 0) * Math.exp(-REST.earlier * near)
+  if (to === Infinity) return [earliest, undefined]
+  const latest = now + Math.max(to - now, 0) * Math.exp(REST.later * near)
+  return [earliest, Math.max(latest, now * (1 + REST.least))]
+}
+
+/** Whether a time, or that there is none, may be named. */
+function isTold([from, to]: Forecast['range'], never: number, isNever: boolean): boolean {
+  if (isNever) return true
+  return never < ARRIVES && to !== undefined && to <= TOO_WIDE * from
+}
+
 /**
- * When a pull reaches its target: reckoned from volume, hoses, pump and water, corrected by what the gauge showed so far
- * (handbook 08) [physics]. Before anything is seen it is the reckoning alone.
+ * When a pull reaches its target: calculated from volume, hoses, pump and water, corrected by what the gauge showed so far
+ * (handbook 08) [physics]. Before anything is seen it is the calculation alone.
  * @param points so far, from the start of the pull at the atmosphere, Pa
  * @param target Pa
  */
@@ -211,10 +261,12 @@ export function forecastPull(
   const reached = arrivals.filter((each) => each < Infinity)
   const now = seen.at(-1)?.seconds ?? 0
   const never = 1 - reached.length / arrivals.length
-  const latest = quantile(arrivals, 1 - TENTH)
+  const range = rangeOf(arrivals, now)
+  const isNever = never >= NEVER && standsStill(seen)
   return {
-    seconds: never >= NEVER ? undefined : quantile(reached, 0.5),
-    range: [quantile(arrivals, TENTH), latest === Infinity ? undefined : latest],
+    isTold: isTold(range, never, isNever),
+    seconds: isNever || reached.length === 0 ? undefined : quantile(reached, guess.water > 0 ? MIDDLE.wet : MIDDLE.dry),
+    range,
     never,
     floor: mean(({ floor }) => floor),
     speedFactor: Math.exp(mean(({ speedFactor }) => Math.log(speedFactor))),

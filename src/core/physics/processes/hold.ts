@@ -1,12 +1,9 @@
-import { lineThrough } from '../../base/numeric/line'
 import { nitrogenPressureAt } from './nitrogen'
 
-/** One look at the gauge. Pa absolute; K of the gas where it was measured. */
-export type HoldPoint = {
-  readonly seconds: number
-  readonly pascals: number
-  readonly kelvin?: number | undefined
-}
+/** One look at the gauge. Pa absolute */
+export type HoldPoint = { readonly seconds: number; readonly pascals: number }
+/** One look at the clamp on the pipe, K */
+export type WarmthPoint = { readonly seconds: number; readonly kelvin: number }
 
 /** How well the instruments see. SI. */
 export type HoldErrors = {
@@ -31,7 +28,7 @@ export type Hold = {
   readonly change: number
   /** within which nothing is said, Pa */
   readonly error: number
-  /** change that the temperature explains, Pa */
+  /** change that the temperature explains, Pa; 0 where it is not measured */
   readonly byTemperature: number
   readonly isTemperatureMeasured: boolean
   readonly verdict: 'held' | 'falls' | 'rises'
@@ -41,55 +38,89 @@ export type Hold = {
   readonly seen: number
 }
 
-/** A fall is seen when it is this many errors large: the error is a limit already, not a standard deviation. */
-const SURE = 1
 const LEAST_POINTS = 2
+/** K of a gas that nobody measured. */
+const USUAL_KELVIN = 297
 
 const known = (points: readonly HoldPoint[]) =>
   points.filter(({ pascals, seconds }) => Number.isFinite(pascals) && Number.isFinite(seconds))
 
-/** Pressures as if the gas had stayed as warm as at the first point. */
-function corrected(points: readonly HoldPoint[]): { pressures: number[]; isMeasured: boolean } {
-  const [first, last] = [points[0] as HoldPoint, points.at(-1) as HoldPoint]
-  const isMeasured = first.kelvin !== undefined && last.kelvin !== undefined
-  if (!isMeasured) return { pressures: points.map(({ pascals }) => pascals), isMeasured }
-  let kelvin = first.kelvin as number
-  const pressures = points.map((point) => {
-    // between two looks at the clamp the last one holds
-    kelvin = point.kelvin ?? kelvin
-    return nitrogenPressureAt(point.pascals, kelvin, first.kelvin as number)
-  })
-  return { pressures, isMeasured }
+/** [practice] the first and the last look at the clamp may lie this far inside the hold: this share of it, two minutes at least. */
+const INSIDE_SHARE = 0.1
+const INSIDE_SECONDS = 120
+
+/** Whether looks at the clamp tell what the gas did over a hold: two at least, near its beginning and its end. */
+function covers(warmth: readonly WarmthPoint[], from: number, to: number): boolean {
+  const [first, last] = [warmth[0], warmth.at(-1)]
+  if (!first || !last || last.seconds <= first.seconds) return false
+  const inside = Math.max(INSIDE_SHARE * (to - from), INSIDE_SECONDS)
+  return first.seconds - from <= inside && to - last.seconds <= inside && last.seconds > from
+}
+
+/** K at a moment: between two looks by a straight line, before the first and after the last what those showed. */
+function kelvinAt(warmth: readonly WarmthPoint[], seconds: number): number {
+  const after = warmth.findIndex((each) => each.seconds >= seconds)
+  const [left, right] = [warmth[after - 1], warmth[after]]
+  if (!right) return (warmth.at(-1) as WarmthPoint).kelvin
+  if (!left || right.seconds === left.seconds) return right.kelvin
+  const share = (seconds - left.seconds) / (right.seconds - left.seconds)
+  return left.kelvin + share * (right.kelvin - left.kelvin)
+}
+
+/** What is read at an end is the mean of this share of the looks; of few it is one. */
+const END_SHARE = 0.1
+/** A gauge in steps is known no better than this share of its repeatability, however often it is read. */
+const LEAST_GAUGE = 0.5
+
+/**
+ * What changed from end to end. What the gas did between counts only where a clamp saw it, so the looks between are not asked.
+ * @returns Pa, and the looks at each end
+ */
+function betweenEnds(points: readonly HoldPoint[]): { readonly change: number; readonly count: number } {
+  const count = Math.max(1, Math.floor(points.length * END_SHARE))
+  const mean = (of: readonly HoldPoint[], key: keyof HoldPoint) =>
+    of.reduce((sum, point) => sum + point[key], 0) / of.length
+  const [head, tail] = [points.slice(0, count), points.slice(-count)]
+  const whole = (points.at(-1) as HoldPoint).seconds - (points[0] as HoldPoint).seconds
+  const between = mean(tail, 'seconds') - mean(head, 'seconds')
+  return { change: ((mean(tail, 'pascals') - mean(head, 'pascals')) * whole) / between, count }
 }
 
 /**
  * Judges nitrogen that is held in a closed volume: P2 (abs) = P1 (abs) x T2 / T1, the change that is left against what gauge
  * and clamp can tell (handbook 07) [physics].
  * @param points from the start of the hold, in order of time
+ * @param warmth looks at the clamp, in order of time; interpolated. One look, or looks that leave out an end, measure nothing
  * @returns undefined for fewer than two points, or where no time passed
  */
-export function judgeHold(points: readonly HoldPoint[], errors: HoldErrors = USUAL_ERRORS): Hold | undefined {
+export function judgeHold(
+  points: readonly HoldPoint[],
+  warmth: readonly WarmthPoint[] = [],
+  errors: HoldErrors = USUAL_ERRORS,
+): Hold | undefined {
   const seen = known(points)
   const [first, last] = [seen[0], seen.at(-1)]
   if (seen.length < LEAST_POINTS || !first || !last || last.seconds <= first.seconds) return undefined
   const seconds = last.seconds - first.seconds
-  const { pressures, isMeasured } = corrected(seen)
-  const line = lineThrough(
-    seen.map((point) => point.seconds),
-    pressures,
-  )
-  const change = (line?.slope ?? 0) * seconds
-  const kelvin = isMeasured ? errors.measuredKelvin : errors.guessedKelvin
-  const byKelvin = first.pascals * (kelvin / (first.kelvin ?? 297))
-  // two ends of a line through many looks are known better than one look
-  const byGauge = errors.repeatability * Math.min(1, 2 / Math.sqrt(seen.length))
+  const isMeasured = covers(warmth, first.seconds, last.seconds)
+  const begin = isMeasured ? kelvinAt(warmth, first.seconds) : USUAL_KELVIN
+  const steady = seen.map((point) => ({
+    seconds: point.seconds,
+    pascals: isMeasured
+      ? nitrogenPressureAt(point.pascals, kelvinAt(warmth, point.seconds), begin)
+      : point.pascals,
+  }))
+  const { change, count } = betweenEnds(steady)
+  const byKelvin = first.pascals * ((isMeasured ? errors.measuredKelvin : errors.guessedKelvin) / begin)
+  // means of many looks are known better than one look, as far as its steps let them
+  const byGauge = errors.repeatability * Math.max(1 / Math.sqrt(count), LEAST_GAUGE)
   const error = byGauge + byKelvin
-  const verdict = Math.abs(change) <= SURE * error ? 'held' : change < 0 ? 'falls' : 'rises'
+  const verdict = Math.abs(change) <= error ? 'held' : change < 0 ? 'falls' : 'rises'
   return {
     seconds,
     change,
     error,
-    byTemperature: last.pascals - first.pascals - change,
+    byTemperature: isMeasured ? last.pascals - first.pascals - change : 0,
     isTemperatureMeasured: isMeasured,
     verdict,
     leastSeen: error / seconds,

@@ -1,4 +1,5 @@
 import { fromSI } from '../../base/units/convert'
+import { pounds } from '../../base/units/weightText'
 import { lastMark, looksOf, type WorkLog } from './series'
 import type { Verdict } from './told'
 import { type Weighed, weighed } from './weighing'
@@ -19,15 +20,28 @@ const CLOSE_EXACT = 0.003
 
 const ounces = (kg: number) => `${fromSI(Math.abs(kg), 'oz').toFixed(1)} oz`
 
-function verdictOf(left: number | undefined, close: number): Verdict {
-  const onTheWay = 'Liquid into the liquid side; blends leave the cylinder as liquid, always.'
-  if (left === undefined)
-    return { limit: 'waiting', missing: ['the weight that is to go in: its job'], sentence: onTheWay }
+function verdictOf(moved: number, wanted: number | undefined, close: number): Verdict {
+  if (wanted === undefined)
+    return {
+      limit: 'waiting',
+      missing: ['the weight that is to go in: its job'],
+      sentence: `${pounds(moved)} went in.`,
+    }
+  const left = wanted - moved
+  const sentence = `${pounds(moved)} of ${pounds(wanted)}`
   if (Math.abs(left) <= close)
-    return { limit: 'passed', missing: [], sentence: 'As calculated: shut the cylinder.' }
-  if (left > 0) return { limit: 'waiting', missing: [`${ounces(left)} more`], sentence: onTheWay }
-  const sentence = `${ounces(left)} over: that is trimmed out, not left in.`
-  return { limit: 'failed', missing: [`${ounces(left)} out again`], sentence }
+    return { limit: 'passed', missing: [], sentence: `${sentence}: as calculated.` }
+  if (left > 0)
+    return {
+      limit: 'waiting',
+      missing: [`${ounces(left)} more`],
+      sentence: `${sentence}, ${pounds(left)} to go.`,
+    }
+  return {
+    limit: 'failed',
+    missing: [`${ounces(left)} out again: what is over is trimmed out, not left in`],
+    sentence: `${sentence}, ${ounces(left)} over.`,
+  }
 }
 
 /**
@@ -47,7 +61,11 @@ export function judgeCharge(
   const close = isExact ? CLOSE_EXACT : CLOSE
   const left = wanted === undefined ? undefined : wanted - (weight?.moved ?? 0)
   const judged = { isShut, weight, left, close }
-  if (weight) return { ...judged, ...verdictOf(left, close) }
-  const sentence = 'Zero is what the scale shows at the first look.'
-  return { ...judged, limit: 'waiting', missing: ['a look at the scale'], sentence }
+  if (weight) return { ...judged, ...verdictOf(weight.moved, wanted, close) }
+  return {
+    ...judged,
+    limit: 'waiting',
+    missing: ['a look at the scale'],
+    sentence: 'Nothing is weighed yet.',
+  }
 }

@@ -33,6 +33,16 @@ const WATER = { from: 0.2, to: 1.1 } as const
 const GAUGE_RATIO = 3.5
 const SWAPPED = 0.8
 
+/** [practice] a vacuum is at its target when looks half a minute apart are, and none between is above it. */
+const STAYS_SECONDS = 30
+
+/** Whether the last looks stand at a target or below it for long enough: one look is a flicker. */
+function staysBelow(looks: readonly Look[], target: number): boolean {
+  const above = looks.findLastIndex(({ value }) => value > target)
+  const [first, last] = [looks[above + 1], looks.at(-1)]
+  return first !== undefined && last !== undefined && last.seconds - first.seconds >= STAYS_SECONDS
+}
+
 function isStalled(looks: readonly Look[]): boolean {
   const last = looks.at(-1)
   if (!last) return false
@@ -81,8 +91,9 @@ export function judgePull(
   const [system, pump] = [looks.at(-1)?.value, looksOf(log, 'pumpVacuum', atmosphere).at(-1)?.value]
   const boilsBelow = waterVapourPressure(coldest)
   const sweep = lastMark(log, 'sweep')?.seconds ?? 0
-  const isReached = system !== undefined && system <= target
-  const stands = !isReached && isStalled(since(looks, sweep))
+  const isBelow = system !== undefined && system <= target
+  const isReached = isBelow && staysBelow(looks, target)
+  const stands = !isBelow && isStalled(since(looks, sweep))
   const state = system === undefined ? 'starting' : isReached ? 'reached' : stands ? 'stalled' : 'falling'
   const stall = stands && system !== undefined ? stallOf(system, boilsBelow) : undefined
   const gauges = gaugesOf(system, pump)
@@ -93,7 +104,9 @@ export function judgePull(
         ? STALLS[stall]
         : state === 'starting'
           ? 'Nothing is read yet.'
-          : 'It falls.'
+          : isBelow
+            ? 'Just at the target.'
+            : 'It falls.'
   return {
     system,
     pump,
@@ -103,7 +116,13 @@ export function judgePull(
     boils: system !== undefined && system < boilsBelow,
     gauges,
     limit: isReached ? 'passed' : 'waiting',
-    missing: isReached ? [] : [`pull on, to ${Math.round(target / MICRON)} microns`],
+    missing: isReached
+      ? []
+      : [
+          isBelow
+            ? 'one more look at the target, half a minute later'
+            : `pull on, to ${Math.round(target / MICRON)} microns`,
+        ],
     sentence: `${said}${gauges ? GAUGE_SENTENCES[gauges] : ''}`,
   }
 }

@@ -1,7 +1,7 @@
 import { attempt } from '../../base/errors/orzoError'
 import { toKelvin } from '../../base/units/convert'
 import { UNITS } from '../../base/units/units'
-import { type Hold, type HoldPoint, judgeHold } from '../../physics/processes/hold'
+import { type Hold, judgeHold } from '../../physics/processes/hold'
 import { refrigerantLeak, throughputOf } from '../../physics/processes/leakRate'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
@@ -10,7 +10,8 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Plan } from '../plan/plan'
 import type { TestPressure } from '../plan/testPressure'
 import { minutesLeft } from './minutesLeft'
-import { lastMark, lookAt, looksOf, markAfter, since, until, type WorkLog } from './series'
+import { fromMark, lastMark, type Look, looksOf, markAfter, until, type WorkLog } from './series'
+import { type OverLimit, overLimit, overSentence } from './testLimit'
 import type { Verdict } from './told'
 
 /** What a nitrogen test says while it holds. SI */
@@ -18,7 +19,9 @@ export type TestJudged = Verdict & {
   readonly pressure: number | undefined
   /** next step that is gone to, Pa over the air; undefined at the target */
   readonly nextStep: number | undefined
-  readonly state: 'filling' | 'settling' | 'holding' | 'held' | 'falls' | 'rises'
+  readonly state: 'over' | 'too-warm' | 'filling' | 'settling' | 'holding' | 'held' | 'falls' | 'rises'
+  /** a look above the limit of what is connected; undefined where there is none */
+  readonly over: OverLimit | undefined
   /** s since the last step, and how long it settles */
   readonly settled: number | undefined
   readonly hold: Hold | undefined
@@ -99,8 +102,9 @@ export const leakText = (kg: number): string => {
 
 type Figures = Omit<TestJudged, keyof Verdict>
 
-function sentenceOf(judged: Figures): string {
-  const { state, hold, wanted, leastSeen, seen, nextStep, isLow, settled } = judged
+function sentenceOf(judged: Figures, setup: TestSetup): string {
+  const { state, hold, wanted, leastSeen, seen, nextStep, isLow, settled, over } = judged
+  if (over && (state === 'over' || state === 'too-warm')) return overSentence(over, setup)
   const could =
     leastSeen === undefined ? '' : ` Smaller leaks than about ${leakText(leastSeen)} it cannot see: bubbles.`
   if (state === 'filling' && nextStep === undefined)
@@ -112,7 +116,7 @@ function sentenceOf(judged: Figures): string {
   if (state === 'settling')
     return 'It settles: the gas is still warm from filling. The clock has not started.'
   if (!hold) return 'The clock runs.'
-  const change = `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, corrected for temperature`
+  const change = `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
   if (state === 'falls')
     return `It falls: ${change}${seen === undefined ? '' : `, about ${leakText(seen)}`}. Bubbles: joints made today first, then stems, cores, caps, where oil is.`
   if (state === 'rises')
@@ -123,56 +127,74 @@ function sentenceOf(judged: Figures): string {
   return `So far ${change}; ${minutes(wanted - hold.seconds)} min more.${could}`
 }
 
+type Stage = {
+  readonly start: number | undefined
+  readonly nextStep: number | undefined
+  readonly settled: number | undefined
+  readonly hold: Hold | undefined
+  readonly wanted: number
+  readonly over: OverLimit | undefined
+}
+
+/** Where a test stands. What is over the limit comes before everything. */
+function stateOf({ start, nextStep, settled, hold, wanted, over }: Stage): TestJudged['state'] {
+  if (over) return over.by === 'filling' ? 'over' : 'too-warm'
+  if (start === undefined)
+    return nextStep === undefined && settled !== undefined && settled < SETTLE_SECONDS
+      ? 'settling'
+      : 'filling'
+  if (hold?.verdict === 'falls' || hold?.verdict === 'rises') return hold.verdict
+  return hold !== undefined && hold.seconds >= wanted ? 'held' : 'holding'
+}
+
+/** The next step that is gone to; undefined at the target. @param gauge Pa over the air */
+function nextOf({ steps }: TestSetup, gauge: number): number | undefined {
+  const target = steps.at(-1)
+  if (target === undefined || gauge >= target - AT_STEP) return undefined
+  return steps.find((step) => step > gauge + AT_STEP)
+}
+
+/** The hold of the last time the regulator was shut, by looks at gauge and clamp. */
+function heldOf(log: WorkLog, pressures: readonly Look[], start: number | undefined, atmosphere: number) {
+  if (start === undefined) return { inside: undefined, hold: undefined }
+  // what falls because it is bled off is no leak
+  const bled = markAfter(log, 'stop', start)?.seconds
+  const [held, warmth] = [pressures, looksOf(log, 'gasTemp', atmosphere)].map((looks) =>
+    until(fromMark(looks, start), bled),
+  ) as [Look[], Look[]]
+  const hold = judgeHold(
+    held.map(({ seconds, value }) => ({ seconds, pascals: value })),
+    warmth.map(({ seconds, value }) => ({ seconds, kelvin: value })),
+  )
+  return { inside: held[0]?.value, hold }
+}
+
 /** Judges a pressure test: steps, settling, then the hold, corrected for temperature (handbook 07). @param now s of the log */
 export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudged {
-  const pressures = looksOf(log, 'testPressure', setup.atmosphere)
-  const warmth = looksOf(log, 'gasTemp', setup.atmosphere)
+  const { atmosphere, steps, circuit } = setup
+  const pressures = looksOf(log, 'testPressure', atmosphere)
   const pressure = pressures.at(-1)?.value
-  const gauge = pressure === undefined ? -Infinity : pressure - setup.atmosphere
-  const target = setup.steps.at(-1)
-  const nextStep =
-    target === undefined || gauge >= target - AT_STEP
-      ? undefined
-      : setup.steps.find((step) => step > gauge + AT_STEP)
+  const target = steps.at(-1)
   const start = lastMark(log, 'hold')?.seconds
   const lastStep = lastMark(log, 'step')?.seconds
-  // what falls because it is bled off is no leak
-  const bled = start === undefined ? undefined : markAfter(log, 'stop', start)?.seconds
-  const points = start === undefined ? [] : until(since(pressures, start), bled)
-  const held = points.map(({ seconds, value }): HoldPoint => ({
-    seconds,
-    pascals: value,
-    kelvin: warmth.length > 0 ? lookAt(warmth, seconds)?.value : undefined,
-  }))
-  const hold = judgeHold(held)
-  const wanted = (setup.circuit?.volume ?? 0) > LARGE_VOLUME ? HOLD_LARGE : HOLD_SMALL
-  const settled = lastStep === undefined ? undefined : now - lastStep
-  const isWhole = hold !== undefined && hold.seconds >= wanted
-  const state: TestJudged['state'] =
-    start === undefined
-      ? nextStep === undefined && settled !== undefined && settled < SETTLE_SECONDS
-        ? 'settling'
-        : 'filling'
-      : hold?.verdict === 'falls'
-        ? 'falls'
-        : hold?.verdict === 'rises'
-          ? 'rises'
-          : isWhole
-            ? 'held'
-            : 'holding'
-  const inside = points[0]?.value ?? pressure ?? setup.atmosphere
-  const judged = {
-    pressure,
-    nextStep,
-    state,
-    settled,
+  const { inside = pressure ?? atmosphere, hold } = heldOf(log, pressures, start, atmosphere)
+  const stage: Stage = {
+    start,
+    nextStep: nextOf(setup, pressure === undefined ? -Infinity : pressure - atmosphere),
+    settled: lastStep === undefined ? undefined : now - lastStep,
     hold,
-    wanted,
-    isLow: start !== undefined && target !== undefined && inside - setup.atmosphere < target - AT_STEP,
+    wanted: (circuit?.volume ?? 0) > LARGE_VOLUME ? HOLD_LARGE : HOLD_SMALL,
+    over: overLimit(log, pressures, setup),
+  }
+  const judged = {
+    ...stage,
+    pressure,
+    state: stateOf(stage),
+    isLow: start !== undefined && target !== undefined && inside - atmosphere < target - AT_STEP,
     leastSeen: hold && asLeak(hold.leastSeen, setup, inside),
     seen: hold && hold.seen > 0 ? asLeak(hold.seen, setup, inside) : undefined,
   }
-  return { ...judged, ...limitOf(judged, target), sentence: sentenceOf(judged) }
+  return { ...judged, ...limitOf(judged, target), sentence: sentenceOf(judged, setup) }
 }
 
 /** What a hold has shown, and what it lacks. @param target Pa over the air; undefined where no plan tells it */
@@ -181,6 +203,12 @@ function limitOf(
   target: number | undefined,
 ): Pick<Verdict, 'limit' | 'missing'> {
   const waits = (what: string) => ({ limit: 'waiting' as const, missing: [what] })
+  if (state === 'over')
+    return {
+      limit: 'failed',
+      missing: ['relief and weakest part looked at, then the test again in a new log'],
+    }
+  if (state === 'too-warm') return waits('bleed to its pressure and start the clock again')
   if (state === 'falls') return { limit: 'failed', missing: ['the leak found, and the test again'] }
   if (state === 'rises') return waits('a clamp on the pipe, or the clock started again')
   if (state === 'holding') return waits(`hold it ${minutesLeft(wanted - (hold?.seconds ?? 0))} more`)

@@ -18,6 +18,7 @@ import { type TestSetup, testSetup } from './judgeTest'
 import { answerForecast, type ForecastAnswer, type ForecastQuestion } from './pullForecast'
 import { coldestOf, pullGuess, quickerWays, usualPull } from './pumpSetup'
 import { pointsOf, type WorkLog } from './series'
+import { soundly, soundnessOf } from './soundness'
 import { type ChargeSetup, tellCharge } from './tellCharge'
 import { type DecaySetup, tellDecay } from './tellDecay'
 import { type PullSetup, tellPull } from './tellPull'
@@ -77,7 +78,8 @@ export type LogKind = Omit<LogKindRow<object>, 'context' | 'judge'> & {
 const defineLogKind = <C extends object>({ context, judge, ...row }: LogKindRow<C>): LogKind => ({
   ...row,
   context,
-  judge: (log, facts, given = {}) => judge(log, context(facts), given, facts),
+  judge: (log, facts, given = {}) =>
+    soundly(judge(log, context(facts), given, facts), soundnessOf(log, row.channels, atmosphereOf(facts))),
 })
 
 const atmosphereOf = ({ unit }: LogFacts) => (unit ? siteAtmosphere(unit) : SEA_LEVEL_PASCALS)

@@ -1,6 +1,7 @@
 import { type Unit, unitRow } from '../../base/units/units'
 import type { Samples } from '../../record/logs/samples'
 import { type ChannelKey, channelRow } from '../../record/readings/channels'
+import { siLimits } from '../../record/readings/figureLimits'
 import type { LogHead, LogMark, MarkKind } from '../../record/records/log'
 
 /** One look at an instrument, SI; s from the start of the log. */
@@ -8,7 +9,7 @@ export type Look = { readonly seconds: number; readonly value: number }
 
 /** A log with its samples. */
 export type WorkLog = {
-  readonly head: Pick<LogHead, 'channels' | 'marks' | 'startedAt'>
+  readonly head: Pick<LogHead, 'channels' | 'marks' | 'startedAt' | 'purpose'>
   readonly samples: Samples
 }
 
@@ -25,23 +26,39 @@ function toSi(
   return reference === 'vacuum' ? { scale: -si, shift: atmosphere } : { scale: si, shift: 0 }
 }
 
-/**
- * The looks of one channel, silent ones left out; none where the log has no such channel. A gauge that errs below a perfect
- * vacuum shows nothing that could be reckoned with.
- */
-export function looksOf({ head, samples }: WorkLog, key: ChannelKey, atmosphere: number): Look[] {
+/** The looks of one channel as they were read, and how many of them are none that could be. */
+export type Sound = {
+  readonly looks: readonly Look[]
+  /** looks that no instrument can have read: kept in the log, left out of every judgement */
+  readonly impossible: number
+  /** looks that are possible and hardly likely */
+  readonly doubtful: number
+}
+
+/** The looks of one channel, silent ones left out, with what is wrong with them; none where the log has no such channel. */
+export function soundLooks({ head, samples }: WorkLog, key: ChannelKey, atmosphere: number): Sound {
   const at = head.channels.findIndex((channel) => channel.key === key)
   const channel = head.channels[at]
   const column = samples.values[at]
-  if (!channel || !column) return []
+  if (!channel || !column) return { looks: [], impossible: 0, doubtful: 0 }
   const { scale, shift } = toSi(channel.unit, key, atmosphere)
+  const { possible, likely } = siLimits(key, head.purpose)
   const looks: Look[] = []
+  let [impossible, doubtful] = [0, 0]
   for (let i = 0; i < column.length; i += 1) {
     const value = (column[i] as number) * scale + shift
-    if (value > 0) looks.push({ seconds: samples.time[i] as number, value })
+    if (value >= possible.from && value <= possible.to) {
+      looks.push({ seconds: samples.time[i] as number, value })
+      if (value < likely.from || value > likely.to) doubtful += 1
+    } else if (!Number.isNaN(value)) impossible += 1
   }
-  return looks
+  return { looks, impossible, doubtful }
 }
+
+/** The looks of one channel that can be: silent ones and what no instrument can have read left out. */
+export const looksOf = (log: WorkLog, key: ChannelKey, atmosphere: number): Look[] => [
+  ...soundLooks(log, key, atmosphere).looks,
+]
 
 /** The last mark of a kind; undefined where there is none. */
 export const lastMark = ({ head }: Pick<WorkLog, 'head'>, what: MarkKind): LogMark | undefined =>
@@ -61,6 +78,22 @@ export const until = (looks: readonly Look[], seconds: number | undefined): Look
 /** Looks from a moment on. */
 export const since = (looks: readonly Look[], seconds: number): Look[] =>
   looks.filter((look) => look.seconds >= seconds)
+
+/** [practice] a look this long before a mark was taken for it, s; one this soon after it makes that needless. */
+const JUST_BEFORE = 180
+const AT_ONCE = 15
+
+/**
+ * Looks from a mark on. The one just before belongs to it, since one reads the gauge and then shuts the valve: it stands at the
+ * moment of the mark where no other is taken at once (handbook 07).
+ */
+export function fromMark(looks: readonly Look[], seconds: number): Look[] {
+  const after = since(looks, seconds)
+  const before = looks.findLast((look) => look.seconds < seconds)
+  const isTaken = after[0] !== undefined && after[0].seconds - seconds <= AT_ONCE
+  if (isTaken || !before || seconds - before.seconds > JUST_BEFORE) return after
+  return [{ seconds, value: before.value }, ...after]
+}
 
 /** [practice] a curve of this many looks shows its shape; more only take time. */
 const MOST_POINTS = 2000

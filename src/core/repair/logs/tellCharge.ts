@@ -12,6 +12,7 @@ export type ChargeSetup = {
   readonly isExact: boolean
 }
 
+const LIQUID = 'Liquid into the liquid side; blends leave the cylinder as liquid, always.'
 /** [practice] a scale that drifts shows a rate below this, kg a minute. */
 const LEAST_RATE = 0.001
 
@@ -28,13 +29,19 @@ function rateRow({ isShut, weight, left, close }: ChargeJudged): FigureRow[] {
 export function tellCharge(log: WorkLog, { wanted, isExact, atmosphere }: ChargeSetup): Told {
   const judged = judgeCharge(log, wanted, isExact, atmosphere)
   const { weight, left, limit, missing, sentence } = judged
-  if (!weight) return { limit, missing, sentence, details: [], figures: [] }
+  const first = 'Zero is what the scale shows at the first look.'
+  if (!weight) return { limit, missing, sentence, details: [first, LIQUID], figures: [] }
+  const isOnTheWay = limit === 'waiting'
   return {
     limit,
     missing,
     sentence,
     moved: weight.moved,
-    details: weight.cylinders > 1 ? [`${weight.cylinders} cylinders`] : [],
+    details: [
+      ...(isOnTheWay ? [LIQUID] : []),
+      ...(limit === 'passed' && !judged.isShut ? ['Shut the cylinder.'] : []),
+      ...(weight.cylinders > 1 ? [`${weight.cylinders} cylinders`] : []),
+    ],
     figures: [
       { label: 'Went in', value: pounds(weight.moved), note: kilograms(weight.moved) },
       ...(left === undefined || wanted === undefined

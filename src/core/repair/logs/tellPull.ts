@@ -37,9 +37,9 @@ const TOLD_WATER = 0.0005
 
 /** How long, how sure, where the time goes. @param now s of the pull */
 function forecastFigures({ forecast, calculated }: ForecastAnswer, now: number): FigureRow[] {
-  const { seconds, range, never, waterLeft } = forecast
+  const { seconds, range, never, waterLeft, isTold } = forecast
   const sure = `${Math.round(never * 100)} % sure: it levels off near ${microns(forecast.floor)}`
-  if (seconds === undefined) return [{ label: 'Target', value: 'not this way', note: sure }]
+  if (isTold && seconds === undefined) return [{ label: 'Target', value: 'not this way', note: sure }]
   const left = (at: number) => Math.max(0, at - now)
   const [from, to] = range
   const spread =
@@ -47,7 +47,9 @@ function forecastFigures({ forecast, calculated }: ForecastAnswer, now: number):
       ? `from ${minutes(left(from))}, or never`
       : `${minutes(left(from))} to ${minutes(left(to))}`
   const rows: FigureRow[] = [
-    { label: 'Target in', value: left(seconds) === 0 ? 'now' : minutes(left(seconds)), note: spread },
+    isTold && seconds !== undefined
+      ? { label: 'Target in', value: left(seconds) === 0 ? 'now' : minutes(left(seconds)), note: spread }
+      : { label: 'Target in', value: 'cannot tell yet', note: spread },
   ]
   if (calculated !== undefined)
     rows.push({

@@ -10,14 +10,16 @@ function holdFigures({ hold, wanted }: TestJudged): FigureRow[] {
   if (!hold) return []
   return [
     {
-      label: 'Corrected change',
+      label: hold.isTemperatureMeasured ? 'Corrected change' : 'Change',
       value: `${psi(hold.change)} psi`,
-      note: `±${psi(hold.error)}${hold.isTemperatureMeasured ? '' : ', no clamp on the pipe'}`,
+      note: `±${psi(hold.error)}${hold.isTemperatureMeasured ? '' : ', no clamp at start and end'}`,
     },
     {
       label: 'Held',
       value: `${Math.floor(hold.seconds / 60)} of ${Math.round(wanted / 60)} min`,
-      note: `temperature made ${psi(hold.byTemperature)} psi`,
+      note: hold.isTemperatureMeasured
+        ? `temperature made ${psi(hold.byTemperature)} psi`
+        : 'temperature not measured: a look at the clamp at start and end tells it',
     },
   ]
 }

@@ -1,6 +1,7 @@
 import { fromPascals, toKelvin, toPascals } from '../../base/units/convert'
 import type { PressureUnit } from '../../base/units/units'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
+import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { Policy } from '../../record/policy/policy'
 import type { UnitPlate } from '../../record/equipment/unit'
 
@@ -33,6 +34,13 @@ const AT_104 = toKelvin({ value: 104, unit: 'F' })
 const usualOf = ({ refrigerant }: UnitPlate) =>
   saturationPressure(refrigerant, 'bubble', AT_104) > DENSE ? USUAL.dense : USUAL.old
 
+/** [practice] a gauge errs by this much; the day may warm by 10 F until it is read again (handbook 07). */
+const GAUGE_ERROR = psi(1)
+const WARMING = 10 / 1.8 / 297
+/** Pa over the air that stay below a limit when the gauge errs and the gas warms. */
+const below = (limit: number, atmosphere: number) =>
+  (limit - GAUGE_ERROR - WARMING * atmosphere) / (1 + WARMING)
+
 type Section = { readonly of: string; readonly limit: number; readonly isAssumed: boolean }
 
 function plateLimit({ designPressures }: UnitPlate, side: 'high' | 'low'): number | undefined {
@@ -59,7 +67,8 @@ function sections(unit: UnitPlate, isPart: boolean, dryers: readonly Section[]):
 const shown = (pascals: number) => `${fromPascals(pascals, 'psia').toFixed(0)} psig`
 
 /**
- * The pressure of the test: never above the lowest of the sections that are connected (handbook 07, 11).
+ * The pressure of the test: below the lowest limit of the sections that are connected, by the error of the gauge and the warming
+ * of the day (handbook 07, 11).
  * @param isPart only the isolated part is tested
  * @param dryers working pressures of the dryers that go in, Pa over the air
  */
@@ -72,7 +81,8 @@ export function testPressureOf(
   const parts = dryers.map((limit): Section => ({ of: 'the new dryer', limit, isAssumed: false }))
   const all = sections(unit, isPart, parts)
   const lowest = all.reduce((a, b) => (b.limit < a.limit ? b : a))
-  const wanted = policy.testPressure === 'moderate' ? Math.min(MODERATE, lowest.limit) : lowest.limit * NEAR
+  const most = below(lowest.limit, siteAtmosphere(unit))
+  const wanted = Math.min(policy.testPressure === 'moderate' ? MODERATE : lowest.limit * NEAR, most)
   const step = psi(5)
   const gauge = Math.floor(wanted / step) * step
   const steps = policy.pressureSteps === 'steps' ? STEPS.filter((each) => each < gauge) : []
