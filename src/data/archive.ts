@@ -4,6 +4,7 @@ import type { BackupContents } from '@/core/record/archive/backup'
 import type { StoredDocument } from '@/core/record/job/job'
 import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { readRecord } from '@/core/record/job/assemble'
+import { samplesOfLooks } from '@/core/record/logs/looks'
 import { joinSamples, type Samples } from '@/core/record/logs/samples'
 import { STORE_ID, type StoredRecord } from '@/core/record/records/envelope'
 import type { LogChunkRow, OrzoDatabase } from './database'
@@ -18,12 +19,13 @@ export type WholeJob = {
 
 const samplesById = (job: StoredDocument, chunks: readonly LogChunkRow[]): Record<string, Samples> =>
   Object.fromEntries(
-    job.logs.map(({ id, channels }) => [
-      id,
-      joinSamples(
-        chunks.filter(({ logId }) => logId === id),
-        channels.length,
-      ),
+    job.logs.map((log) => [
+      log.id,
+      samplesOfLooks(log) ??
+        joinSamples(
+          chunks.filter(({ logId }) => logId === log.id),
+          log.channels.length,
+        ),
     ]),
   )
 

@@ -9,11 +9,11 @@ import { listOwnDryers, putOwnDryers } from './ownDryers'
 import { OrzoDatabase } from './database'
 import { importJob } from './importing'
 import { addJob, blankJob, listJobs, removeJob } from './jobs'
-import { extentOf, LogWriter, readSamples, removeStoredLog, storeLog, storeVerdict } from './logs'
+import { extentOf, LogWriter, readSamples, removalOf, storeLog, storeVerdict, sweepRemovedLogs } from './logs'
 import { readPhoto, removeStoredPhoto, storePhoto } from './photos'
-import { getJob } from './records'
+import { changeDocument, getJob } from './records'
 import { deviceOf, readSettings, writeSetting } from './settings'
-import { undoable } from './undo'
+import { recordStep, undo, undoable } from './undo'
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const CLOCK = { now: () => Date.parse(NOW), zone: () => 'UTC' }
@@ -54,7 +54,7 @@ describe('logs', () => {
       writer.append(i, [118, i / 3])
       if (i % 100 === 7) await writer.flush()
     }
-    expect(await extentOf(db, jobId, HEAD.id)).toEqual({ samples: 2408, seconds: 2407 })
+    expect(await extentOf(db, jobId, HEAD)).toEqual({ samples: 2408, seconds: 2407 })
     expect((await getJob(db, jobId))!.logs).toEqual([HEAD])
     await writer.end(CLOCK)
     expect((await getJob(db, jobId))!.logs).toEqual([{ ...HEAD, samples: 2500 }])
@@ -120,15 +120,22 @@ describe('logs', () => {
   test('a log that was removed in another window is given no orphans', async () => {
     const writer = await LogWriter.begin(db, jobId, HEAD, CLOCK)
     writer.append(0, [1, 2])
-    await removeStoredLog(db, jobId, HEAD.id, CLOCK)
+    await changeDocument(db, jobId, removalOf(HEAD.id), CLOCK)
     await expect(writer.flush()).rejects.toThrow('no longer here')
     expect(await stored('logChunks')).toBe(0)
   })
-  test('removing a log takes its samples, those of another stay; removing the job takes all', async () => {
+  test('a log that is removed is had back with its samples; a day later they go, those of another stay; the job takes all', async () => {
     await storeLog(db, jobId, HEAD, samplesOf(2000), CLOCK)
     await storeLog(db, jobId, { ...HEAD, id: 'log-2' }, samplesOf(3), CLOCK)
-    await removeStoredLog(db, jobId, HEAD.id, CLOCK)
+    const { changes } = await changeDocument(db, jobId, removalOf(HEAD.id), CLOCK)
+    recordStep(jobId, changes, CLOCK.now())
     expect((await getJob(db, jobId))!.logs.map(({ id, samples }) => [id, samples])).toEqual([['log-2', 3]])
+    await sweepRemovedLogs(db, CLOCK.now() + 23 * 3_600_000)
+    await undo(db, jobId, CLOCK)
+    expect((await getJob(db, jobId))!.logs).toHaveLength(2)
+    expect(plain(await readSamples(db, jobId, HEAD))).toEqual(plain(samplesOf(2000)))
+    await changeDocument(db, jobId, removalOf(HEAD.id), CLOCK)
+    await sweepRemovedLogs(db, CLOCK.now() + 25 * 3_600_000)
     expect(await stored('logChunks')).toBe(1)
     await storePhoto(db, jobId, PHOTO, BYTES, CLOCK)
     await removeJob(db, jobId)

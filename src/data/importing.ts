@@ -31,11 +31,13 @@ const completed = (job: JobDocument, now: string): StoredDocument => ({
 /** Writes the samples and photos of a job that are not here yet. @returns whether there were any */
 async function writeMissing(
   db: OrzoDatabase,
-  { id, attachments }: StoredDocument,
+  { id, attachments, logs: heads }: StoredDocument,
   { logs, photos }: JobFiles,
 ): Promise<boolean> {
   let wrote = false
+  const typed = new Set(heads.flatMap((head) => (head.looks ? [head.id] : [])))
   for (const [logId, samples] of Object.entries(logs)) {
+    if (typed.has(logId)) continue
     if ((await chunksOfLog(db, id, logId).count()) > 0) continue
     const rows = chunkRows(id, { [logId]: samples })
     await db.logChunks.bulkPut(rows)

@@ -3,6 +3,7 @@ import { OrzoError } from '@/core/base/errors/orzoError'
 import type { Clock } from '@/core/base/units/instants'
 import { addLog, keepVerdict, removeLog, sealLog } from '@/core/record/edits/listEdits'
 import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } from '@/core/record/logs/samples'
+import { samplesOfLooks } from '@/core/record/logs/looks'
 import { recordKey } from '@/core/record/records/envelope'
 import type { LogHead, LogVerdict } from '@/core/record/records/log'
 import type { LogChunkRow, OrzoDatabase } from './database'
@@ -34,21 +35,24 @@ export const chunksOfLog = (db: OrzoDatabase, jobId: string, logId: string) =>
     .where('[jobId+logId+index]')
     .between([jobId, logId, Dexie.minKey], [jobId, logId, Dexie.maxKey])
 
-/** All samples of a log. @param channels how many it has */
-export async function readSamples(
-  db: OrzoDatabase,
-  jobId: string,
-  { id, channels }: Pick<LogHead, 'id' | 'channels'>,
-): Promise<Samples> {
-  return joinSamples(await chunksOfLog(db, jobId, id).toArray(), channels.length)
+/** What says where the samples of a log stand: in its head where they were typed, else in chunks. */
+type SampledLog = Pick<LogHead, 'id' | 'channels' | 'looks'>
+
+/** All samples of a log. */
+export async function readSamples(db: OrzoDatabase, jobId: string, log: SampledLog): Promise<Samples> {
+  const { id, channels } = log
+  return samplesOfLooks(log) ?? joinSamples(await chunksOfLog(db, jobId, id).toArray(), channels.length)
 }
 
 /** How many samples of a log are stored, and until which second; read from its last chunk alone. */
 export async function extentOf(
   db: OrzoDatabase,
   jobId: string,
-  logId: string,
+  log: SampledLog,
 ): Promise<{ readonly samples: number; readonly seconds: number }> {
+  const logId = log.id
+  const typed = samplesOfLooks(log)
+  if (typed) return { samples: countOf(typed), seconds: typed.time.at(-1) ?? 0 }
   const last = await chunksOfLog(db, jobId, logId).last()
   if (!last) return { samples: 0, seconds: 0 }
   const first = last.index === 0 ? last : await db.logChunks.get([jobId, logId, 0])
@@ -81,16 +85,25 @@ export async function storeLog(
   })
 }
 
-/** Removes a log with its samples. Not a step of undo. */
-export async function removeStoredLog(
-  db: OrzoDatabase,
-  jobId: string,
-  logId: string,
-  clock: Clock,
-): Promise<void> {
-  await changeDocument(db, jobId, ofLog(logId, removeLog(logId)), clock, {
-    stores: [db.logChunks],
-    write: () => chunksOfLog(db, jobId, logId).delete(),
+/** Samples of a removed log stay this long, ms: undo has it back with them. */
+const KEPT_AFTER_REMOVAL = 24 * 3_600_000
+
+/** Takes a log out of its job; undo has it back, its samples wait for that. */
+export const removalOf = (logId: string): DocumentEdit => ofLog(logId, removeLog(logId))
+
+/** Deletes the samples of logs that were removed a day ago or more. */
+export async function sweepRemovedLogs(db: OrzoDatabase, now: number): Promise<void> {
+  await db.transaction('rw', db.records, db.logChunks, async () => {
+    const keys = (await db.logChunks.toCollection().primaryKeys()) as [string, string, number][]
+    const logs = new Map(
+      keys.map(([jobId, logId]) => [recordKey(jobId, 'log', logId), [jobId, logId] as const]),
+    )
+    const heads = await db.records.bulkGet([...logs.keys()])
+    for (const [i, [jobId, logId]] of [...logs.values()].entries()) {
+      const head = heads[i]
+      if (head?.deleted && Date.parse(head.at) < now - KEPT_AFTER_REMOVAL)
+        await chunksOfLog(db, jobId, logId).delete()
+    }
   })
 }
 

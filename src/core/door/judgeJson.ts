@@ -7,6 +7,7 @@ import { createAnswerer } from '../answer/answer'
 import { forecastOf, LOG_KINDS, type LogFacts } from '../repair/logs/kinds'
 import type { WorkLog } from '../repair/logs/series'
 import { isOpening } from '../repair/logs/told'
+import { samplesOfLooks } from '../record/logs/looks'
 import { countOf } from '../record/logs/samples'
 
 const rounded = (value: number, digits: number) => Number(value.toFixed(digits))
@@ -69,7 +70,7 @@ export function judgeArchiveJson({ reading, logs }: ArchivedJob): Record<string,
     const facts = factsOf(job)
     return job.logs.flatMap((head) => {
       const { purpose, id, name, startedAt, said } = head
-      const samples = logs[id]
+      const samples = samplesOfLooks(head) ?? logs[id]
       if (purpose === undefined) return []
       const own = { log: id, name, round, startedAt, ...(said ? { said: said.sentence } : {}) }
       if (!samples || countOf(samples) === 0)

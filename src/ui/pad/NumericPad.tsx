@@ -147,8 +147,17 @@ function UnitChips({ unit, units, onUnit }: Pick<Props, 'unit' | 'units' | 'onUn
 
 function Keys({ unit, onKey, onNext, hand = 'right' }: Pick<Props, 'unit' | 'onKey' | 'onNext' | 'hand'>) {
   const plain = { borderColor: 'divider', minWidth: 0 } as const
+  // a key that was pressed by mouse has the focus: Enter goes on all the same, the space bar presses a key
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return
+    event.preventDefault()
+    onNext()
+  }
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: hand === 'right' ? '3fr 1fr' : '1fr 3fr', gap: 0.75 }}>
+    <Box
+      onKeyDown={onKeyDown}
+      sx={{ display: 'grid', gridTemplateColumns: hand === 'right' ? '3fr 1fr' : '1fr 3fr', gap: 0.75 }}
+    >
       <Box
         sx={{
           display: 'grid',

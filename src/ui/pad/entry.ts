@@ -1,4 +1,6 @@
 import { attempt } from '@/core/base/errors/orzoError'
+import { SEA_LEVEL_PASCALS } from '@/core/base/units/atmosphere'
+import { figureState } from '@/core/record/readings/figureLimits'
 import { quantitySchema } from '@/core/base/units/quantitySchema'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { parseTyped } from '@/core/base/units/parseTyped'
@@ -17,7 +19,11 @@ export function judgeEntry(text: string, key: ReadingKey, unit: Unit): Entry {
   const typed = attempt(() => parseTyped(text, kind, unit))
   if (!typed.ok) return { state: 'bad', message: typed.error.message }
   const result = quantitySchema(kind).safeParse(typed.value)
-  if (result.success) return { state: 'good', ...typed.value }
+  if (result.success) {
+    const figure = figureState(key, typed.value, SEA_LEVEL_PASCALS)
+    if (figure.state === 'impossible') return { state: 'bad', message: figure.sentence }
+    return { state: 'good', ...typed.value }
+  }
   return { state: 'bad', message: result.error.issues[0]?.message ?? 'This value cannot be stored.' }
 }
 

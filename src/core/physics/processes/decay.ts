@@ -110,7 +110,7 @@ function drawnCurve(first: number, deviates: readonly number[], leakOf: (deviate
 }
 
 /** Looks of a long log brought together: this many are enough for a shape, and no more are independent of each other. */
-const MOST_POINTS = 32
+const MOST_POINTS = 24
 
 type Bin = { readonly seconds: number; readonly log: number }
 
@@ -147,7 +147,7 @@ function isFalling(bins: readonly Bin[]): boolean {
   return (bins.at(-1) as Bin).log < highest + Math.log(1 - FALLS)
 }
 
-const MEMBERS = 400
+const MEMBERS = 300
 const MOVES = 2
 const SEED = 2708
 

@@ -74,11 +74,10 @@ const CLOSE_POINTS = 16
 const CLOSE_SHARE = 0.15
 const LIMIT = 24 * 3600
 const TENTH = 0.1
-/** It is told that it will not get there from this chance on, and only once it stands; that it will, up to the other (docs/work.md). */
+/** It is told that it will not get there from this chance on, and only once it stands. */
 const NEVER = 0.85
-const ARRIVES = 0.15
-/** What may be lies too far apart to name a time where its end is this many times its beginning. */
-const TOO_WIDE = 3.2
+/** What may be lies too far apart to name a time where the middle half of it spans more than this factor (docs/work.md). */
+const TOO_WIDE = 1.8
 /** Wet pulls of other models are over a little sooner than half of the courses say (docs/work.md). */
 const MIDDLE = { dry: 0.5, wet: 0.4 } as const
 /** A pull stands where it fell by less than this over the last quarter of its time, as a logarithm. */
@@ -235,11 +234,9 @@ function rangeOf(arrivals: readonly number[], now: number): Forecast['range'] {
   return [earliest, Math.max(latest, now * (1 + REST.least))]
 }
 
-/** Whether a time, or that there is none, may be named. */
-function isTold([from, to]: Forecast['range'], never: number, isNever: boolean): boolean {
-  if (isNever) return true
-  return never < ARRIVES && to !== undefined && to <= TOO_WIDE * from
-}
+/** Whether a time may be named: half of the courses arrive close enough to each other. */
+const isClose = (arrivals: readonly number[]): boolean =>
+  quantile(arrivals, 0.75) <= TOO_WIDE * quantile(arrivals, 0.25) && quantile(arrivals, 0.75) < Infinity
 
 /**
  * When a pull reaches its target: calculated from volume, hoses, pump and water, corrected by what the gauge showed so far
@@ -261,12 +258,14 @@ export function forecastPull(
   const reached = arrivals.filter((each) => each < Infinity)
   const now = seen.at(-1)?.seconds ?? 0
   const never = 1 - reached.length / arrivals.length
-  const range = rangeOf(arrivals, now)
   const isNever = never >= NEVER && standsStill(seen)
   return {
-    isTold: isTold(range, never, isNever),
-    seconds: isNever || reached.length === 0 ? undefined : quantile(reached, guess.water > 0 ? MIDDLE.wet : MIDDLE.dry),
-    range,
+    isTold: isNever || isClose(arrivals),
+    seconds:
+      isNever || reached.length === 0
+        ? undefined
+        : quantile(reached, guess.water > 0 ? MIDDLE.wet : MIDDLE.dry),
+    range: rangeOf(arrivals, now),
     never,
     floor: mean(({ floor }) => floor),
     speedFactor: Math.exp(mean(({ speedFactor }) => Math.log(speedFactor))),

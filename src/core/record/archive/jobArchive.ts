@@ -5,6 +5,7 @@ import type { JobDocument } from '../job/job'
 import type { FileEnvelopes } from '../job/recordsOfFile'
 import { type JobReading, LARGEST_JOB_TEXT, readJobText, writeJobText } from '../job/readJob'
 import { readLogCsv, writeLogCsv } from '../logs/logCsv'
+import { samplesOfLooks } from '../logs/looks'
 import type { Samples } from '../logs/samples'
 import type { Attachment } from '../records/attachment'
 import { readText, type ZipEntry, type ZipMember } from './zip'
@@ -119,7 +120,8 @@ export function readArchivedJob(entry: ZipEntry, entries: ReadonlyMap<string, Zi
     job.logs.map((head, i) => ({
       id: head.id,
       path: folder + logPath(head, i),
-      read: (member) => readLogCsv(head, readText(member)),
+      // what was typed stands in the document; its table is for other programs
+      read: (member) => samplesOfLooks(head) ?? readLogCsv(head, readText(member)),
     })),
   )
   const photos = readBeside(

@@ -1,5 +1,6 @@
 import { assembleJob, type ReadRecord, readRecord } from '../job/assemble'
 import { readJobValue } from '../job/readJob'
+import { samplesOfLooks } from '../logs/looks'
 import { joinSamples, type Samples } from '../logs/samples'
 import { envelopeSchema, STORE_ID, type StoredRecord } from '../records/envelope'
 import type { BackupContents, BackupJob } from './backup'
@@ -34,7 +35,10 @@ function rescuedJob(jobId: string, records: readonly ReadRecord[], stores: RawSt
     job,
     files: {
       logs: Object.fromEntries(
-        job.logs.map(({ id, channels }) => [id, samplesOf(chunks, id, channels.length)]),
+        job.logs.map((log) => [
+          log.id,
+          samplesOfLooks(log) ?? samplesOf(chunks, log.id, log.channels.length),
+        ]),
       ),
       photos: Object.fromEntries(photos.map(({ id, bytes }) => [id, bytes as Uint8Array])),
     },

@@ -3,7 +3,6 @@ import { handMinutes } from '../job/hands'
 import type { Job } from '../job/job'
 import { latestPass, stepId } from '../job/passes'
 import { idInRound } from '../job/idInRound'
-import type { LogMark } from '../records/log'
 import type { PumpSetup, Retest, Run, Trim } from '../records/run'
 import type { StepRecord } from '../records/step'
 import { LAST_TASK } from '../job/lastTask'
@@ -282,17 +281,4 @@ export const addTaken = (label: string): Edit =>
 export const removeTaken = (what: string): Edit =>
   edit((job) => {
     job.takenOff = job.takenOff.filter((each) => each.what !== what)
-  })
-
-const editLog = (id: string, change: (log: Draft<Job['logs'][number]>, now: string) => void): Edit =>
-  edit((job, { now }) => {
-    const log = job.logs.find((each) => each.id === id)
-    if (log) change(log, now)
-  })
-
-/** Something happens in a log now. */
-export const markLog = (id: string, mark: Omit<LogMark, 'seconds'>): Edit =>
-  editLog(id, (log, now) => {
-    const seconds = Math.max(0, (Date.parse(now) - Date.parse(log.startedAt)) / 1000)
-    log.marks = [...(log.marks ?? []), { ...mark, seconds }]
   })

@@ -1,10 +1,4 @@
-import {
-  type PressureUnit,
-  type Quantity,
-  type QuantityKind,
-  type Unit,
-  unitRow,
-} from '../../base/units/units'
+import { type Quantity, type QuantityKind, type Unit, unitRow } from '../../base/units/units'
 import type { LogPurpose } from '../records/log'
 import { type ChannelKey, channelRow } from './channels'
 
@@ -64,7 +58,10 @@ function siOf(value: number, unit: Unit, atmosphere: number): number {
 export type SiRange = { readonly from: number; readonly to: number }
 
 // the limits are in units that need no air
-const asSi = ([from, to]: Range, unit: Unit): SiRange => ({ from: siOf(from, unit, 0), to: siOf(to, unit, 0) })
+const asSi = ([from, to]: Range, unit: Unit): SiRange => ({
+  from: siOf(from, unit, 0),
+  to: siOf(to, unit, 0),
+})
 
 /** What is possible and what is likely, in SI; no limits where the quantity has none. */
 export function siLimits(

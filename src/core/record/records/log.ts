@@ -37,6 +37,20 @@ const markSchema = z.strictObject({
 })
 export type LogMark = z.infer<typeof markSchema>
 
+const MOST_LOOKS = 2000
+const lookSchema = z.strictObject({
+  id: idSchema,
+  /** s after the start of the log */
+  seconds: z
+    .number({ error: 'is not a number' })
+    .min(0, 'is negative')
+    .max(31_536_000, 'is longer than a year'),
+  /** what each channel showed, in its unit; null where it was not read */
+  values: z.array(z.number({ error: 'is not a number' }).nullable()).max(MOST_CHANNELS),
+})
+/** A look at an instrument that was typed. */
+export type TypedLook = z.infer<typeof lookSchema>
+
 /** How a log stands against its limit. */
 const LIMITS = ['passed', 'failed', 'borderline', 'waiting'] as const
 /** Why a vacuum rises, as far as its curve shows it; pending while it is computed. */
@@ -80,6 +94,8 @@ export const logSchema = z.strictObject({
   /** the pass of a task that it belongs to, by its step */
   step: idSchema.optional(),
   marks: z.array(markSchema).max(MOST_MARKS).optional(),
+  /** what was typed, in order of time: its samples; those of instruments and files stand in chunks beside */
+  looks: z.array(lookSchema).max(MOST_LOOKS).optional(),
   /** what was said of it before it came here */
   said: saidSchema.optional(),
   /** what the judge says of it; never taken from a file */
@@ -103,11 +119,13 @@ function asSaid({ verdict, ...data }: RawData): RawData {
 /** What a log is; its samples stand in chunks of their own, outside the job's live query and outside undo. */
 export const LOG = defineKind({
   kind: 'log',
-  version: 3,
+  version: 4,
   schema: logSchema,
   migrations: [
     { to: 2, change: ofStep },
     { to: 3, change: asSaid },
+    // version 4: what is typed stands in the log itself; what was typed before stays where it is
+    { to: 4, change: (data) => data },
   ],
   defaults: {},
 })

@@ -1,3 +1,4 @@
+import { Digest } from '../../base/numeric/digest'
 import { type DecayPoint, fitDecay } from '../../physics/processes/decay'
 import { decayLooks, type KnownFit } from './judgeDecay'
 import { pointsOf, type WorkLog } from './series'
@@ -13,6 +14,17 @@ export function decayQuestion(
   return { points: pointsOf(decayLooks(log, atmosphere)), ceiling }
 }
 
+/** Shapes that were asked for last: a fit takes some hundredths of a second, and one log is asked about again and again. */
+const KEPT = 32
+const kept = new Map<string, KnownFit>()
+
 /** The shape of a decay, where looks and time show one. */
-export const knownFit = ({ points, ceiling }: DecayQuestion): KnownFit =>
-  fitDecay(points, ceiling) ?? 'too-few'
+export function knownFit({ points, ceiling }: DecayQuestion): KnownFit {
+  const figures = [ceiling, ...points.flatMap(({ seconds, pascals }) => [seconds, pascals])]
+  const key = new Digest().numbers(Float64Array.from(figures)).end()
+  const known = kept.get(key) ?? fitDecay(points, ceiling) ?? 'too-few'
+  kept.delete(key)
+  kept.set(key, known)
+  if (kept.size > KEPT) kept.delete(kept.keys().next().value as string)
+  return known
+}

@@ -9,7 +9,7 @@ export type Look = { readonly seconds: number; readonly value: number }
 
 /** A log with its samples. */
 export type WorkLog = {
-  readonly head: Pick<LogHead, 'channels' | 'marks' | 'startedAt' | 'purpose'>
+  readonly head: Pick<LogHead, 'channels' | 'marks' | 'startedAt' | 'purpose' | 'looks'>
   readonly samples: Samples
 }
 

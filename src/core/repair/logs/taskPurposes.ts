@@ -29,3 +29,9 @@ export const logsOfPass = (
         passOf(step) === 1 &&
         TASK_PURPOSES[step.task as TaskId] === log.purpose),
   )
+
+/** Whether a log belongs to a task that keeps logs of its purpose; one that names no step was kept with such a task. */
+export function isOfItsTask(steps: readonly StepRecord[], { step, purpose }: LogHead): boolean {
+  const own = steps.find(({ id }) => id === step)
+  return own === undefined || TASK_PURPOSES[own.task as TaskId] === purpose
+}

@@ -62,3 +62,18 @@ export function overSentence({ gauge, by }: OverLimit, { limit, steps }: LimitSe
     return `⬣ ${what}, by warming: bleed${target === undefined ? '' : ` to ${psig(target)}`} and start the clock again.`
   return `⬣ ${what}: shut the cylinder, stand clear, bleed off. The test has failed.`
 }
+
+/**
+ * What is told of a pressure while it is typed.
+ * @param pascals absolute
+ * @returns undefined up to the limit
+ */
+export function overWarning(pascals: number, setup: LimitSetup): string | undefined {
+  const gauge = pascals - setup.atmosphere
+  if (!setup.limit || gauge <= setup.limit.limit + ROUNDED) return undefined
+  return `⬣ ${psig(gauge)} is over the limit of ${psig(setup.limit.limit)}, ${setup.limit.of}: shut the cylinder, stand clear, bleed off.`
+}
+
+/** The limit as it stands beside every step with nitrogen. */
+export const limitSentence = ({ limit, of, isAssumed, gauge }: TestPressure): string =>
+  `Never above ${psig(limit)}: ${of}${isAssumed ? ', not on the plate: look it up' : ''}. The test goes to ${psig(gauge)}.`

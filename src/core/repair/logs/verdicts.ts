@@ -1,4 +1,5 @@
 import { Digest } from '../../base/numeric/digest'
+import { samplesOfLooks } from '../../record/logs/looks'
 import { countOf, type Samples } from '../../record/logs/samples'
 import type { Job } from '../../record/job/job'
 import type { LogHead, LogPurpose, LogVerdict } from '../../record/records/log'
@@ -53,11 +54,11 @@ type JudgedJob = Pick<Job, 'logs' | 'rounds' | 'round'>
 const isClosed = ({ rounds, round }: JudgedJob): boolean =>
   rounds.find(({ id }) => id === round)?.closedAt !== undefined
 
-/** What is said of every ended log of the work whose samples are here. @throws OrzoError not-loaded */
+/** What is said of every ended log of the work whose samples are here, or which was typed. @throws OrzoError not-loaded */
 export function verdictsOf(job: JudgedJob, samples: LogSamples, facts: LogFacts): Verdicts {
   const isFrozen = isClosed(job)
   const all = job.logs.flatMap((log): (readonly [string, LogVerdict | 'no-samples'])[] => {
-    const own = samples[log.id]
+    const own = samplesOfLooks(log) ?? samples[log.id]
     const { purpose } = log
     if (purpose === undefined || log.samples === undefined || own === undefined) return []
     if (countOf(own) === 0) return [[log.id, 'no-samples']]

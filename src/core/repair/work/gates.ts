@@ -10,6 +10,7 @@ import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
 import type { PlanTask } from '../plan/planTasks'
 import { isShutBy } from '../logs/judgeDecay'
+import { isOfItsTask } from '../logs/taskPurposes'
 import { LOG_KINDS } from '../logs/kinds'
 import { isOpening } from '../logs/told'
 import type { Verdicts } from '../logs/verdicts'
@@ -46,10 +47,10 @@ function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: Lo
   )
 }
 
-/** The logs of a purpose, the newest first. */
+/** The logs of a purpose, the newest first; one that was kept beside another task, as a trace of nitrogen, serves no gate. */
 const logsOf = ({ job }: WorkScene, purpose: LogPurpose): LogHead[] =>
   job.logs
-    .filter((log) => log.purpose === purpose)
+    .filter((log) => log.purpose === purpose && isOfItsTask(job.steps, log))
     .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt))
 
 /** The task that makes void what was shown until a moment: it was worked on after it. */

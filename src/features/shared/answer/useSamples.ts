@@ -25,7 +25,10 @@ export function useSamples({
   id,
   logs,
 }: Pick<Job, 'logs'> & { readonly id: string }): Readonly<Record<string, Samples>> {
-  const ended = logs.filter(({ purpose, samples }) => purpose !== undefined && samples !== undefined)
+  // those that were typed stand in the job itself
+  const ended = logs.filter(
+    ({ purpose, samples, looks }) => purpose !== undefined && samples !== undefined && looks === undefined,
+  )
   return useLive(
     () =>
       ended.length === 0

@@ -8,14 +8,14 @@ import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
-import { systemClock } from '@/data/clock'
-import { extentOf, readSamples, removeStoredLog } from '@/data/logs'
+import { extentOf, readSamples, removalOf } from '@/data/logs'
 import { database } from '@/data/shared'
 import { filesClient } from '@/workers/filesClient'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
 import { durationText } from '@/core/base/units/wall'
+import { changesOf } from '../record/changes'
 import { storeSentence } from '../storage/storeSentence'
 import { useLive } from '../storage/useLive'
 
@@ -44,7 +44,7 @@ async function saveCsv(jobId: string, log: LogHead): Promise<void> {
 }
 
 function LogLine({ jobId, log, recording, onProblem }: LineProps) {
-  const extent = useLive(() => extentOf(database(), jobId, log.id), [jobId, log.id])
+  const extent = useLive(() => extentOf(database(), jobId, log), [jobId, log])
   const [open, setOpen] = useState<'view' | 'remove'>()
   const told = (work: Promise<void>) =>
     work.catch((error: Error) => onProblem(`${log.name}: ${storeSentence(error)}`))
@@ -74,9 +74,9 @@ function LogLine({ jobId, log, recording, onProblem }: LineProps) {
           title="Remove this log?"
           doLabel="Remove"
           onClose={() => setOpen(undefined)}
-          onDo={() => void told(removeStoredLog(database(), jobId, log.id, systemClock))}
+          onDo={() => void changesOf(jobId).change(removalOf(log.id))}
         >
-          “{log.name}” and its samples go; this cannot be undone. Readings that were taken from it stay.
+          “{log.name}” and its samples go; Undo has it back. Readings that were taken from it stay.
         </ConfirmDialog>
       )}
     </Box>

@@ -12,7 +12,7 @@ import { LogPlots } from './LogPlots'
 
 /** A stored log over time. */
 export function LogView({ jobId, log, onClose }: { jobId: string; log: LogHead; onClose: () => void }) {
-  const samples = useLive(() => readSamples(database(), jobId, log), [jobId, log.id])
+  const samples = useLive(() => readSamples(database(), jobId, log), [jobId, log])
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="log-view-title">
       <DialogTitle id="log-view-title">{log.name}</DialogTitle>

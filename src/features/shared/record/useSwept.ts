@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react'
 import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
 import { whenOpen } from '@/data/health'
+import { sweepRemovedLogs } from '@/data/logs'
 import { database } from '@/data/shared'
 import { whenSwept } from '@/data/legacy'
 
@@ -22,7 +23,11 @@ export function useSwept(): { readonly swept: boolean; readonly problem: string 
     }
     const sweep = async () => {
       // a store that does not open is told above the page
-      if (await whenOpen(database())) return whenSwept(database(), () => isoNow(systemClock))
+      if (await whenOpen(database())) {
+        // what undo can have back no more goes by and by; nothing waits for it
+        void sweepRemovedLogs(database(), systemClock.now()).catch(() => undefined)
+        return whenSwept(database(), () => isoNow(systemClock))
+      }
       return new Promise<never>(() => undefined)
     }
     sweep().then(

@@ -12,12 +12,17 @@ import { PullPane } from './PullPane'
 import { RecoveryPane } from './RecoveryPane'
 import { RetestPane } from './RetestPane'
 import { StartPane } from './StartPane'
-import { TestPane } from './TestPane'
+import { NitrogenLimit, NitrogenPane, TestPane } from './TestPane'
 
 /** What is measured and logged in a step. */
 const PANES: { readonly [T in TaskId]?: ComponentType<InstrumentProps> } = {
   recover: RecoveryPane,
   recoverRest: RecoveryPane,
+  traceNitrogen: NitrogenPane,
+  leakSearch: NitrogenPane,
+  sweep: NitrogenLimit,
+  sweepFlammable: NitrogenLimit,
+  blowOut: NitrogenLimit,
   pressureTest: TestPane,
   bubbleJoints: BubblesPane,
   evacuate: PullPane,

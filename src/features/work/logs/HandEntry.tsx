@@ -1,60 +1,75 @@
 'use client'
+import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
 import { parseTyped } from '@/core/base/units/parseTyped'
-import { convertValue } from '@/core/base/units/convertValue'
 import type { Unit } from '@/core/base/units/units'
 import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
-import type { Shown } from './workRecorder'
+import { logWhen } from './logActs'
+import type { PurposeProps } from './PurposePane'
+import { readLooks } from './readLooks'
 
 type Channel = readonly [WorkChannel, Unit]
-type Props = {
+type Texts = Readonly<Record<string, string>>
+type Props = Pick<PurposeProps, 'job' | 'purpose' | 'atmosphere' | 'log' | 'warn'> & {
   channels: readonly Channel[]
-  /** Pa: what is typed as absolute is shown by a gauge that is zeroed here */
-  atmosphere: number
-  /** @returns a sentence why it could not be stored */
-  onType: (values: ReadonlyMap<WorkChannel, Omit<Shown, 'at'>>) => Promise<string | undefined>
+  /** when it was, as it was typed; empty is now */
+  when: string
+  /** what stands there before, where a look is corrected */
+  initial?: Texts
+  label?: string
+  /** @param at ms of the job; undefined is now @returns a sentence why it could not be stored */
+  onType: (values: readonly (number | null)[], at: number | undefined) => Promise<string | undefined>
+}
+type Problem = { readonly text: string; readonly key?: WorkChannel | undefined; readonly asked?: string }
+
+/** What has to be told of the figures at once, while they are typed. */
+function warningOf(texts: Texts, channels: readonly Channel[], warn: Props['warn']): string | undefined {
+  for (const [key, unit] of channels) {
+    const typed = attempt(() => parseTyped((texts[key] ?? '').trim(), channelRow(key).kind, unit))
+    const told = typed.ok && warn?.(key, typed.value)
+    if (told) return told
+  }
+  return undefined
 }
 
 /** What was read from an instrument without a radio, one look at a time; any unit, stored in that of the log. */
-export function HandEntry({ channels, atmosphere, onType }: Props) {
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({})
-  const [problem, setProblem] = useState<string>()
+export function HandEntry(props: Props) {
+  const { channels, atmosphere, purpose, job, log, when, warn, initial = {}, label, onType } = props
+  const [texts, setTexts] = useState<Texts>(initial)
+  const [problem, setProblem] = useState<Problem>()
+  const typed = JSON.stringify([texts, when])
   const submit = async () => {
-    const values = new Map<WorkChannel, Omit<Shown, 'at'>>()
-    for (const [key, unit] of channels) {
-      const text = (texts[key] ?? '').trim()
-      if (text === '') continue
-      const read = attempt(() => convertValue(parseTyped(text, channelRow(key).kind, unit), unit, atmosphere))
-      if (!read.ok) return setProblem(`${channelRow(key).label}: ${read.error.message}`)
-      values.set(key, { value: read.value, unit })
-    }
-    if (values.size === 0) return setProblem('Type what the instrument shows.')
-    const refused = await onType(values)
-    setProblem(refused)
+    const read = readLooks(texts, channels, { atmosphere, purpose, isSure: problem?.asked === typed })
+    if ('problem' in read)
+      return setProblem({ text: read.problem, key: read.key, ...(read.isAsked ? { asked: typed } : {}) })
+    const at = attempt(() => (when.trim() === '' ? undefined : logWhen(job, log.head, when)))
+    if (!at.ok) return setProblem({ text: at.error.message })
+    const refused = await onType(read.values, at.value)
+    setProblem(refused === undefined ? undefined : { text: refused })
     if (refused === undefined) setTexts({})
   }
+  const warning = warningOf(texts, channels, warn)
   return (
     <Box
       component="form"
-      aria-label="Type a look"
+      aria-label={label ?? 'Type a look'}
       onSubmit={(event) => {
         event.preventDefault()
         void submit()
       }}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start' }}
     >
-      {channels.map(([key, unit], i) => (
+      {channels.map(([key, unit]) => (
         <TextField
           key={key}
           label={`${channelRow(key).short}, ${unit}`}
           value={texts[key] ?? ''}
           onChange={({ target }) => setTexts({ ...texts, [key]: target.value })}
-          error={problem !== undefined && i === 0}
-          helperText={i === 0 ? problem : undefined}
+          error={problem?.key === key}
           slotProps={{
             htmlInput: { inputMode: 'decimal', 'aria-label': `${channelRow(key).label}, ${unit}` },
           }}
@@ -62,8 +77,18 @@ export function HandEntry({ channels, atmosphere, onType }: Props) {
         />
       ))}
       <Button type="submit" variant="outlined" sx={{ minHeight: 56 }}>
-        Write down
+        {problem?.asked === typed ? 'It is right: write it down' : (label ?? 'Write down')}
       </Button>
+      {problem && (
+        <Alert severity={problem.asked ? 'warning' : 'error'} sx={{ flexBasis: '100%' }}>
+          {problem.text}
+        </Alert>
+      )}
+      {warning && (
+        <Alert severity="error" sx={{ flexBasis: '100%' }}>
+          {warning}
+        </Alert>
+      )}
     </Box>
   )
 }

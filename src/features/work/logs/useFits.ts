@@ -62,6 +62,11 @@ function useAsked<Q, A>(
 const askDecay = (question: DecayQuestion) => fitClient().ask('decay', question)
 const askForecast = (question: ForecastQuestion) => fitClient().ask('forecast', question)
 const lastOf = (log: WorkLog | undefined) => log?.samples.time.at(-1) ?? 0
+/** What a log holds, as far as its question depends on it: the newest moment, of a typed one everything. */
+const contentOf = (log: WorkLog | undefined, every: number) =>
+  log?.head.looks
+    ? JSON.stringify([log.head.looks, log.head.marks])
+    : `${Math.floor(lastOf(log) / every)} ${log?.head.marks?.length ?? 0}`
 
 /** What is known of the shape of a decay, asked anew with every few looks: pending until its worker has answered. @param id of the log */
 export function useDecayFit(id: string, log: WorkLog | undefined, facts: LogFacts): Given {
@@ -70,7 +75,7 @@ export function useDecayFit(id: string, log: WorkLog | undefined, facts: LogFact
   const { answer, problem } = useAsked<DecayQuestion, KnownFit>(
     askDecay,
     id,
-    `${Math.floor(lastOf(log) / 10)} ${question?.ceiling ?? ''}`,
+    `${contentOf(log, 10)} ${question?.ceiling ?? ''}`,
     hasPoints ? question : undefined,
   )
   if (problem !== undefined) return { fit: 'too-few', problem }
@@ -84,7 +89,7 @@ export function useForecast(id: string, log: WorkLog | undefined, facts: LogFact
   const { answer, problem } = useAsked<ForecastQuestion, ForecastAnswer>(
     askForecast,
     id,
-    `${Math.floor(lastOf(log) / 15)} ${JSON.stringify([plan?.size.volume, pump, question?.target, question?.guess.water])}`,
+    `${contentOf(log, 15)} ${JSON.stringify([plan?.size.volume, pump, question?.target, question?.guess.water])}`,
     question,
   )
   return { forecast: answer, problem }

@@ -1,6 +1,11 @@
 import type { InstrumentProps } from '../instruments/instrumentProps'
 import type { PurposeProps } from './PurposePane'
 import { hasSamples, usePurposeLog, useWork } from './useWork'
+import { attempt } from '@/core/base/errors/orzoError'
+import { toPascals } from '@/core/base/units/convert'
+import type { PressureUnit, Quantity } from '@/core/base/units/units'
+import type { ChannelKey } from '@/core/record/readings/channels'
+import { overWarning } from '@/core/repair/logs/testLimit'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { stepId } from '@/core/record/job/passes'
 import type { LogPurpose } from '@/core/record/records/log'
@@ -21,6 +26,15 @@ export function usePurpose(
   const log = usePurposeLog(job, work, purpose, stepRef)
   const held = step.state === 'blocked' || step.state === 'waits'
   const { head, samples } = log
+  const atmosphere = siteAtmosphere(unit)
+  const { testPressure } = answer.plan
+  const warn = (key: ChannelKey, { value, unit: typed }: Quantity) => {
+    if (purpose !== 'pressure-test' || key !== 'testPressure' || !testPressure) return undefined
+    const read = attempt(() => toPascals({ value, unit: typed as PressureUnit }, atmosphere))
+    return read.ok
+      ? overWarning(read.value, { atmosphere, steps: testPressure.steps, limit: testPressure })
+      : undefined
+  }
   return {
     pane: {
       job,
@@ -30,7 +44,8 @@ export function usePurpose(
       work,
       log,
       held,
-      atmosphere: siteAtmosphere(unit),
+      atmosphere,
+      warn,
       verdicts: answer.verdicts,
     },
     own: head && hasSamples(samples) ? { head, samples } : undefined,

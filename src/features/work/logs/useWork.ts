@@ -1,5 +1,6 @@
 'use client'
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { samplesOfLooks } from '@/core/record/logs/looks'
 import { countOf, type Samples } from '@/core/record/logs/samples'
 import { clockOf } from '@/core/record/job/jobTime'
 import type { LogHead, LogPurpose } from '@/core/record/records/log'
@@ -64,6 +65,8 @@ export type PurposeLog = {
   readonly isOwn: boolean
   /** it was not ended */
   readonly isOpen: boolean
+  /** its looks are typed: any window may write them down, and correct them */
+  readonly isTyped: boolean
 }
 
 /** A log of a task with its samples; one that was broken off is gone on with by the first window that can. */
@@ -75,17 +78,19 @@ export function usePurposeLog(
 ): PurposeLog {
   const head = newest(job.logs, purpose, step)
   const isOpen = head !== undefined && head.samples === undefined
+  const typed = head && samplesOfLooks(head)
+  const isTyped = typed !== undefined
   const isOwn = watching.log !== undefined && watching.log.id === head?.id
   const stored = useLive(
-    () => (head && !isOwn ? readSamples(database(), job.id, head) : undefined),
-    [job.id, head?.id, isOwn],
+    () => (head && !isOwn && !isTyped ? readSamples(database(), job.id, head) : undefined),
+    [job.id, head?.id, isOwn, isTyped],
   )
   useEffect(() => {
-    if (!head || !isOpen || isOwn || watching.log) return
+    if (!head || !isOpen || isOwn || isTyped || watching.log) return
     void recorder.resume(head)
-  }, [head, isOpen, isOwn, recorder, watching.log])
-  const samples = isOwn ? watching.samples : stored
-  return useMemo(() => ({ head, samples, isOwn, isOpen }), [head, samples, isOwn, isOpen])
+  }, [head, isOpen, isOwn, isTyped, recorder, watching.log])
+  const samples = typed ?? (isOwn ? watching.samples : stored)
+  return useMemo(() => ({ head, samples, isOwn, isOpen, isTyped }), [head, samples, isOwn, isOpen, isTyped])
 }
 
 /** Whether there is anything to judge. */

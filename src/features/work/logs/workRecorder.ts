@@ -177,11 +177,6 @@ export class WorkRecorder {
     this.#set({ log: undefined, samples: undefined })
   }
 
-  /** A look that was typed. @param at ms of the job @throws what the store says */
-  async type(at: number, values: ReadonlyMap<WorkChannel, Shown>): Promise<void> {
-    await this.#store([{ at, shown: values }])
-  }
-
   async #take(event: SourceEvent): Promise<void> {
     if (event.type === 'lost' || event.type === 'resumed') return this.#connection(event)
     if (event.type !== 'samples') return

@@ -1,0 +1,90 @@
+import { tagOf } from '@/core/record/job/idInRound'
+import { clockOf, jobTime } from '@/core/record/job/jobTime'
+import { addLog } from '@/core/record/edits/listEdits'
+import { addLook, endTyped, markLog } from '@/core/record/edits/lookEdits'
+import { UNITS } from '@/core/base/units/units'
+import { whenTyped } from '@/core/base/units/whenTyped'
+import type { LogHead } from '@/core/record/records/log'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import { systemClock } from '@/data/clock'
+import { removalOf } from '@/data/logs'
+import { randomWord } from '@/data/newId'
+import { changesOf } from '../../shared/record/changes'
+import { jobNow } from '../useJobTime'
+import type { LogAction } from './logActions'
+import type { PurposeProps } from './PurposePane'
+
+/** The head of a log that begins now. */
+function headFor(
+  { job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>,
+  isLive: boolean,
+): LogHead {
+  const channels = LOG_KINDS[purpose].channels
+  const title = LOG_KINDS[purpose].name
+  return {
+    id: randomWord(),
+    ...tagOf(job.round),
+    name: title,
+    startedAt: jobNow(job),
+    source: isLive ? 'instruments' : 'hand',
+    purpose,
+    step,
+    channels: channels.map(([key, unit]) => ({ key, unit })),
+    ...(isLive ? {} : { looks: [] }),
+  }
+}
+
+/** Midnight by the clock on the wall, ms. */
+const midnight = (at: number) => new Date(at).setHours(0, 0, 0, 0)
+
+/** What "after 12 min" counts from: the last thing that began, else the first look; undefined before there is any. */
+function beginOf({ startedAt, marks = [], looks = [] }: LogHead): number | undefined {
+  const seconds =
+    marks.findLast(({ what }) => what !== 'note' && what !== 'step')?.seconds ?? looks[0]?.seconds
+  return seconds === undefined ? undefined : Date.parse(startedAt) + seconds * 1000
+}
+
+/** Reads a typed time of a log in the time of its job, ms. @throws OrzoError bad-log with what to type */
+export function logWhen(job: PurposeProps['job'], head: LogHead | undefined, text: string): number {
+  const now = jobTime(clockOf(job), systemClock.now())
+  return whenTyped(text, { now, begin: head && beginOf(head), midnight })
+}
+
+/** What can be done with a log: its beginning and end, what hands do, a typed look. Failures are told, not thrown. */
+export function logActs(props: PurposeProps) {
+  const { job, change, work, log, view } = props
+  const { recorder, source } = work
+  const { head, isOwn } = log
+  const begin = async (isLive: boolean) => {
+    if (!isLive) return void (await change(addLog(headFor(props, false))))
+    await recorder.connect()
+    await recorder.start(headFor(props, true))
+  }
+  const act = async ({ mark, hands, isStep, label }: LogAction, when: string) => {
+    const step = isStep ? view?.nextStep : undefined
+    if (source && hands)
+      await source.hands(step === undefined ? hands : { ...hands, regulator: step * UNITS.psia.si })
+    if (!mark || !head || !(isOwn || log.isTyped)) return
+    await change(
+      markLog(
+        head.id,
+        {
+          what: mark,
+          ...(mark === 'note' ? { text: label } : {}),
+          ...(step === undefined ? {} : { value: Math.round(step) }),
+        },
+        when.trim() === '' ? {} : { at: logWhen(job, head, when) },
+      ),
+    )
+  }
+  const end = async () => (log.isTyped && head ? change(endTyped(head.id)) : recorder.stop())
+  return {
+    begin: (isLive: boolean) => void recorder.told(() => begin(isLive)),
+    end: () => void recorder.told(end),
+    act: (action: LogAction, when: string) => void recorder.told(() => act(action, when)),
+    /** the whole log goes, Undo has it back */
+    remove: () => head && void changesOf(job.id).change(removalOf(head.id)),
+    type: (values: readonly (number | null)[], at: number | undefined) =>
+      head ? change(addLook(head.id, values, { at })) : Promise.resolve(false),
+  }
+}
