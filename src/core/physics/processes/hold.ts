@@ -15,7 +15,7 @@ export type HoldErrors = {
 }
 
 /** [practice] handbook 07: a gauge repeats within about 0.1 psi, a clamp follows a change within 1 F. */
-export const USUAL_ERRORS: HoldErrors = {
+const USUAL_ERRORS: HoldErrors = {
   repeatability: 689,
   measuredKelvin: 1 / 1.8,
   // [practice] the gas under a roof or in a cellar drifts this far in half an hour while nobody looks

@@ -1,5 +1,5 @@
 import { type Quantity, type QuantityKind, type Unit, unitRow } from '../../base/units/units'
-import type { LogPurpose } from '../records/log'
+import type { LogPurpose } from '../readings/logPurposes'
 import { type ChannelKey, channelRow } from './channels'
 
 /** From and to, both included, in the unit of the row. */
@@ -42,7 +42,7 @@ const OF_PURPOSE: { readonly [P in LogPurpose]?: { readonly [C in ChannelKey]?: 
 }
 
 /** Limits of a figure; none where its quantity has none. */
-export function limitsOf(key: ChannelKey, purpose?: LogPurpose): LimitRow | undefined {
+function limitsOf(key: ChannelKey, purpose?: LogPurpose): LimitRow | undefined {
   const own = purpose && OF_PURPOSE[purpose]?.[key]
   return own ?? OF_CHANNEL[key] ?? OF_KIND[channelRow(key).kind]
 }

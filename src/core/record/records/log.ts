@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { type Unit, UNITS } from '../../base/units/units'
 import { type ChannelKey, isChannelKey } from '../readings/channels'
+import { LOG_PURPOSES } from '../readings/logPurposes'
 import { countSchema, idSchema, inRoundShape } from './fields'
 import { defineKind, type RawData } from './kind'
 
@@ -14,10 +15,6 @@ const channelSchema = z.strictObject({
   name: textSchema.optional(),
 })
 export type LogChannel = z.infer<typeof channelSchema>
-
-/** What a log was taken for; one without a purpose is a log of readings. */
-const LOG_PURPOSES = ['recovery', 'pressure-test', 'evacuation', 'decay', 'weigh-in'] as const
-export type LogPurpose = (typeof LOG_PURPOSES)[number]
 
 /** What happened at a moment of a log. */
 const MARK_KINDS = ['step', 'hold', 'stop', 'sweep', 'valve-shut', 'valve-open', 'cylinder', 'note'] as const

@@ -1,4 +1,5 @@
-import type { LogHead, LogPurpose } from '../../record/records/log'
+import type { LogHead } from '../../record/records/log'
+import type { LogPurpose } from '../../record/readings/logPurposes'
 import type { StepRecord } from '../../record/records/step'
 import { passOf } from '../../record/job/passes'
 import type { TaskId } from '../plan/tasks/tasks'

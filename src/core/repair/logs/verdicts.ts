@@ -2,7 +2,8 @@ import { Digest } from '../../base/numeric/digest'
 import { samplesOfLooks } from '../../record/logs/looks'
 import { countOf, type Samples } from '../../record/logs/samples'
 import type { Job } from '../../record/job/job'
-import type { LogHead, LogPurpose, LogVerdict } from '../../record/records/log'
+import type { LogHead, LogVerdict } from '../../record/records/log'
+import type { LogPurpose } from '../../record/readings/logPurposes'
 import { LOG_KINDS, type LogFacts } from './kinds'
 
 /** Raised when a judge of the table says something else of the same samples: what it said before is judged again. */

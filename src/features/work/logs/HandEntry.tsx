@@ -9,7 +9,7 @@ import { parseTyped } from '@/core/base/units/parseTyped'
 import type { Unit } from '@/core/base/units/units'
 import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
 import { logWhen } from './logActs'
-import type { PurposeProps } from './PurposePane'
+import type { PurposeProps } from './purposeProps'
 import { readLooks } from './readLooks'
 
 type Channel = readonly [WorkChannel, Unit]

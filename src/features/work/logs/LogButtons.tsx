@@ -8,9 +8,9 @@ import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
 import { LOG_ACTIONS, type LogAction } from './logActions'
 import type { logActs } from './logActs'
-import type { PurposeProps } from './PurposePane'
+import type { PurposeProps } from './purposeProps'
 
-export type Acts = ReturnType<typeof logActs>
+type Acts = ReturnType<typeof logActs>
 type Props = PurposeProps & {
   readonly acts: Acts
   /** when it happened, as it was typed; empty is now */

@@ -14,7 +14,7 @@ import { attempt } from '@/core/base/errors/orzoError'
 import { HandEntry } from './HandEntry'
 import { logWhen } from './logActs'
 import { LOG_ACTIONS } from './logActions'
-import type { PurposeProps } from './PurposePane'
+import type { PurposeProps } from './purposeProps'
 
 type Row =
   | { readonly kind: 'look'; readonly seconds: number; readonly look: TypedLook }

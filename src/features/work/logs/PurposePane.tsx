@@ -5,39 +5,19 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { countOf } from '@/core/record/logs/samples'
-import type { Quantity } from '@/core/base/units/units'
-import { type ChannelKey, channelRow } from '@/core/record/readings/channels'
-import type { LogHead, LogPurpose } from '@/core/record/records/log'
+import { channelRow } from '@/core/record/readings/channels'
+import type { LogHead } from '@/core/record/records/log'
 import { Figure, Figures } from '@/ui/Figure'
-import type { StageProps } from '../../shared/stageProps'
 import { HandEntry } from './HandEntry'
 import { LogChart } from './LogChart'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { logWord } from '@/core/repair/logs/logWord'
-import { isOpening, type Told } from '@/core/repair/logs/told'
-import type { Verdicts } from '@/core/repair/logs/verdicts'
+import { isOpening } from '@/core/repair/logs/told'
 import { logActs } from './logActs'
 import { LogButtons } from './LogButtons'
 import { LooksList } from './LooksList'
-import { hasSamples, type PurposeLog, type Work } from './useWork'
-
-export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
-  /** the pass of a task that the log belongs to */
-  step: string
-  purpose: LogPurpose
-  work: Work
-  log: PurposeLog
-  /** what is said of it as it stands; undefined before there is a look */
-  view: Told | undefined
-  /** what is said of the ended logs */
-  verdicts: Verdicts
-  /** Pa, at the site */
-  atmosphere: number
-  /** no log may be begun yet */
-  held: boolean
-  /** what is told at once of a figure that is being typed, before it is written down */
-  warn?: ((key: ChannelKey, figure: Quantity) => string | undefined) | undefined
-}
+import type { PurposeProps } from './purposeProps'
+import { hasSamples } from './useWork'
 
 /** What the instruments show now, large. */
 function Now({ purpose, work: { watching } }: Pick<PurposeProps, 'purpose' | 'work'>) {

@@ -1,4 +1,5 @@
-import type { LogPurpose, MarkKind } from '@/core/record/records/log'
+import type { MarkKind } from '@/core/record/records/log'
+import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { PlantHands } from '@/instruments/workSource'
 
 /** Something hands do while a log runs: a mark in it, and in a demo job the hose or machine itself. */

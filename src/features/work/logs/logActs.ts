@@ -12,7 +12,7 @@ import { randomWord } from '@/data/newId'
 import { changesOf } from '../../shared/record/changes'
 import { jobNow } from '../useJobTime'
 import type { LogAction } from './logActions'
-import type { PurposeProps } from './PurposePane'
+import type { PurposeProps } from './purposeProps'
 
 /** The head of a log that begins now. */
 function headFor(

@@ -4,7 +4,7 @@ import { parseTyped } from '@/core/base/units/parseTyped'
 import type { Unit } from '@/core/base/units/units'
 import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
 import { figureState } from '@/core/record/readings/figureLimits'
-import type { LogPurpose } from '@/core/record/records/log'
+import type { LogPurpose } from '@/core/record/readings/logPurposes'
 
 /** What the fields of a look hold: values in the units of the log, or what is wrong with them. */
 export type ReadLooks =

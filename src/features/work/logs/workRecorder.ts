@@ -11,7 +11,7 @@ import type { InstrumentSource, Sample, SourceEvent } from '@/instruments/source
 import { storeSentence } from '../../shared/storage/storeSentence'
 import { claimLog } from './claimLog'
 
-export type Shown = { readonly value: number; readonly unit: string; readonly at: number }
+type Shown = { readonly value: number; readonly unit: string; readonly at: number }
 
 export type Watching = {
   readonly status: 'idle' | 'connecting' | 'connected' | 'failed'
