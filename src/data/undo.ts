@@ -68,6 +68,9 @@ function placeOf({ path, old, new: now }: Patch): string {
   return [path.join('.'), ...fields].join(' ')
 }
 
+/** Lists whose entries are put in and taken out, never typed letter by letter: each change is a step of its own. */
+const THINGS = /\/(looks|marks)\b/
+
 /** The places of a step, but for the times that go along with every change. */
 const places = ({ records }: Step) =>
   records
@@ -107,7 +110,8 @@ export function recordStep(jobId: string, changes: readonly PartChange[], now: n
     last !== undefined &&
     now - last.at < ONE_STEP &&
     step.records.every(({ type }) => type === 'patched') &&
-    places(last) === places(step)
+    places(last) === places(step) &&
+    !THINGS.test(places(step))
   const kept = isWord ? [...done.slice(0, -1), joined(last, step)] : [...done, step]
   put(jobId, { done: kept.slice(-MOST_STEPS), undone: [] })
 }

@@ -64,6 +64,20 @@ function marksOf({ headings, rows }: LogTable, known: readonly MarkKind[]): LogM
   })
 }
 
+/** @throws OrzoError bad-log naming the row at which the clock goes back: nothing can be judged over that */
+function assertForward({ headings, rows }: LogTable): void {
+  const { times } = rowTimes(rows, { time: 0, heading: headings[0] ?? '', date: undefined, order: undefined })
+  let latest = -Infinity
+  times.forEach((time, i) => {
+    if (time !== undefined && time < latest)
+      throw new OrzoError(
+        'bad-log',
+        `row ${i + 2}: the time goes back. Put the rows in order of time, or cut the log where its clock was set.`,
+      )
+    latest = Math.max(latest, time ?? -Infinity)
+  })
+}
+
 /**
  * A log of the work from a table: the time first, then channels by their headings, marks in a column "mark". A table without
  * any mark begins with what the log begins with, as an imported one does; a recovery alone has to say when it was stopped.
@@ -74,6 +88,7 @@ export function readWorkLog(text: string, purpose: LogPurpose): WorkLog {
   const [headings = [], ...rows] = data
   const table = { headings, rows }
   const { channels, marks: known, begins } = LOG_KINDS[purpose]
+  assertForward(table)
   const columns = columnsOf(table, channels)
   const { samples, series, beganAt } = readLog(table, columns)
   const told = marksOf(table, known)
@@ -83,6 +98,7 @@ export function readWorkLog(text: string, purpose: LogPurpose): WorkLog {
     head: {
       channels: series.map(({ key, unit }) => ({ key, unit })),
       marks,
+      purpose,
       startedAt: new Date(beganAt ?? 0).toISOString(),
     },
     samples,

@@ -80,8 +80,7 @@ export type FigureState =
   { readonly state: 'good' } | { readonly state: 'unlikely' | 'impossible'; readonly sentence: string }
 
 const GOOD: FigureState = { state: 'good' }
-const count = (value: number) =>
-  Number(value.toPrecision(value < 10 && value > -10 ? 2 : 4)).toLocaleString('en-US')
+const count = (value: number) => Number(value.toPrecision(3)).toLocaleString('en-US')
 
 /** A range in words, in the unit that was typed. @param range SI */
 function rangeText({ from, to }: SiRange, unit: Unit, atmosphere: number): string {
@@ -89,7 +88,7 @@ function rangeText({ from, to }: SiRange, unit: Unit, atmosphere: number): strin
   const zero = siOf(0, unit, atmosphere)
   const sign = unitRow(unit).reference === 'vacuum' ? -1 : 1
   const ends = [from, to].map((end) => (sign * (end - zero)) / si).sort((a, b) => a - b)
-  return `${ends.map(count).join(' to ')} ${unit === 'micron' ? 'microns' : unit}`
+  return `${ends.map(count).join(' and ')} ${unit === 'micron' ? 'microns' : unit}`
 }
 
 /** [practice] a needle reads no better than this, Pa: what it shows near a perfect vacuum is no figure for microns. */
@@ -126,7 +125,7 @@ export function figureState(
   if (si < likely.from || si > likely.to)
     return {
       state: 'unlikely',
-      sentence: `${label}: ${count(value)} ${unit} is unlikely, mostly it is ${rangeText(likely, unit, atmosphere)}. Write it down again if it is right.`,
+      sentence: `${label}: ${count(value)} ${unit} is unlikely, mostly it is between ${rangeText(likely, unit, atmosphere)}. Write it down again if it is right.`,
     }
   return GOOD
 }

@@ -46,7 +46,8 @@ function figuresOf(judged: TestJudged, { atmosphere, limit }: TestSetup): Figure
       value: `${Math.max(0, Math.ceil((SETTLE_SECONDS - settled) / 60))} min`,
       note: 'then the clock',
     })
-  return [...rows, ...holdFigures(judged), ...leakFigures(judged)]
+  // over its limit a test tells nothing else
+  return judged.over ? rows : [...rows, ...holdFigures(judged), ...leakFigures(judged)]
 }
 
 /** A pressure test with its figures. @param now s of the log */

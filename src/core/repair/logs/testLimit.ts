@@ -59,8 +59,8 @@ export function overSentence({ gauge, by }: OverLimit, { limit, steps }: LimitSe
   const what = `${psig(gauge)} is over the limit of ${psig(limit?.limit ?? 0)}${limit ? `, ${limit.of}` : ''}`
   const target = steps.at(-1)
   if (by === 'warming')
-    return `⬣ ${what}, by warming: bleed${target === undefined ? '' : ` to ${psig(target)}`} and start the clock again.`
-  return `⬣ ${what}: shut the cylinder, stand clear, bleed off. The test has failed.`
+    return `${what}, by warming: bleed${target === undefined ? '' : ` to ${psig(target)}`} and start the clock again.`
+  return `${what}: shut the cylinder, stand clear, bleed off. The test has failed.`
 }
 
 /**
