@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { BadInput, runDoor, UsageError } from './run'
@@ -116,6 +116,122 @@ describe('judge', () => {
     const [of] = judge('pressure-test', test, '--job', VACUUM)
     expect(of).toMatchObject({ limit: 'passed', opens: true, missing: [] })
     expect(of!.figures.find(({ label }) => label === 'Nitrogen')!.value).toBe('236.0 psig')
+  })
+  /** The at-the-vacuum job with another policy and limits on its plate. */
+  const job = (name: string, policy: object, low = 150) => {
+    const whole = JSON.parse(readFileSync(VACUUM, 'utf8')) as { unit: object }
+    const designPressures = { low: { value: low, unit: 'psig' }, high: { value: 360, unit: 'psig' } }
+    const changed = {
+      ...whole,
+      unit: { ...whole.unit, designPressures },
+      policy,
+    }
+    return file(name, JSON.stringify(changed))
+  }
+  const decayLooks = (name: string, ...looks: readonly (readonly [minute: number, microns: number])[]) =>
+    file(
+      name,
+      [
+        'seconds,system microns,mark',
+        // the look just before the valve was shut
+        `0,${looks[0]![1]},`,
+        '20,,valve-shut',
+        ...looks.slice(1).map(([minute, microns]) => `${20 + minute * 60},${microns},`),
+      ].join('\n'),
+    )
+  test.each([
+    [
+      '321 to 491 in 15',
+      [
+        [0, 321],
+        [15, 491],
+      ],
+      'passed',
+      'passed',
+    ],
+    [
+      '337 to 503 in 10',
+      [
+        [0, 337],
+        [10, 503],
+      ],
+      'passed',
+      'failed',
+    ],
+    [
+      '173 to 402 in 10',
+      [
+        [0, 173],
+        [10, 402],
+      ],
+      'passed',
+      'passed',
+    ],
+    [
+      '466 to 793 in 10',
+      [
+        [0, 466],
+        [10, 793],
+      ],
+      'passed',
+      'failed',
+    ],
+    [
+      '600 to 1,030 in 11',
+      [
+        [0, 600],
+        [11, 1030],
+      ],
+      'borderline',
+      'failed',
+    ],
+    [
+      '337 to 510, and 1,010 at 45',
+      [
+        [0, 337],
+        [10, 510],
+        [45, 1010],
+      ],
+      'passed',
+      'failed',
+    ],
+  ] as const)('two looks of practice, field and strict: %s', (name, looks, field, strict) => {
+    const log = decayLooks(`${name.replace(/\W/g, '')}.csv`, ...looks)
+    // the usual policy is the field limit at ten minutes
+    const [own] = judge('decay', log)
+    expect(own).toMatchObject({ limit: field, cause: 'open', opens: field === 'passed' })
+    expect(own!.sentence).not.toMatch(/tight/)
+    const [hard] = judge('decay', log, '--job', job('strict.json', { decayLimit: 'strict-500' }))
+    expect(hard!.sentence).toMatch(/strict limit 500 microns in 10 min/)
+    expect(hard!.limit).toBe(strict)
+  })
+  test('152 at the pump against 321 at the system is one vacuum', () => {
+    const rows = [0, 60, 120].map((seconds) => `${seconds},321,152`)
+    const pull = file('two.csv', ['seconds,system microns,pump microns', ...rows].join('\n'))
+    const [found] = judge('evacuation', pull)
+    expect(found).toMatchObject({ limit: 'passed' })
+    expect(found!.sentence).toBe('At the target: shut the valve and watch.')
+  })
+  test('nitrogen: over the limit fails and stops; cooling is no leak; start and end are a hold', () => {
+    const hold = (name: string, ...rows: readonly string[]) =>
+      file(name, ['seconds,pressure psig,clamp F,mark', ...rows].join('\n'))
+    const [over] = judge(
+      'pressure-test',
+      hold('over.csv', '0,50,75,step', '60,258,75,', '120,258,75,hold', '1020,258,75,'),
+      '--job',
+      job('limit.json', {}),
+    )
+    expect(over).toMatchObject({ limit: 'failed', opens: false })
+    expect(over!.sentence).toMatch(/258 psig is over the limit of 150 psig.*bleed off/)
+    // 300 psig at 75 F is 297 at 70 F [physics], handbook 07
+    const [cooled] = judge(
+      'pressure-test',
+      hold('cooled.csv', '0,300,75,', '20,,,hold', '920,297.06,70,'),
+      '--job',
+      job('high.json', {}, 320),
+    )
+    expect(cooled).toMatchObject({ limit: 'passed', opens: true, missing: [] })
+    expect(cooled!.sentence).toMatch(/No leak seen.*corrected for temperature/)
   })
   test('a pull is foretold, with a usual volume where no job tells it', () => {
     const rows = Array.from(

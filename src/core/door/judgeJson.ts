@@ -17,10 +17,11 @@ const minutes = (seconds: number | undefined) => (seconds === undefined ? null :
 function forecastJson(log: WorkLog, facts: LogFacts) {
   const answer = forecastOf(log, facts)
   if (!answer) return null
-  const { seconds, range, never, floor, speedFactor, waterLeft } = answer.forecast
+  const { seconds, range, never, floor, speedFactor, waterLeft, isTold } = answer.forecast
   return {
     minutes: minutes(seconds),
     range: range.map(minutes),
+    isTold,
     never: rounded(never, 3),
     floorMicrons: rounded(fromPascals(floor, 'micron'), 0),
     speedFactor: rounded(speedFactor, 3),

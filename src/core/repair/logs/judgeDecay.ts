@@ -50,7 +50,7 @@ const SHOWN: { readonly [C in LogCause]?: string } = {
 /** Whether a cause keeps the gate shut however low the vacuum stands. */
 export const isShutBy = (cause: LogCause | undefined): boolean =>
   cause !== undefined && SHOWN[cause] !== undefined
-const PROVES = 'It proves dryness, not tightness.'
+const PROVES = 'It shows how dry it is, not that nothing leaks.'
 const shown = (pascals: number) => `${Math.round(pascals / MICRON)} microns`
 
 /** The looks from the shutting of the valve to its next opening. */

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { drawable } from '@/core/record/logs/drawable'
 import { countOf } from '@/core/record/logs/samples'
 import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
@@ -102,7 +103,7 @@ function Curves({ purpose, log: { head, samples }, view }: Pick<PurposeProps, 'p
     <LogChart
       key={channels.join()}
       head={head}
-      samples={samples}
+      samples={drawable(head, samples)}
       channels={channels}
       label={`${title}: ${channels.map((at) => channelRow(head.channels[at]!.key).short).join(' and ')} over time`}
       isLogarithmic={isLogarithmic}
