@@ -57,7 +57,7 @@ const says =
   ({ judged }: Said) =>
     causes.includes(judged.cause)
 
-const seeds = [2701, 2702, 2703]
+const seeds = (process.argv[3] ?? '2701,2702,2703').split(',').map(Number)
 const all: Said[] = []
 for (const [cadence, minutes] of KINDS) {
   const own = seeds.flatMap((seed) => {
