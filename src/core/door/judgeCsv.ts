@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { OrzoError } from '../base/errors/orzoError'
 import type { Unit } from '../base/units/units'
 import { rowTimes } from '../record/logs/logTime'
-import { type ColumnUse, type LogTable, readLog, unitInHeading } from '../record/logs/readLog'
+import { type ColumnUse, type LogTable, readLog, timeGoesBack, unitInHeading } from '../record/logs/readLog'
 import { channelRow, type WorkChannel } from '../record/readings/channels'
 import type { LogMark, MarkKind } from '../record/records/log'
 import type { LogPurpose } from '../record/readings/logPurposes'
@@ -64,20 +64,6 @@ function marksOf({ headings, rows }: LogTable, known: readonly MarkKind[]): LogM
   })
 }
 
-/** @throws OrzoError bad-log naming the row at which the clock goes back: nothing can be judged over that */
-function assertForward({ headings, rows }: LogTable): void {
-  const { times } = rowTimes(rows, { time: 0, heading: headings[0] ?? '', date: undefined, order: undefined })
-  let latest = -Infinity
-  times.forEach((time, i) => {
-    if (time !== undefined && time < latest)
-      throw new OrzoError(
-        'bad-log',
-        `row ${i + 2}: the time goes back. Put the rows in order of time, or cut the log where its clock was set.`,
-      )
-    latest = Math.max(latest, time ?? -Infinity)
-  })
-}
-
 /**
  * A log of the work from a table: the time first, then channels by their headings, marks in a column "mark". A table without
  * any mark begins with what the log begins with, as an imported one does; a recovery alone has to say when it was stopped.
@@ -88,9 +74,9 @@ export function readWorkLog(text: string, purpose: LogPurpose): WorkLog {
   const [headings = [], ...rows] = data
   const table = { headings, rows }
   const { channels, marks: known, begins } = LOG_KINDS[purpose]
-  assertForward(table)
   const columns = columnsOf(table, channels)
-  const { samples, series, beganAt } = readLog(table, columns)
+  const { samples, series, beganAt, backAt } = readLog(table, columns)
+  if (backAt !== undefined) throw new OrzoError('bad-log', timeGoesBack(backAt))
   const told = marksOf(table, known)
   const [, mark] = begins
   const marks = told.length > 0 || mark === 'stop' ? told : [{ seconds: 0, what: mark }]

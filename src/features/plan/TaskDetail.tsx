@@ -2,6 +2,9 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { attempt } from '@/core/base/errors/orzoError'
+import { toSI } from '@/core/base/units/convert'
+import { parseTyped } from '@/core/base/units/parseTyped'
 import { noteTook, pinTask, setTaskMinutes } from '@/core/record/edits/dayEdits'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
 import { AutosaveField } from '@/ui/AutosaveField'
@@ -37,10 +40,8 @@ function MinuteField({
       sx={{ width: 104 }}
       onSave={(text) => {
         if (text.trim() === '') return onSave(undefined)
-        const minutes = Number(text)
-        return Number.isFinite(minutes) && minutes >= 0
-          ? onSave(Math.round(minutes))
-          : 'Whole minutes, like 45.'
+        const typed = attempt(() => toSI(parseTyped(text, 'time', 'min')) / 60)
+        return typed.ok && typed.value >= 0 ? onSave(Math.round(typed.value)) : 'Whole minutes, like 45.'
       }}
     />
   )

@@ -116,6 +116,26 @@ describe('numeric pad', () => {
     expect(screen.getByLabelText('Suction pressure')).toHaveValue('68,5')
     expect(onNext).toHaveBeenCalledTimes(1)
   })
+  test('the sign by mouse, then Enter: it goes on and does not turn the sign back', async () => {
+    const user = userEvent.setup()
+    const onNext = jest.fn()
+    render(<Harness onNext={onNext} />)
+    await user.type(screen.getByLabelText('Suction pressure'), '20')
+    await user.click(screen.getByRole('button', { name: 'Change sign' }))
+    await user.keyboard('{Enter}')
+    expect(screen.getByLabelText('Suction pressure')).toHaveValue('-20')
+    expect(onNext).toHaveBeenCalledTimes(1)
+    // the space bar presses a key
+    await user.keyboard(' ')
+    expect(screen.getByLabelText('Suction pressure')).toHaveValue('20')
+  })
+  test.each([
+    ['9999 psig', /9,999|10,000 psig cannot be. It lies between/],
+    ['-800 inHg', /Inches of vacuum run from 0 to 29.9/],
+  ])('what cannot be is refused with its range: %s', (text, message) => {
+    const entry = judgeEntry(text, 'suctionPressure', 'psig')
+    expect(entry).toMatchObject({ state: 'bad', message: expect.stringMatching(message) })
+  })
 })
 
 test('the list of taps shows values, what tells most, what to check, what is doubtful or stale', async () => {

@@ -4,12 +4,13 @@ import { siLimits } from '../readings/figureLimits'
 import type { LogHead } from '../records/log'
 import type { Samples } from './samples'
 
-type Drawn = Pick<LogHead, 'channels'> & Partial<Pick<LogHead, 'purpose'>>
+type Channel = Pick<LogHead['channels'][number], 'key' | 'unit'>
+type Drawn = { readonly channels: readonly Channel[]; readonly purpose?: LogHead['purpose'] }
 
 const known = new WeakMap<Samples, Samples>()
 
 /** Range of a channel's numbers as they are shown; gauges are taken at sea level, where they go lowest. */
-function shownRange({ key, unit }: LogHead['channels'][number], purpose: LogHead['purpose']) {
+function shownRange({ key, unit }: Channel, purpose: LogHead['purpose']) {
   const { si, zero = 0, reference } = unitRow(unit)
   const { possible } = siLimits(key, purpose)
   const shift = reference === 'gauge' || reference === 'vacuum' ? SEA_LEVEL_PASCALS : zero

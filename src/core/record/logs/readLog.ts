@@ -8,6 +8,7 @@ import { type ChannelKey, channelRow, isChannelKey, WORK_CHANNEL_KEYS } from '..
 import { READING_KEYS } from '../readings/vocabulary'
 import { LOG_NUMBER, numberIn } from './logNumber'
 import { DATE_ORDERS, type DateOrder, rowTimes, type TimeColumns } from './logTime'
+import { drawable } from './drawable'
 import type { Samples } from './samples'
 
 /** A table as it was read from a file: headings and cells, nothing judged yet. */
@@ -147,7 +148,7 @@ export function guessColumns(table: LogTable): ColumnUse[] {
 type LogSeries = {
   readonly key: ChannelKey
   readonly unit: Unit
-  /** minutes since the log began */
+  /** minutes since the log began; what no instrument can have read is left out */
   readonly points: readonly { readonly minute: number; readonly value: number }[]
 }
 export type Log = {
@@ -159,6 +160,8 @@ export type Log = {
   readonly minutes: number
   /** cells that held no number */
   readonly skipped: number
+  /** row at which the clock goes back: its rows are put in order, and nothing can be judged by them */
+  readonly backAt: number | undefined
 }
 
 type Wanted = { readonly key: ChannelKey; readonly unit: Unit; readonly index: number }
@@ -226,21 +229,43 @@ export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
   const [first, last] = [rows[0], rows.at(-1)]
   if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${clock.heading}".`)
   const time = Float64Array.from(rows, ({ ms }) => (ms - first.ms) / 1000)
-  const values = wanted.map(({ index, key }) => {
+  const samples = { time, values: columnValues(rows, wanted) }
+  const shown = drawable({ channels: wanted }, samples).values
+  const silent = samples.values.reduce((sum, channel) => sum + channel.filter(Number.isNaN).length, 0)
+  return {
+    series: wanted.map((each, i) => seriesOf(each, time, shown[i] as Float64Array)),
+    samples,
+    beganAt: dated ? first.ms : undefined,
+    minutes: (last.ms - first.ms) / MINUTE,
+    skipped: table.rows.length - rows.length + silent,
+    backAt: backAt(times),
+  }
+}
+
+/** The values of the mapped columns, NaN where a cell holds none. @throws OrzoError bad-log for commas that may be either */
+function columnValues(rows: readonly TimedRow[], wanted: readonly Wanted[]): Float64Array[] {
+  return wanted.map(({ index, key }) => {
     const read = numberReader(
       rows.map(({ row }) => row[index]),
       channelRow(key).label,
     )
     return Float64Array.from(rows, ({ row }) => read(row[index]) ?? NaN)
   })
-  const silent = values.reduce((sum, channel) => sum + channel.filter(Number.isNaN).length, 0)
-  return {
-    series: wanted.map((each, i) => seriesOf(each, time, values[i] as Float64Array)),
-    samples: { time, values },
-    beganAt: dated ? first.ms : undefined,
-    minutes: (last.ms - first.ms) / MINUTE,
-    skipped: table.rows.length - rows.length + silent,
-  }
+}
+
+/** What is told where the clock of a log goes back. @param row of the table */
+export const timeGoesBack = (row: number): string =>
+  `row ${row}: the time goes back. Put the rows in order of time, or cut the log where its clock was set.`
+
+/** The row of a table, its headings being the first, at which the time goes back; a table that begins with its end is in order. */
+function backAt(times: readonly (number | undefined)[]): number | undefined {
+  const known = times.flatMap((ms, i) => (ms === undefined ? [] : [{ ms, row: i + 2 }]))
+  const isBackward = (known.at(-1)?.ms ?? 0) < (known[0]?.ms ?? 0)
+  const back = known.find(({ ms }, i) => {
+    const before = known[i - 1]
+    return before !== undefined && (isBackward ? ms > before.ms : ms < before.ms)
+  })
+  return back?.row
 }
 
 /** Mean of each series between two minutes; series without a value there are left out. */

@@ -17,7 +17,7 @@ type Props = Pick<StageProps, 'job' | 'change'> & {
 
 /** What the scale says, written into the record of the job once the log is ended. */
 export function WriteWeight({ job, change, field, log, moved }: Props) {
-  if (moved === undefined || moved < LEAST || log.isOwn) return null
+  if (moved === undefined || moved < LEAST || log.isOwn || log.isOpen) return null
   const value = Number(fromSI(moved, 'lb').toFixed(2))
   return (
     <Button

@@ -11,6 +11,7 @@ import Slider from '@mui/material/Slider'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
+import { drawable } from '@/core/record/logs/drawable'
 import {
   type ColumnUse,
   impossible,
@@ -18,6 +19,7 @@ import {
   type LogTable,
   meansBetween,
   readLog,
+  timeGoesBack,
 } from '@/core/record/logs/readLog'
 import { channelRow } from '@/core/record/readings/channels'
 import { isReadingKey, type ReadingKey } from '@/core/record/readings/vocabulary'
@@ -98,6 +100,12 @@ function Actions({ canKeep, readings, isLogOnly, onClose, onKeep, onTake }: Acti
   )
 }
 
+/** Where the clock of the file goes back: a log that is judged is not kept then. */
+function GoesBack({ log, isJudged }: { log: Log | undefined; isJudged: boolean }) {
+  if (log?.backAt === undefined) return null
+  return <Alert severity={isJudged ? 'error' : 'warning'}>In {timeGoesBack(log.backAt)}</Alert>
+}
+
 /** Columns, plot, stretch: then the means of the stretch become readings. */
 export function LogDialog({ name, table, columns: guessed, onTake, onClose, begins }: Props) {
   const [columns, setColumns] = useState(guessed)
@@ -144,11 +152,12 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose, begi
           />
         ))}
         {!read.ok && <Alert severity="warning">{read.error.message}</Alert>}
+        <GoesBack log={log} isJudged={begins !== undefined} />
         {log && (
           <>
             <LogPlots
               channels={log.series}
-              samples={log.samples}
+              samples={drawable({ channels: log.series }, log.samples)}
               marks={[
                 { minute: from, label: 'from' },
                 { minute: to, label: 'to' },
@@ -169,7 +178,7 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose, begi
         )}
       </DialogContent>
       <Actions
-        canKeep={log !== undefined}
+        canKeep={log !== undefined && !(begins && log.backAt !== undefined)}
         readings={means.length}
         isLogOnly={begins !== undefined}
         onClose={onClose}

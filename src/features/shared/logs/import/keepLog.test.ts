@@ -8,6 +8,7 @@ const LOG: Log = {
   beganAt: Date.parse('2026-05-04T09:00:00Z'),
   minutes: 2,
   skipped: 0,
+  backAt: undefined,
 }
 const NOW = Date.parse('2026-05-04T12:00:00Z')
 
