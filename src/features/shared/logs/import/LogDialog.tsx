@@ -100,6 +100,10 @@ function Actions({ canKeep, readings, isLogOnly, onClose, onKeep, onTake }: Acti
   )
 }
 
+/** The moment of a minute of a log; now where its file tells no date. */
+const momentOf = ({ beganAt }: Log, minute: number) =>
+  new Date(beganAt === undefined ? systemClock.now() : beganAt + minute * MINUTE).toISOString()
+
 /** Where the clock of the file goes back: a log that is judged is not kept then. */
 function GoesBack({ log, isJudged }: { log: Log | undefined; isJudged: boolean }) {
   if (log?.backAt === undefined) return null
@@ -119,9 +123,7 @@ export function LogDialog({ name, table, columns: guessed, onTake, onClose, begi
   const left = all.flatMap((mean) => impossible(mean) ?? [])
   const take = (taken: typeof means) => {
     if (!log) return
-    const at = new Date(
-      log.beganAt === undefined ? systemClock.now() : log.beganAt + to * MINUTE,
-    ).toISOString()
+    const at = momentOf(log, to)
     const instrument = name.slice(0, 200)
     onTake(
       log,
