@@ -15,6 +15,8 @@ type Props = PurposeProps & {
   readonly acts: Acts
   /** when it happened, as it was typed; empty is now */
   readonly when: string
+  /** what was typed for it is used up */
+  readonly onActed: () => void
 }
 
 /** The log of another instrument: what begins in it is said in its dialog. */
@@ -62,7 +64,10 @@ function Beginnings(props: Props) {
 }
 
 /** What hands do while a log is written. */
-function Hands({ purpose, view, acts, when }: Props) {
+function Hands({ purpose, view, acts, when, onActed }: Props) {
+  const act = async (action: LogAction) => {
+    if (await acts.act(action, when)) onActed()
+  }
   const labelOf = ({ isStep, label }: LogAction) =>
     isStep && view?.nextStep !== undefined ? `To ${Math.round(view.nextStep)} psig` : label
   return (
@@ -72,7 +77,7 @@ function Hands({ purpose, view, acts, when }: Props) {
           key={action.label}
           variant="outlined"
           disabled={action.isStep === true && view?.nextStep === undefined}
-          onClick={() => acts.act(action, when)}
+          onClick={() => void act(action)}
         >
           {labelOf(action)}
         </Button>

@@ -144,7 +144,7 @@ export function PurposePane(props: PurposeProps) {
           sx={{ maxWidth: 310 }}
         />
       )}
-      <LogButtons {...props} acts={acts} when={when} />
+      <LogButtons {...props} acts={acts} when={when} onActed={() => setWhen('')} />
       {isTyping && (
         <HandEntry
           {...props}

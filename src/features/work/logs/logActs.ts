@@ -81,7 +81,15 @@ export function logActs(props: PurposeProps) {
   return {
     begin: (isLive: boolean) => void recorder.told(() => begin(isLive)),
     end: () => void recorder.told(end),
-    act: (action: LogAction, when: string) => void recorder.told(() => act(action, when)),
+    /** @returns whether it was done */
+    act: async (action: LogAction, when: string) => {
+      let isDone = false
+      await recorder.told(async () => {
+        await act(action, when)
+        isDone = true
+      })
+      return isDone
+    },
     /** the whole log goes, Undo has it back */
     remove: () => head && void changesOf(job.id).change(removalOf(head.id)),
     type: (values: readonly (number | null)[], at: number | undefined) =>
