@@ -8,7 +8,8 @@ import { type ChannelKey, channelRow, isChannelKey, WORK_CHANNEL_KEYS } from '..
 import { READING_KEYS } from '../readings/vocabulary'
 import { LOG_NUMBER, numberIn } from './logNumber'
 import { DATE_ORDERS, type DateOrder, rowTimes, type TimeColumns } from './logTime'
-import { drawable } from './drawable'
+import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
+import { figureState } from '../readings/figureLimits'
 import type { Samples } from './samples'
 
 /** A table as it was read from a file: headings and cells, nothing judged yet. */
@@ -148,7 +149,7 @@ export function guessColumns(table: LogTable): ColumnUse[] {
 type LogSeries = {
   readonly key: ChannelKey
   readonly unit: Unit
-  /** minutes since the log began; what no instrument can have read is left out */
+  /** minutes since the log began */
   readonly points: readonly { readonly minute: number; readonly value: number }[]
 }
 export type Log = {
@@ -230,10 +231,9 @@ export function readLog(table: LogTable, columns: readonly ColumnUse[]): Log {
   if (!first || !last) throw new OrzoError('bad-log', `No row has a time in "${clock.heading}".`)
   const time = Float64Array.from(rows, ({ ms }) => (ms - first.ms) / 1000)
   const samples = { time, values: columnValues(rows, wanted) }
-  const shown = drawable({ channels: wanted }, samples).values
   const silent = samples.values.reduce((sum, channel) => sum + channel.filter(Number.isNaN).length, 0)
   return {
-    series: wanted.map((each, i) => seriesOf(each, time, shown[i] as Float64Array)),
+    series: wanted.map((each, i) => seriesOf(each, time, samples.values[i] as Float64Array)),
     samples,
     beganAt: dated ? first.ms : undefined,
     minutes: (last.ms - first.ms) / MINUTE,
@@ -268,7 +268,7 @@ function backAt(times: readonly (number | undefined)[]): number | undefined {
   return back?.row
 }
 
-/** Mean of each series between two minutes; series without a value there are left out. */
+/** Mean of each series between two minutes, of the looks that can be; series without a value there are left out. */
 export function meansBetween(
   log: Log,
   from: number,
@@ -277,7 +277,12 @@ export function meansBetween(
   return log.series.flatMap(({ key, unit, points }) => {
     const inside = points.filter(({ minute }) => minute >= from && minute <= to)
     if (inside.length === 0) return []
-    const mean = inside.reduce((sum, { value }) => sum + value, 0) / inside.length
+    const sound = inside.filter(
+      ({ value }) => figureState(key, { value, unit }, SEA_LEVEL_PASCALS).state !== 'impossible',
+    )
+    // where nothing of it can be, the mean tells so
+    const counted = sound.length > 0 ? sound : inside
+    const mean = counted.reduce((sum, { value }) => sum + value, 0) / counted.length
     return [{ key, unit, value: Number(mean.toFixed(2)) }]
   })
 }
