@@ -91,6 +91,16 @@ const KEPT_AFTER_REMOVAL = 24 * 3_600_000
 /** Takes a log out of its job; undo has it back, its samples wait for that. */
 export const removalOf = (logId: string): DocumentEdit => ofLog(logId, removeLog(logId))
 
+const swept = new WeakMap<OrzoDatabase, Promise<void>>()
+
+/** Deletes the samples of logs that were removed a day ago or more, once after opening. */
+export function whenRemovedSwept(db: OrzoDatabase, now: number): Promise<void> {
+  const running = swept.get(db) ?? sweepRemovedLogs(db, now)
+  swept.set(db, running)
+  running.catch(() => swept.delete(db))
+  return running
+}
+
 /** Deletes the samples of logs that were removed a day ago or more. */
 export async function sweepRemovedLogs(db: OrzoDatabase, now: number): Promise<void> {
   await db.transaction('rw', db.records, db.logChunks, async () => {

@@ -68,8 +68,8 @@ function placeOf({ path, old, new: now }: Patch): string {
   return [path.join('.'), ...fields].join(' ')
 }
 
-/** Lists whose entries are put in and taken out, never typed letter by letter: each change is a step of its own. */
-const THINGS = /\/(looks|marks)\b/
+/** Whether a change put something into a list or took it out: that is a thing of its own, never a word that is typed. */
+const isOfList = ({ old, new: now }: Patch) => Array.isArray(old) || Array.isArray(now)
 
 /** The places of a step, but for the times that go along with every change. */
 const places = ({ records }: Step) =>
@@ -109,9 +109,8 @@ export function recordStep(jobId: string, changes: readonly PartChange[], now: n
   const isWord =
     last !== undefined &&
     now - last.at < ONE_STEP &&
-    step.records.every(({ type }) => type === 'patched') &&
-    places(last) === places(step) &&
-    !THINGS.test(places(step))
+    step.records.every((record) => record.type === 'patched' && !record.patches.some(isOfList)) &&
+    places(last) === places(step)
   const kept = isWord ? [...done.slice(0, -1), joined(last, step)] : [...done, step]
   put(jobId, { done: kept.slice(-MOST_STEPS), undone: [] })
 }

@@ -1,3 +1,4 @@
+import { percent } from './draws'
 import { seededRandom } from '../../src/core/base/numeric/random'
 import { type DecayJudged, judgeDecay } from '../../src/core/repair/logs/judgeDecay'
 import { knownFit } from '../../src/core/repair/logs/decayFit'
@@ -21,7 +22,6 @@ const SAID: readonly LogCause[] = ['dry-enough', 'leak', 'moisture', 'both', 'op
 
 type Said = { readonly log: WorldLog; readonly judged: DecayJudged }
 
-const percent = (part: number, whole: number) => `${((100 * part) / Math.max(whole, 1)).toFixed(1)} %`
 const share = (of: readonly Said[], what: (said: Said) => boolean) =>
   `${percent(of.filter(what).length, of.length)} of ${of.length}`
 

@@ -1,3 +1,4 @@
+import { between, logBetween } from './draws'
 import type { DecayPoint } from '../../src/core/physics/processes/decay'
 import { gaussian, type RandomSource } from '../../src/core/base/numeric/random'
 
@@ -22,9 +23,6 @@ export type WorldLog = {
 }
 
 const MICRON = 0.133322
-const between = (random: RandomSource, from: number, to: number) => from + (to - from) * random()
-const logBetween = (random: RandomSource, from: number, to: number) =>
-  Math.exp(between(random, Math.log(from), Math.log(to)))
 
 /** Saturation of water, microns: Magnus over liquid and ice. [std: WMO, Guide to instruments] */
 const saturation = (celsius: number) =>

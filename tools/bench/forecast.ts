@@ -1,7 +1,8 @@
+import { median, percent } from './draws'
 import { seededRandom } from '../../src/core/base/numeric/random'
 import { type Forecast, forecastPull } from '../../src/core/physics/processes/forecast'
 import { type DrawnPull, drawnPull } from './pulls'
-import { type WorldPull, worldPull } from './pullWorld'
+import { worldPull } from './pullWorld'
 
 /** Forecasts of pulls of two models that are not the forecast's own: how near, how wide, how often it cannot tell or errs on "never". */
 
@@ -11,13 +12,8 @@ const NEAR = 0.25
 const SHARES = [1 / 3, 1 / 2, 2 / 3, 0.9] as const
 const TOLD = [20, 40, 60] as const
 
-type Drawn = Pick<WorldPull, 'guess' | 'points' | 'arrival' | 'target'> & { readonly isWet: boolean }
-
-const percent = (part: number, whole: number) => `${((100 * part) / Math.max(whole, 1)).toFixed(1)} %`
-const median = (all: readonly number[]) => [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? NaN
-
 let [asked, milliseconds] = [0, 0]
-function forecast({ guess, points, target }: Drawn, seconds: number): Forecast {
+function forecast({ guess, points, target }: DrawnPull, seconds: number): Forecast {
   const seen = points.filter((point) => point.seconds <= seconds)
   const start = performance.now()
   const answer = forecastPull(guess, seen, target)
@@ -26,7 +22,7 @@ function forecast({ guess, points, target }: Drawn, seconds: number): Forecast {
   return answer
 }
 
-type Asked = { readonly pull: Drawn & { readonly arrival: number }; readonly answer: Forecast }
+type Asked = { readonly pull: DrawnPull & { readonly arrival: number }; readonly answer: Forecast }
 const off = ({ pull, answer: { seconds } }: Asked) => Math.abs((seconds ?? Infinity) / pull.arrival - 1)
 const isInside = ({ pull: { arrival }, answer: { range } }: Asked) =>
   range[0] <= arrival && (range[1] ?? Infinity) >= arrival
@@ -46,7 +42,7 @@ function row(share: number, all: readonly Asked[]): string {
   ].join(', ')
 }
 
-function report(name: string, pulls: readonly Drawn[]): void {
+function report(name: string, pulls: readonly DrawnPull[]): void {
   const arriving = pulls.filter((pull): pull is Asked['pull'] => pull.arrival !== undefined)
   const lost = pulls.filter(({ arrival }) => arrival === undefined)
   const minutes = median(arriving.map(({ arrival }) => arrival)) / 60
@@ -72,12 +68,11 @@ function report(name: string, pulls: readonly Drawn[]): void {
   console.log(`  never: told after ${TOLD.join(', ')} min ${toldNever.join(', ')}`)
 }
 
-const asDrawn = ({ water, ...pull }: DrawnPull): Drawn => ({ ...pull, isWet: water > 0 })
 for (const seed of SEEDS) {
   const [first, second] = [seededRandom(seed), seededRandom(seed + 1)]
   report(
     `second model, seed ${seed}`,
-    Array.from({ length: PULLS }, () => asDrawn(drawnPull(first))),
+    Array.from({ length: PULLS }, () => drawnPull(first)),
   )
   report(
     `third model, seed ${seed}`,

@@ -1,3 +1,4 @@
+import { between, pick } from './draws'
 import { gaussian, type RandomSource, seededRandom } from '../../src/core/base/numeric/random'
 import { type HoldPoint, judgeHold, type WarmthPoint } from '../../src/core/physics/processes/hold'
 
@@ -12,23 +13,17 @@ const PSI = 6894.757
 const AIR = 101_325
 const STEP = 5
 
-const between = (random: RandomSource, from: number, to: number) => from + (to - from) * random()
-const pick = <T>(all: readonly T[], random: RandomSource): T => all[Math.floor(random() * all.length)] as T
-
 type Course = (seconds: number) => number
 /** K that the air around does over a hold: steady, a drift, the sun that comes out, a cloud. */
 function weather(random: RandomSource, seconds: number): Course {
   const size = between(random, -6, 6) / 1.8
   const at = between(random, 0.1, 0.7) * seconds
-  return pick<Course>(
-    [
-      () => 0,
-      (now) => (size * now) / seconds,
-      (now) => (now > at ? size * (1 - Math.exp(-(now - at) / 300)) : 0),
-      (now) => (size / 2) * Math.sin((2 * Math.PI * now) / seconds),
-    ],
-    random,
-  )
+  return pick<Course>(random, [
+    () => 0,
+    (now) => (size * now) / seconds,
+    (now) => (now > at ? size * (1 - Math.exp(-(now - at) / 300)) : 0),
+    (now) => (size / 2) * Math.sin((2 * Math.PI * now) / seconds),
+  ])
 }
 
 type Drawn = {
@@ -39,17 +34,14 @@ type Drawn = {
 }
 
 const moments = (random: RandomSource, seconds: number): number[] =>
-  pick(
-    [
-      () => Array.from({ length: seconds / STEP + 1 }, (_look, i) => i * STEP),
-      () => [0, seconds],
-      () => [0, between(random, 0.2, 0.5) * seconds, between(random, 0.5, 0.9) * seconds, seconds],
-    ],
-    random,
-  )()
+  pick(random, [
+    () => Array.from({ length: seconds / STEP + 1 }, (_look, i) => i * STEP),
+    () => [0, seconds],
+    () => [0, between(random, 0.2, 0.5) * seconds, between(random, 0.5, 0.9) * seconds, seconds],
+  ])()
 
 function drawnHold(random: RandomSource): Drawn {
-  const seconds = pick([900, 1800, 3600], random)
+  const seconds = pick(random, [900, 1800, 3600])
   const fill = between(random, 140, 500) * PSI + AIR
   const outside = weather(random, seconds)
   // the part indoors follows a share of it
@@ -61,22 +53,19 @@ function drawnHold(random: RandomSource): Drawn {
   const constant = leaks ? (between(random, 0.05, 4) * PSI) / seconds / fill : 0
   const inside: Course = (now) => (fill * Math.exp(-constant * now) * gas(now)) / kelvin
   const noise = between(random, 0.01, 0.05) * PSI
-  const tick = pick([0.1, 0.1, 0.01], random) * PSI
+  const tick = pick(random, [0.1, 0.1, 0.01]) * PSI
   const points = moments(random, seconds).map((at) => ({
     seconds: at,
     pascals: Math.round((inside(at) + noise * gaussian(random)) / tick) * tick,
   }))
   const lag = between(random, 10, 60)
   const clamp = (at: number) => kelvin + outside(Math.max(at - lag, 0)) + 0.05 * gaussian(random)
-  const warmth = pick<() => number[]>(
-    [
-      () => [],
-      () => [0],
-      () => [0, seconds],
-      () => Array.from({ length: seconds / 60 + 1 }, (_l, i) => i * 60),
-    ],
-    random,
-  )().map((at) => ({ seconds: at, kelvin: Math.round(clamp(at) * 18) / 18 }))
+  const warmth = pick<() => number[]>(random, [
+    () => [],
+    () => [0],
+    () => [0, seconds],
+    () => Array.from({ length: seconds / 60 + 1 }, (_l, i) => i * 60),
+  ])().map((at) => ({ seconds: at, kelvin: Math.round(clamp(at) * 18) / 18 }))
   return { points, warmth, lost: fill * (1 - Math.exp(-constant * seconds)) }
 }
 

@@ -1,31 +1,13 @@
+import { between, factor, logBetween, pick } from './draws'
 import { gaussian, type RandomSource } from '../../src/core/base/numeric/random'
+import type { DrawnPull } from './pulls'
 import type { PullGuess, PullPoint } from '../../src/core/physics/processes/forecast'
-
-/**
- * Pulls by a third model, neither the forecast's nor that of `pulls.ts`: a pump with a curve of its own and ballast, a hose at each
- * side or at one, a near and a far side joined by a valve that is nearly shut, water that lies free and cools as it boils, water
- * and refrigerant that come out of oil by diffusion, a gauge in steps. What is written of it errs as a technician's notes do.
- * m3, s, Pa, kg, K.
- */
-export type WorldPull = {
-  readonly guess: PullGuess
-  readonly points: readonly PullPoint[]
-  /** s; undefined where the target is never reached */
-  readonly arrival: number | undefined
-  readonly target: number
-  readonly isWet: boolean
-}
 
 const MICRON = 0.133322
 const AIR = 101_325
 const LONGEST = 5 * 3600
 const WATER_GAS = 461.5
 const LEAST = 180
-
-const between = (random: RandomSource, from: number, to: number) => from + (to - from) * random()
-const logBetween = (random: RandomSource, from: number, to: number) =>
-  Math.exp(between(random, Math.log(from), Math.log(to)))
-const about = (random: RandomSource, spread: number) => Math.exp(spread * gaussian(random))
 
 /** Saturation of water over liquid and ice, Pa. [std: Buck 1981] */
 const buck = (celsius: number) =>
@@ -117,7 +99,7 @@ function advance(truth: Truth, state: State, seconds: number, step: number): voi
   state.celsius += (warm - boiled * 2.5e6) / (4186 * Math.max(state.free, 0.002))
 }
 
-function run(truth: Truth, target: number, random: RandomSource): Pick<WorldPull, 'points' | 'arrival'> {
+function run(truth: Truth, target: number, random: RandomSource): Pick<DrawnPull, 'points' | 'arrival'> {
   const state: State = {
     gas: [AIR, AIR],
     vapour: [0, 0],
@@ -145,7 +127,6 @@ function run(truth: Truth, target: number, random: RandomSource): Pick<WorldPull
 }
 
 const INCH = 0.0254
-const pick = <T>(all: readonly T[], random: RandomSource): T => all[Math.floor(random() * all.length)] as T
 const HOSES = [
   { bore: 0.19 * INCH, length: 1.5 },
   { bore: 0.31 * INCH, length: 1.5 },
@@ -153,29 +134,34 @@ const HOSES = [
 ] as const
 const PUMPS = [0.0019, 0.0024, 0.0038] as const
 
-/** One pull: wet in half of the cases; one in eight never gets there. */
-export function worldPull(random: RandomSource): WorldPull {
+/**
+ * Pulls by a third model, neither the forecast's nor that of `pulls.ts`: a pump with a curve of its own and ballast, a hose at each
+ * side or at one, a near and a far side joined by a valve that is nearly shut, water that lies free and cools as it boils, water
+ * and refrigerant that come out of oil by diffusion, a gauge in steps. What is written of it errs as a technician's notes do.
+ * m3, s, Pa, kg, K. Wet in half of the cases; one in eight never gets there.
+ */
+export function worldPull(random: RandomSource): DrawnPull {
   const volume = logBetween(random, 0.005, 0.035)
-  const hose = pick(HOSES, random)
-  const speed = pick(PUMPS, random)
+  const hose = pick(random, HOSES)
+  const speed = pick(random, PUMPS)
   const isTwo = random() < 0.5
   const isWet = random() < 0.5
   const water = isWet ? logBetween(random, 0.0008, 0.01) : 0
-  const real = volume * about(random, 0.2)
+  const real = volume * factor(random, 0.2)
   const split = between(random, 0.35, 0.65)
-  const own = { bore: hose.bore * about(random, 0.04), length: hose.length * about(random, 0.05) }
+  const own = { bore: hose.bore * factor(random, 0.04), length: hose.length * factor(random, 0.05) }
   const target = 500 * MICRON
   const truth: Truth = {
     near: real * split,
     far: real * (1 - split),
     ways: [own, isTwo ? { ...own, length: own.length * 1.2 } : undefined],
     valve: [logBetween(random, 1e-6, 8e-6), logBetween(random, 2e-5, 8e-5)],
-    speed: speed * about(random, 0.15),
+    speed: speed * factor(random, 0.15),
     ultimate: logBetween(random, 1.5, 5),
     ballast: between(random, 1, 4),
     kelvin: between(random, 288, 303),
-    free: water * about(random, 0.25),
-    heat: 0.6 * about(random, 0.35),
+    free: water * factor(random, 0.25),
+    heat: 0.6 * factor(random, 0.35),
     oil: { holds: logBetween(random, 0.2, 6) * (isWet ? 2 : 1), slow: logBetween(random, 600, 5000) },
     leak: random() < 0.125 ? target * logBetween(random, 1.2, 4) * 8e-4 : 0,
   }

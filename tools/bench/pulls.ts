@@ -1,3 +1,4 @@
+import { factor, pick } from './draws'
 import { gaussian, type RandomSource } from '../../src/core/base/numeric/random'
 import type { PullGuess, PullPoint } from '../../src/core/physics/processes/forecast'
 
@@ -12,7 +13,7 @@ export type DrawnPull = {
   /** s; undefined where the target is never reached */
   readonly arrival: number | undefined
   readonly target: number
-  readonly water: number
+  readonly isWet: boolean
 }
 
 const MICRON = 0.133322
@@ -24,8 +25,6 @@ const STEP = 0.5
 const EVERY = 5
 /** A pull that is over before anybody looks is drawn again, s. */
 const LEAST = 180
-
-const factor = (random: RandomSource, spread: number) => Math.exp(spread * gaussian(random))
 
 /** Vapour pressure of water, Pa: Magnus over liquid, over ice below 0 C. [std: WMO, Guide to instruments] */
 const magnus = (celsius: number) =>
@@ -130,13 +129,11 @@ const HOSES = [
 ] as const
 const PUMPS = [0.0014, 0.0024, 0.0038] as const
 
-const pick = <T>(all: readonly T[], random: RandomSource): T => all[Math.floor(random() * all.length)] as T
-
 /** One pull: dry in half of the cases, one to fifteen grams of water in the others; a tenth never gets there. */
 export function drawnPull(random: RandomSource): DrawnPull {
   const volume = 0.006 * (0.04 / 0.006) ** random()
-  const hose = pick(HOSES, random)
-  const speed = pick(PUMPS, random)
+  const hose = pick(random, HOSES)
+  const speed = pick(random, PUMPS)
   const isTwo = random() < 0.5
   const water = random() < 0.5 ? 0 : 0.001 * 15 ** random()
   const isLost = random() < 0.15
@@ -170,5 +167,5 @@ export function drawnPull(random: RandomSource): DrawnPull {
   }
   const { points, arrival } = run(truth, target, random)
   if (arrival !== undefined && arrival < LEAST) return drawnPull(random)
-  return { guess, points, arrival, target, water }
+  return { guess, points, arrival, target, isWet: water > 0 }
 }

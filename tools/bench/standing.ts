@@ -1,6 +1,7 @@
 // npm run -s bench:standing [-- CASES]: how often the right path is taken for simulated units that do not run: any charge from
 // full to none, air, vacuum, pumped-down walk-ins, electrical faults as often as they are found, satisfied controls; what a
 // hurried visit reads, observations and tests with lapses. Seeded; prints JSON. Shares no seed with the running benchmark.
+import { pick } from './draws'
 import { diagnose, type Suspect } from '@/core/answer/diagnose'
 import { attempt } from '@/core/base/errors/orzoError'
 import { type RandomSource, seededRandom } from '@/core/base/numeric/random'
@@ -73,8 +74,6 @@ type Case = {
   readonly set: ReadingSet
   readonly random: RandomSource
 }
-
-const pick = <T>(random: RandomSource, from: readonly T[]): T => from[Math.floor(random() * from.length)] as T
 
 await loadRefrigerants(REFRIGERANT_NAMES)
 await loadBooks(UNIT_CLASSES)

@@ -1,4 +1,5 @@
 // Cases of the benchmark: a unit as it is found, a fault, instruments, random subsets of readings, observations with lapses.
+import { pick } from '../draws'
 import { faultsOf } from '@/core/diagnosis/faults/applies'
 import { UNIT_CLASSES, type UnitClass } from '@/core/diagnosis/ranking/cases/unitClass'
 import { CHECKS, type CheckRow } from '@/core/diagnosis/checks/checks'
@@ -57,8 +58,6 @@ export type Case = {
   readonly set: ReadingSet
   readonly random: RandomSource
 }
-
-const pick = <T>(random: RandomSource, from: readonly T[]): T => from[Math.floor(random() * from.length)] as T
 
 /** Readings that only mean something together and are taken together. */
 const TOGETHER: readonly (readonly ReadingKey[])[] = [

@@ -92,3 +92,13 @@ export function toSI(reading: Quantity): number {
 export function fromSI(value: number, unit: Unit): number {
   return value / unitRow(unit).si
 }
+
+/**
+ * What turns a figure of a unit into SI: figure x scale + shift. Pressures absolute; below nothing too, nothing is refused.
+ * @param atmosphere Pa, against which gauges read
+ */
+export function siLine(unit: Unit, atmosphere: number): { readonly scale: number; readonly shift: number } {
+  const { si, zero = 0, reference } = unitRow(unit)
+  if (reference === 'vacuum') return { scale: -si, shift: atmosphere }
+  return { scale: si, shift: reference === 'gauge' ? atmosphere : zero }
+}

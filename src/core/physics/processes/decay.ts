@@ -1,4 +1,5 @@
 import { anneal } from '../../base/numeric/annealing'
+import { logBetween, mixed, named, quantile, shareBelow } from '../../base/numeric/draws'
 import { seededRandom } from '../../base/numeric/random'
 import { UNITS } from '../../base/units/units'
 
@@ -54,10 +55,6 @@ const START_SPREAD = 0.05
 /** [practice] most circuits let nothing in that a decay could show; a leak that does lets in from a few microns a minute on. */
 const LEAK = { none: 0.6, least: 0.02, from: 4, to: 3000 } as const
 /** [practice] what settles: a trace, or water that stands at its vapour pressure, microns. */
-/** [practice] a leak of this many microns a minute is never taken for a dry circuit. */
-const SHOWN_LEAK = 9
-/** It is dry where the best curve that leaks fits worse than the best of all by this, of the log of the likelihood. */
-const FITS_WORSE = 4
 const WATER = { none: 0.55, least: 1, from: 120, to: 25_000 } as const
 /** [practice] a wet film settles in one to several minutes, a cold or covered one in a quarter of an hour. s */
 const SETTLING = { usual: 170, spread: 0.75 } as const
@@ -67,36 +64,17 @@ const FADING = { from: 450, to: 3000 } as const
 /** [practice] a vacuum gauge scatters by about one in a hundred of its reading. */
 const SCATTER = { usual: 0.009, spread: 0.7, least: 0.004 } as const
 
-/** Share of a normal distribution below a deviate (logistic approximation, within 1 %). */
-const shareBelow = (deviate: number) => 1 / (1 + Math.exp(-1.702 * deviate))
-const logBetween = (from: number, to: number, share: number) => from * (to / from) ** share
-
-type Mixture = { readonly none: number; readonly least: number; readonly from: number; readonly to: number }
-/** A figure that is mostly next to nothing, and else lies somewhere over a wide range. */
-function mixed({ none, least, from, to }: Mixture, deviate: number): number {
-  const share = shareBelow(deviate)
-  return share < none
-    ? logBetween(least, from, share / none)
-    : logBetween(from, to, (share - none) / (1 - none))
-}
-
-/** A leak that certainly is one. */
-function leaking(deviate: number): number {
-  return logBetween(SHOWN_LEAK, LEAK.to, shareBelow(deviate) ** 2)
-}
+/** [practice] a leak of this many microns a minute is never taken for a dry circuit. */
+const SHOWN_LEAK = 9
+/** It is dry where the best curve that leaks fits worse than the best of all by this, of the log of the likelihood (docs/work.md). */
+const FITS_WORSE = 4
+/** A leak that certainly is one, a slow one rather than a fast one. Microns a minute */
+const shownLeak = (deviate: number): number => logBetween(SHOWN_LEAK, LEAK.to, shareBelow(deviate) ** 2)
 
 type Drawn = { readonly curve: DecayCurve; readonly scatter: number }
 
 function drawnCurve(first: number, deviates: readonly number[], leakOf: (deviate: number) => number): Drawn {
-  const [start, leak, water, settling, oil, fading, scatter] = deviates as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ]
+  const { start, leak, water, settling, oil, fading, scatter } = named(UNKNOWNS, deviates)
   const fades = logBetween(FADING.from, FADING.to, shareBelow(fading))
   const curve = {
     start: first * Math.exp(START_SPREAD * start),
@@ -147,6 +125,7 @@ function isFalling(bins: readonly Bin[]): boolean {
   return (bins.at(-1) as Bin).log < highest + Math.log(1 - FALLS)
 }
 
+/** Curves that are drawn, and how often each is moved: more take longer and judge no better (docs/work.md). */
 const MEMBERS = 300
 const MOVES = 2
 const SEED = 2708
@@ -183,7 +162,10 @@ function sureOf({ leak, moisture, both }: DecayFit['chances']): DecayCause | und
 }
 
 const middle = (all: readonly number[]): number =>
-  [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] as number
+  quantile(
+    [...all].sort((a, b) => a - b),
+    0.5,
+  )
 
 function middleCurve(curves: readonly DecayCurve[]): DecayCurve {
   const of = (key: keyof DecayCurve) => middle(curves.map((curve) => curve[key]))
@@ -230,6 +212,6 @@ export function fitDecay(points: readonly DecayPoint[], ceiling = Infinity): Dec
   const said = seconds >= LEAST_SECONDS && !isFalling(bins) ? sureOf(chances) : undefined
   const isLeakOrOil =
     (said === 'leak' && isAsOil(curve, seconds)) ||
-    (said === 'tight' && best(annealed(leaking)) >= best(all) - FITS_WORSE)
+    (said === 'tight' && best(annealed(shownLeak)) >= best(all) - FITS_WORSE)
   return { cause: isLeakOrOil ? undefined : said, likeliest, chances, curve, seconds }
 }

@@ -1,4 +1,5 @@
 import { anneal } from '../../base/numeric/annealing'
+import { mixed, named, quantile } from '../../base/numeric/draws'
 import { seededRandom } from '../../base/numeric/random'
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import {
@@ -60,8 +61,7 @@ const OUTGASSING_SPREAD = Math.log(3)
 const INNER = 2.5e-6
 const INNER_SPREAD = Math.log(2.2)
 /** Most pulls level off at a few microns; the others where a leak or residue holds them up. Pa [practice] */
-const TIGHT = { chance: 0.85, from: 1.5, to: 15 } as const
-const HELD = { from: 15, to: 700 } as const
+const FLOOR = { none: 0.85, least: 1.5, from: 15, to: 700 } as const
 
 /** Scatter of gauge and model together, as a logarithm; looks that are counted as independent of each other. */
 const SCATTER = 0.1
@@ -89,16 +89,6 @@ const LAST = 0.75
  */
 const REST = { earlier: 1.6, later: 0.5, share: 0.25, least: 0.12 } as const
 
-/** Share of a normal deviate's distribution below it (logistic approximation, within 1 %). */
-const shareBelow = (deviate: number) => 1 / (1 + Math.exp(-1.702 * deviate))
-
-function floorOf(deviate: number): number {
-  const share = shareBelow(deviate)
-  return share < TIGHT.chance
-    ? TIGHT.from * (TIGHT.to / TIGHT.from) ** (share / TIGHT.chance)
-    : HELD.from * (HELD.to / HELD.from) ** ((share - TIGHT.chance) / (1 - TIGHT.chance))
-}
-
 /** One way that a pull may go. */
 type Course = {
   readonly states: readonly PullState[]
@@ -120,7 +110,7 @@ type Problem = {
 
 function courseOf({ guess, curves, seen, target, atmosphere }: Problem, deviates: Deviates): Course {
   const speedFactor = Math.exp(deviates.speed * SPEED_SPREAD)
-  const floor = floorOf(deviates.floor)
+  const floor = mixed(FLOOR, deviates.floor)
   const hoseFactor = Math.exp(deviates.hose * HOSE_SPREAD)
   const inflow = (pascals: number) => pascals * curves.speed(pascals, speedFactor, hoseFactor)
   const pull: Pull = {
@@ -189,10 +179,7 @@ const SEED = 1508
 /** Ways that a pull may go, each as likely as any other. */
 function drawn(problem: Problem): Course[] {
   const evaluate = (deviates: readonly number[]) => {
-    const course = courseOf(
-      problem,
-      Object.fromEntries(UNKNOWNS.map((each, i) => [each, deviates[i]])) as Deviates,
-    )
+    const course = courseOf(problem, named(UNKNOWNS, deviates))
     return { of: course, log: course.fit }
   }
   // before anything is seen the draws are as good as they get
@@ -200,10 +187,6 @@ function drawn(problem: Problem): Course[] {
   const annealing = { dimensions: UNKNOWNS.length, members: MEMBERS, moves, evaluate }
   return anneal(annealing, seededRandom(SEED)).map(({ of }) => of)
 }
-
-/** A value below which a share of some sorted ones lies. */
-const quantile = (sorted: readonly number[], share: number): number =>
-  sorted[Math.min(Math.floor(share * sorted.length), sorted.length - 1)] ?? Infinity
 
 /** Whether the gauge hardly falls any more: only then it may be said that it never gets there. */
 function standsStill(seen: readonly PullPoint[]): boolean {

@@ -1,3 +1,4 @@
+import { valueAt } from '../../base/numeric/between'
 import { nitrogenPressureAt } from './nitrogen'
 
 /** One look at the gauge. Pa absolute */
@@ -57,16 +58,6 @@ function covers(warmth: readonly WarmthPoint[], from: number, to: number): boole
   return first.seconds - from <= inside && to - last.seconds <= inside && last.seconds > from
 }
 
-/** K at a moment: between two looks by a straight line, before the first and after the last what those showed. */
-function kelvinAt(warmth: readonly WarmthPoint[], seconds: number): number {
-  const after = warmth.findIndex((each) => each.seconds >= seconds)
-  const [left, right] = [warmth[after - 1], warmth[after]]
-  if (!right) return (warmth.at(-1) as WarmthPoint).kelvin
-  if (!left || right.seconds === left.seconds) return right.kelvin
-  const share = (seconds - left.seconds) / (right.seconds - left.seconds)
-  return left.kelvin + share * (right.kelvin - left.kelvin)
-}
-
 /** What is read at an end is the mean of this share of the looks; of few it is one. */
 const END_SHARE = 0.1
 /** A gauge in steps is known no better than this share of its repeatability, however often it is read. */
@@ -74,16 +65,20 @@ const LEAST_GAUGE = 0.5
 
 /**
  * What changed from end to end. What the gas did between counts only where a clamp saw it, so the looks between are not asked.
+ * @param steady Pa of a look, had the gas stayed as warm as at the beginning
  * @returns Pa, and the looks at each end
  */
-function betweenEnds(points: readonly HoldPoint[]): { readonly change: number; readonly count: number } {
+function betweenEnds(
+  points: readonly HoldPoint[],
+  steady: (point: HoldPoint) => number,
+): { readonly change: number; readonly count: number } {
   const count = Math.max(1, Math.floor(points.length * END_SHARE))
-  const mean = (of: readonly HoldPoint[], key: keyof HoldPoint) =>
-    of.reduce((sum, point) => sum + point[key], 0) / of.length
+  const mean = (of: readonly HoldPoint[], value: (point: HoldPoint) => number) =>
+    of.reduce((sum, point) => sum + value(point), 0) / of.length
   const [head, tail] = [points.slice(0, count), points.slice(-count)]
   const whole = (points.at(-1) as HoldPoint).seconds - (points[0] as HoldPoint).seconds
-  const between = mean(tail, 'seconds') - mean(head, 'seconds')
-  return { change: ((mean(tail, 'pascals') - mean(head, 'pascals')) * whole) / between, count }
+  const apart = mean(tail, ({ seconds }) => seconds) - mean(head, ({ seconds }) => seconds)
+  return { change: ((mean(tail, steady) - mean(head, steady)) * whole) / apart, count }
 }
 
 /**
@@ -103,14 +98,12 @@ export function judgeHold(
   if (seen.length < LEAST_POINTS || !first || !last || last.seconds <= first.seconds) return undefined
   const seconds = last.seconds - first.seconds
   const isMeasured = covers(warmth, first.seconds, last.seconds)
-  const begin = isMeasured ? kelvinAt(warmth, first.seconds) : USUAL_KELVIN
-  const steady = seen.map((point) => ({
-    seconds: point.seconds,
-    pascals: isMeasured
-      ? nitrogenPressureAt(point.pascals, kelvinAt(warmth, point.seconds), begin)
-      : point.pascals,
-  }))
-  const { change, count } = betweenEnds(steady)
+  const clamp = warmth.map(({ seconds: at, kelvin }) => ({ seconds: at, value: kelvin }))
+  const kelvinAt = (at: number) => (isMeasured && valueAt(clamp, at)) || USUAL_KELVIN
+  const begin = kelvinAt(first.seconds)
+  const { change, count } = betweenEnds(seen, (point) =>
+    nitrogenPressureAt(point.pascals, kelvinAt(point.seconds), begin),
+  )
   const byKelvin = first.pascals * ((isMeasured ? errors.measuredKelvin : errors.guessedKelvin) / begin)
   // means of many looks are known better than one look, as far as its steps let them
   const byGauge = errors.repeatability * Math.max(1 / Math.sqrt(count), LEAST_GAUGE)

@@ -1,5 +1,6 @@
 import { type Quantity, type QuantityKind, type Unit, unitRow } from '../../base/units/units'
-import type { LogPurpose } from '../readings/logPurposes'
+import { siLine } from '../../base/units/convert'
+import type { LogPurpose } from './logPurposes'
 import { type ChannelKey, channelRow } from './channels'
 
 /** From and to, both included, in the unit of the row. */
@@ -47,14 +48,12 @@ function limitsOf(key: ChannelKey, purpose?: LogPurpose): LimitRow | undefined {
   return own ?? OF_CHANNEL[key] ?? OF_KIND[channelRow(key).kind]
 }
 
-/** SI of a figure, pressures absolute, whatever it was read against; below nothing too. @param atmosphere Pa */
-function siOf(value: number, unit: Unit, atmosphere: number): number {
-  const { si, zero = 0, reference } = unitRow(unit)
-  if (reference === 'vacuum') return atmosphere - value * si
-  return reference === 'gauge' ? atmosphere + value * si : value * si + zero
+const siOf = (value: number, unit: Unit, atmosphere: number): number => {
+  const { scale, shift } = siLine(unit, atmosphere)
+  return value * scale + shift
 }
 
-/** A range in SI: pascals absolute, kelvins, kilograms. */
+/** A range, both ends included; SI where nothing else is said: pascals absolute, kelvins, kilograms. */
 export type SiRange = { readonly from: number; readonly to: number }
 
 // the limits are in units that need no air
@@ -82,13 +81,17 @@ export type FigureState =
 const GOOD: FigureState = { state: 'good' }
 const count = (value: number) => Number(value.toPrecision(3)).toLocaleString('en-US')
 
+/** A range in figures of a unit, the lower end first. @param range SI */
+export function rangeIn({ from, to }: SiRange, unit: Unit, atmosphere: number): SiRange {
+  const { scale, shift } = siLine(unit, atmosphere)
+  const ends = [from, to].map((end) => (end - shift) / scale).sort((a, b) => a - b)
+  return { from: ends[0] as number, to: ends[1] as number }
+}
+
 /** A range in words, in the unit that was typed. @param range SI */
-function rangeText({ from, to }: SiRange, unit: Unit, atmosphere: number): string {
-  const { si } = unitRow(unit)
-  const zero = siOf(0, unit, atmosphere)
-  const sign = unitRow(unit).reference === 'vacuum' ? -1 : 1
-  const ends = [from, to].map((end) => (sign * (end - zero)) / si).sort((a, b) => a - b)
-  return `${ends.map(count).join(' and ')} ${unit === 'micron' ? 'microns' : unit}`
+function rangeText(range: SiRange, unit: Unit, atmosphere: number): string {
+  const { from, to } = rangeIn(range, unit, atmosphere)
+  return `${count(from)} and ${count(to)} ${unit === 'micron' ? 'microns' : unit}`
 }
 
 /** [practice] a needle reads no better than this, Pa: what it shows near a perfect vacuum is no figure for microns. */

@@ -1,6 +1,7 @@
 import { UNITS } from '../../base/units/units'
 import type { DecayFit } from '../../physics/processes/decay'
 import type { LogCause } from '../../record/records/log'
+import { valueAt } from '../../base/numeric/between'
 import { minutesLeft } from './minutesLeft'
 import { fromMark, lastMark, type Look, looksOf, markAfter, until, type WorkLog } from './series'
 import type { Verdict } from './told'
@@ -69,22 +70,13 @@ function causeOf(fit: KnownFit, isOver: boolean): LogCause {
   return isOver ? 'open' : 'dry-enough'
 }
 
-/** The pressure at a moment between two looks, by a straight line. */
-function pressureAt(looks: readonly Look[], seconds: number): number | undefined {
-  const after = looks.findIndex((look) => look.seconds >= seconds)
-  const [left, right] = [looks[after - 1], looks[after]]
-  if (!right) return undefined
-  if (!left || right.seconds === left.seconds) return right.value
-  const share = (seconds - left.seconds) / (right.seconds - left.seconds)
-  return left.value + share * (right.value - left.value)
-}
-
 /** How the pressure at the policy's minute stands against the limit; what is over it before can come under it no more. */
 function limitOf(looks: readonly Look[], { limit, minutes }: VacuumLimits): Verdict['limit'] {
   const [first, last] = [looks[0], looks.at(-1)]
   if (!first || !last || looks.length < 2) return 'waiting'
-  const then = pressureAt(looks, first.seconds + minutes * 60)
-  if (then === undefined) return last.value > limit ? 'failed' : 'waiting'
+  const at = first.seconds + minutes * 60
+  if (last.seconds < at) return last.value > limit ? 'failed' : 'waiting'
+  const then = valueAt(looks, at) as number
   if (then > limit) return 'failed'
   return then > (1 - GAUGE_SHARE) * limit ? 'borderline' : 'passed'
 }

@@ -1,6 +1,6 @@
-import { type Unit, unitRow } from '../../base/units/units'
+import { siLine } from '../../base/units/convert'
 import type { Samples } from '../../record/logs/samples'
-import { type ChannelKey, channelRow } from '../../record/readings/channels'
+import type { ChannelKey } from '../../record/readings/channels'
 import { siLimits } from '../../record/readings/figureLimits'
 import type { LogHead, LogMark, MarkKind } from '../../record/records/log'
 
@@ -13,19 +13,6 @@ export type WorkLog = {
   readonly samples: Samples
 }
 
-/** SI value as shown x scale + shift: one for each unit, so that long logs are read quickly. Pressures absolute. */
-function toSi(
-  unit: Unit,
-  key: ChannelKey,
-  atmosphere: number,
-): { readonly scale: number; readonly shift: number } {
-  const { si, zero = 0, reference } = unitRow(unit)
-  const { kind } = channelRow(key)
-  if (kind === 'temperature') return { scale: si, shift: zero }
-  if (reference === 'gauge') return { scale: si, shift: atmosphere }
-  return reference === 'vacuum' ? { scale: -si, shift: atmosphere } : { scale: si, shift: 0 }
-}
-
 /** The looks of one channel as they were read, and how many of them are none that could be. */
 export type Sound = {
   readonly looks: readonly Look[]
@@ -35,13 +22,28 @@ export type Sound = {
   readonly doubtful: number
 }
 
+const NO_LOOKS: Sound = { looks: [], impossible: 0, doubtful: 0 }
+/** What was read of some samples: several ask for the same looks, and samples never change. */
+const known = new WeakMap<Samples, Map<string, Sound>>()
+
 /** The looks of one channel, silent ones left out, with what is wrong with them; none where the log has no such channel. */
-export function soundLooks({ head, samples }: WorkLog, key: ChannelKey, atmosphere: number): Sound {
+export function soundLooks(log: WorkLog, key: ChannelKey, atmosphere: number): Sound {
+  const { head, samples } = log
+  const own = known.get(samples) ?? new Map<string, Sound>()
+  known.set(samples, own)
+  const unit = head.channels.find((channel) => channel.key === key)?.unit
+  const name = `${key} ${unit} ${atmosphere} ${head.purpose}`
+  const sound = own.get(name) ?? readLooks(log, key, atmosphere)
+  own.set(name, sound)
+  return sound
+}
+
+function readLooks({ head, samples }: WorkLog, key: ChannelKey, atmosphere: number): Sound {
   const at = head.channels.findIndex((channel) => channel.key === key)
   const channel = head.channels[at]
   const column = samples.values[at]
-  if (!channel || !column) return { looks: [], impossible: 0, doubtful: 0 }
-  const { scale, shift } = toSi(channel.unit, key, atmosphere)
+  if (!channel || !column) return NO_LOOKS
+  const { scale, shift } = siLine(channel.unit, atmosphere)
   const { possible, likely } = siLimits(key, head.purpose)
   const looks: Look[] = []
   let [impossible, doubtful] = [0, 0]
@@ -56,9 +58,8 @@ export function soundLooks({ head, samples }: WorkLog, key: ChannelKey, atmosphe
 }
 
 /** The looks of one channel that can be: silent ones and what no instrument can have read left out. */
-export const looksOf = (log: WorkLog, key: ChannelKey, atmosphere: number): Look[] => [
-  ...soundLooks(log, key, atmosphere).looks,
-]
+export const looksOf = (log: WorkLog, key: ChannelKey, atmosphere: number): readonly Look[] =>
+  soundLooks(log, key, atmosphere).looks
 
 /** The last mark of a kind; undefined where there is none. */
 export const lastMark = ({ head }: Pick<WorkLog, 'head'>, what: MarkKind): LogMark | undefined =>

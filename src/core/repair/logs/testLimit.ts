@@ -1,6 +1,6 @@
 import { UNITS } from '../../base/units/units'
 import type { TestPressure } from '../plan/testPressure'
-import type { Look, WorkLog } from './series'
+import { fromMark, lastMark, type Look, type WorkLog } from './series'
 
 /** A look above the limit, Pa over the air: filled that far, or warmed up behind a shut regulator. */
 export type OverLimit = { readonly gauge: number; readonly by: 'filling' | 'warming' }
@@ -25,6 +25,26 @@ function shutSince({ head }: WorkLog, seconds: number): number | undefined {
   return last?.what === 'hold' ? last.seconds : undefined
 }
 
+/** Whether looks over the limit were warmed up to it: asked of many looks, answered from the beginnings of the holds. */
+function warming(log: WorkLog, pressures: readonly Look[]): (look: Look) => boolean {
+  const begun = new Map<number, Look | undefined>()
+  const beginOf = (since: number) => {
+    if (!begun.has(since)) begun.set(since, fromMark(pressures, since)[0])
+    return begun.get(since)
+  }
+  return (look) => {
+    const since = shutSince(log, look.seconds)
+    const begin = since === undefined ? undefined : beginOf(since)
+    return begin !== undefined && look.seconds > begin.seconds && look.value <= begin.value * (1 + BY_SUN)
+  }
+}
+
+/** Pa over the air by which a pressure is over the limit; undefined up to it. */
+function overBy(pascals: number, { atmosphere, limit }: LimitSetup): number | undefined {
+  const gauge = pascals - atmosphere
+  return limit && gauge > limit.limit + ROUNDED ? gauge : undefined
+}
+
 /**
  * The look that ends a test: one above the limit of what is connected (handbook 07). Filled over it once, a test has failed,
  * whatever is seen later; warmed over it, the clock starts again after it was bled.
@@ -33,34 +53,29 @@ function shutSince({ head }: WorkLog, seconds: number): number | undefined {
 export function overLimit(
   log: WorkLog,
   pressures: readonly Look[],
-  { atmosphere, limit }: LimitSetup,
+  setup: LimitSetup,
 ): OverLimit | undefined {
-  if (!limit) return undefined
-  const over = pressures.filter(({ value }) => value - atmosphere > limit.limit + ROUNDED)
-  const filled = over.find((look) => !isWarming(log, pressures, look))
-  if (filled) return { gauge: filled.value - atmosphere, by: 'filling' }
-  const lastHold = (log.head.marks ?? []).findLast(({ what }) => what === 'hold')?.seconds ?? -Infinity
+  const over = pressures.filter(({ value }) => overBy(value, setup) !== undefined)
+  const isWarming = warming(log, pressures)
+  const filled = over.find((look) => !isWarming(look))
+  if (filled) return { gauge: filled.value - setup.atmosphere, by: 'filling' }
+  const lastHold = lastMark(log, 'hold')?.seconds ?? -Infinity
   const warmed = over.findLast(({ seconds }) => seconds >= lastHold)
-  return warmed && { gauge: warmed.value - atmosphere, by: 'warming' }
-}
-
-function isWarming(log: WorkLog, pressures: readonly Look[], look: Look): boolean {
-  const since = shutSince(log, look.seconds)
-  if (since === undefined) return false
-  const begun =
-    pressures.findLast(({ seconds }) => seconds <= since) ?? pressures.find((each) => each.seconds > since)
-  return begun !== undefined && begun !== look && look.value <= begun.value * (1 + BY_SUN)
+  return warmed && { gauge: warmed.value - setup.atmosphere, by: 'warming' }
 }
 
 const psig = (pascals: number) => `${Number((pascals / UNITS.psia.si).toFixed(1))} psig`
 
+const overText = (gauge: number, { limit }: LimitSetup) =>
+  `${psig(gauge)} is over the limit${limit ? ` of ${psig(limit.limit)}, ${limit.of}` : ''}`
 /** What is done at once. */
-export function overSentence({ gauge, by }: OverLimit, { limit, steps }: LimitSetup): string {
-  const what = `${psig(gauge)} is over the limit of ${psig(limit?.limit ?? 0)}${limit ? `, ${limit.of}` : ''}`
-  const target = steps.at(-1)
-  if (by === 'warming')
-    return `${what}, by warming: bleed${target === undefined ? '' : ` to ${psig(target)}`} and start the clock again.`
-  return `${what}: shut the cylinder, stand clear, bleed off. The test has failed.`
+const AT_ONCE = 'shut the cylinder, stand clear, bleed off.'
+
+/** What is told of a test that went over its limit. */
+export function overSentence({ gauge, by }: OverLimit, setup: LimitSetup): string {
+  const target = setup.steps.at(-1)
+  if (by === 'filling') return `${overText(gauge, setup)}: ${AT_ONCE} The test has failed.`
+  return `${overText(gauge, setup)}, by warming: bleed${target === undefined ? '' : ` to ${psig(target)}`} and start the clock again.`
 }
 
 /**
@@ -69,9 +84,8 @@ export function overSentence({ gauge, by }: OverLimit, { limit, steps }: LimitSe
  * @returns undefined up to the limit
  */
 export function overWarning(pascals: number, setup: LimitSetup): string | undefined {
-  const gauge = pascals - setup.atmosphere
-  if (!setup.limit || gauge <= setup.limit.limit + ROUNDED) return undefined
-  return `⬣ ${psig(gauge)} is over the limit of ${psig(setup.limit.limit)}, ${setup.limit.of}: shut the cylinder, stand clear, bleed off.`
+  const gauge = overBy(pascals, setup)
+  return gauge === undefined ? undefined : `⬣ ${overText(gauge, setup)}: ${AT_ONCE}`
 }
 
 /** The limit as it stands beside every step with nitrogen. */

@@ -38,7 +38,7 @@ const usualOf = ({ refrigerant }: UnitPlate) =>
 const GAUGE_ERROR = psi(1)
 const WARMING = 10 / 1.8 / 297
 /** Pa over the air that stay below a limit when the gauge errs and the gas warms. */
-const below = (limit: number, atmosphere: number) =>
+const safeBelow = (limit: number, atmosphere: number) =>
   (limit - GAUGE_ERROR - WARMING * atmosphere) / (1 + WARMING)
 
 type Section = { readonly of: string; readonly limit: number; readonly isAssumed: boolean }
@@ -81,7 +81,7 @@ export function testPressureOf(
   const parts = dryers.map((limit): Section => ({ of: 'the new dryer', limit, isAssumed: false }))
   const all = sections(unit, isPart, parts)
   const lowest = all.reduce((a, b) => (b.limit < a.limit ? b : a))
-  const most = below(lowest.limit, siteAtmosphere(unit))
+  const most = safeBelow(lowest.limit, siteAtmosphere(unit))
   const wanted = Math.min(policy.testPressure === 'moderate' ? MODERATE : lowest.limit * NEAR, most)
   const step = psi(5)
   const gauge = Math.floor(wanted / step) * step

@@ -4,6 +4,9 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { attempt } from '@/core/base/errors/orzoError'
+import { toSI } from '@/core/base/units/convert'
+import { parseTyped } from '@/core/base/units/parseTyped'
 import {
   nameTerminals,
   type Pair,
@@ -21,12 +24,16 @@ const MIDDLE: Readonly<Record<Pair, { left: number; top: number }>> = {
   CA: { left: 116, top: 62 },
 }
 
-/** Ohms of a text: empty is not measured, "open" or "OL" is open; undefined for what is no number. */
+/** Ohms of a text, in any unit: empty is not measured, "open" or "OL" is open; undefined for what is no number. */
 function ohmsOf(text: string): number | undefined {
   const word = text.trim().replace(',', '.').toLowerCase()
   if (word === 'open' || word === 'ol') return Infinity
-  const value = Number(word)
-  return word === '' || !Number.isFinite(value) || value < 0 ? undefined : value
+  if (word === '') return undefined
+  const plain = Number(word)
+  const typed = Number.isFinite(plain)
+    ? { ok: true as const, value: plain }
+    : attempt(() => toSI(parseTyped(text, 'resistance', 'ohm')))
+  return typed.ok && typed.value >= 0 ? typed.value : undefined
 }
 
 type Props = { hot: boolean | undefined; onNamed: (ohms: NonNullable<SinglePhaseResult['ohms']>) => void }

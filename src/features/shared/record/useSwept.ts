@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react'
 import { isoNow } from '@/core/base/units/instants'
 import { systemClock } from '@/data/clock'
 import { whenOpen } from '@/data/health'
-import { sweepRemovedLogs } from '@/data/logs'
+import { whenRemovedSwept } from '@/data/logs'
 import { database } from '@/data/shared'
 import { whenSwept } from '@/data/legacy'
 
@@ -23,20 +23,23 @@ export function useSwept(): { readonly swept: boolean; readonly problem: string 
     }
     const sweep = async () => {
       // a store that does not open is told above the page
-      if (await whenOpen(database())) {
-        // what undo can have back no more goes by and by; nothing waits for it
-        void sweepRemovedLogs(database(), systemClock.now()).catch(() => undefined)
-        return whenSwept(database(), () => isoNow(systemClock))
-      }
-      return new Promise<never>(() => undefined)
+      if (!(await whenOpen(database()))) return new Promise<never>(() => undefined)
+      return whenSwept(database(), () => isoNow(systemClock))
     }
+    // nothing waits for what undo can have back no more
+    const sweepRemoved = () =>
+      whenRemovedSwept(database(), systemClock.now()).catch((error: Error) =>
+        done(`Samples of logs that were removed a day ago still take room: ${error.message}`),
+      )
     sweep().then(
-      ({ aside }) =>
+      ({ aside }) => {
         done(
           aside === 0
             ? undefined
             : `${aside === 1 ? 'One job' : `${aside} jobs`} of an earlier Orzo could not be read and ${aside === 1 ? 'is' : 'are'} kept aside, unchanged.`,
-        ),
+        )
+        void sweepRemoved()
+      },
       (error: Error) =>
         done(`Jobs of an earlier Orzo could not all be copied: ${error.message}. Reload the page to go on.`),
     )

@@ -26,6 +26,19 @@ type Props = Pick<PurposeProps, 'job' | 'purpose' | 'atmosphere' | 'log' | 'warn
 }
 type Problem = { readonly text: string; readonly key?: WorkChannel | undefined; readonly asked?: string }
 
+/** What stands half typed in a field of a log while one looks at another step: kept while the tab lives. */
+const halfTyped = new Map<string, Texts>()
+
+/** The texts of a form, which stay when it is left in the middle. @param key of the log; undefined where nothing is kept */
+function useTexts(key: string | undefined, initial: Texts) {
+  const [texts, setTexts] = useState<Texts>((key !== undefined && halfTyped.get(key)) || initial)
+  const put = (next: Texts) => {
+    if (key !== undefined) halfTyped.set(key, next)
+    setTexts(next)
+  }
+  return [texts, put] as const
+}
+
 /** What has to be told of the figures at once, while they are typed. */
 function warningOf(texts: Texts, channels: readonly Channel[], warn: Props['warn']): string | undefined {
   for (const [key, unit] of channels) {
@@ -38,8 +51,9 @@ function warningOf(texts: Texts, channels: readonly Channel[], warn: Props['warn
 
 /** What was read from an instrument without a radio, one look at a time; any unit, stored in that of the log. */
 export function HandEntry(props: Props) {
-  const { channels, atmosphere, purpose, job, log, when, warn, initial = {}, label, onType } = props
-  const [texts, setTexts] = useState<Texts>(initial)
+  const { channels, atmosphere, purpose, job, log, when, warn, initial, label, onType } = props
+  // a correction begins with what stands there
+  const [texts, setTexts] = useTexts(initial ? undefined : log.head?.id, initial ?? {})
   const [problem, setProblem] = useState<Problem>()
   const typed = JSON.stringify([texts, when])
   const submit = async () => {
