@@ -262,7 +262,8 @@ test('unmarked terminals: what the meter cannot tell apart is not named', async 
     await expect(terminals.getByRole('status')).toContainText(next)
     await expect(keep).toHaveCount(0)
   }
-  await read('0.9', '3.0', '2.1')
+  // any unit behind the number
+  await read('0.9 ohm', '3.0', '0.0021 kohm')
   await expect(terminals.getByRole('status')).toContainText('A is common, B is run, C is start.')
   await keep.click()
   await expect(page.getByRole('list', { name: 'Findings' })).toContainText('good: Windings')

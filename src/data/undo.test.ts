@@ -1,3 +1,5 @@
+import { addLog } from '@/core/record/edits/listEdits'
+import { addLook } from '@/core/record/edits/lookEdits'
 import { runs, seedOf } from '../../tools/run/propertyRuns'
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
@@ -85,6 +87,22 @@ test('a place that another window changed since is told and kept', async () => {
   expect(await titleNow()).toBe('dome')
   // the step is gone, not stuck
   expect(undoable(jobId)).toEqual({ undo: false, redo: false })
+})
+
+test('two looks that are typed quickly one after the other are two steps', async () => {
+  const log = {
+    id: 'log-1',
+    name: 'Decay test',
+    startedAt: '2026-11-27T09:00:00Z',
+    source: 'hand' as const,
+    channels: [{ key: 'systemVacuum' as const, unit: 'micron' as const }],
+    looks: [],
+  }
+  await here(addLog(log))
+  await here(addLook('log-1', [321]))
+  await here(addLook('log-1', [491]))
+  await undo(db, jobId, clock)
+  expect((await now()).logs[0]!.looks!.map(({ values }) => values)).toEqual([[321]])
 })
 
 test('half of a reading never goes back alone: value and unit are one place', async () => {

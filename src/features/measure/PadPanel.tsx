@@ -11,7 +11,7 @@ import type { Reading } from '@/core/record/readings/schema'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { EntryPad } from '../shared/entry/EntryPad'
-import { messageOf, type PadEntry } from '../shared/entry/padEntry'
+import type { PadEntry } from '../shared/entry/padEntry'
 import { useDraft } from '../shared/entry/useReadingEntry'
 
 type Props = {
@@ -161,7 +161,7 @@ export function PadPanel(props: Props) {
         hand={hand}
         meaning={meaning}
         onUnit={onUnit}
-        onNext={() => next && messageOf(entry.current()) === undefined && entry.open(next)}
+        onNext={() => next && entry.open(next)}
       />
       <Box sx={{ ...LAST_LINE, ...(compact ? { display: 'none' } : {}) }}>
         <LastLine entry={entry} reading={reading} />

@@ -16,6 +16,8 @@ export type PadDraft = {
   readonly original: Reading | undefined
   /** what the store held when it was last looked at */
   readonly seen: Reading | undefined
+  /** what is unlikely and was asked about: number and unit as they stood then */
+  readonly asked?: string
   /** what was given to the store and did not come back from it yet, with the last that did; undefined: the tap emptied */
   readonly sent: readonly (Value | undefined)[]
 }

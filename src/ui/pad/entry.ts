@@ -10,6 +10,8 @@ import { type QuantityKind, type Unit, unitRow, unitsOf } from '@/core/base/unit
 export type Entry =
   | { readonly state: 'empty' }
   | { readonly state: 'good'; readonly value: number; readonly unit: Unit }
+  /** it can be, and hardly is: asked once */
+  | { readonly state: 'unlikely'; readonly value: number; readonly unit: Unit; readonly message: string }
   | { readonly state: 'bad'; readonly message: string }
 
 /** Judges typed text as a reading: a number that its unit allows; a unit typed behind it ("12 inHg") counts. */
@@ -22,6 +24,7 @@ export function judgeEntry(text: string, key: ReadingKey, unit: Unit): Entry {
   if (result.success) {
     const figure = figureState(key, typed.value, SEA_LEVEL_PASCALS)
     if (figure.state === 'impossible') return { state: 'bad', message: figure.sentence }
+    if (figure.state === 'unlikely') return { state: 'unlikely', ...typed.value, message: figure.sentence }
     return { state: 'good', ...typed.value }
   }
   return { state: 'bad', message: result.error.issues[0]?.message ?? 'This value cannot be stored.' }

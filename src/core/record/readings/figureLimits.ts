@@ -128,7 +128,7 @@ export function figureState(
   if (si < likely.from || si > likely.to)
     return {
       state: 'unlikely',
-      sentence: `${label}: ${count(value)} ${unit} is unlikely, mostly it is between ${rangeText(likely, unit, atmosphere)}. Write it down again if it is right.`,
+      sentence: `${label}: ${count(value)} ${unit} is unlikely, mostly it is between ${rangeText(likely, unit, atmosphere)}.`,
     }
   return GOOD
 }

@@ -31,7 +31,6 @@ import { observe, putReading, replaceReading, togglePoint } from '@/core/record/
 import { useAskedTap } from '../../shared/entry/useAskedTap'
 import { EntryPad } from '../../shared/entry/EntryPad'
 import { useDigitsToPad } from '../../shared/entry/useDigitsToPad'
-import { messageOf } from '../../shared/entry/padEntry'
 import { useOpenKey, useReadingEntry } from '../../shared/entry/useReadingEntry'
 import { BenchDrawing } from './BenchDrawing'
 import { Findings } from './Findings'
@@ -133,7 +132,7 @@ function Entry({ unit, set, bench, vetoes }: BenchProps) {
   const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
   const part = partsOf(unit).find(({ keys }) => keys.includes(key))
   const next = nextWinding(key, set.readings)
-  const onward = () => (next && messageOf(entry.current()) === undefined ? entry.open(next) : entry.close())
+  const onward = () => (next ? entry.open(next) : entry.close())
   const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])]
   const refusal = refusalOfReading(key, vetoes)
   return (

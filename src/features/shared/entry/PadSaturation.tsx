@@ -38,7 +38,8 @@ export function PadSaturation({ entry, unit, display }: Props) {
       aria-label="Saturation"
       sx={{ minHeight: 24, fontSize: '1.05rem', fontWeight: 600, textAlign: 'right' }}
     >
-      {problem ?? (ready && typed?.state === 'good' ? sentence(unit.refrigerant, typed, unit, display) : '')}
+      {problem ??
+        (ready && typed && 'value' in typed ? sentence(unit.refrigerant, typed, unit, display) : '')}
     </Typography>
   )
 }

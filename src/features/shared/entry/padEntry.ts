@@ -19,16 +19,21 @@ const PAUSE = 600
 
 const judged = ({ text, key, unit }: PadDraft) => judgeEntry(text, key, unit)
 
-/** Why what stands on the pad cannot be stored; undefined where it can. */
+const asTyped = ({ text, unit }: PadDraft) => `${text} ${unit}`
+const wasAsked = (draft: PadDraft) => draft.asked === asTyped(draft)
+
+/** Why what stands on the pad cannot be stored, or is asked about; undefined where nothing is in its way. */
 export function messageOf(draft: PadDraft | undefined): string | undefined {
   const entry = draft && judged(draft)
+  if (entry?.state === 'unlikely' && wasAsked(draft!)) return `${entry.message} Next once more keeps it.`
   return entry?.state === 'bad' ? entry.message : undefined
 }
 
 /**
  * What stands on the pad, kept outside of what is drawn: a key draws the display and nothing else. It is saved on Next, on
  * another tap, after a pause, when the page goes away; what was saved is not saved again, so that nothing that came to the
- * tap in the meantime is written over. A value that cannot be stored keeps the pad open until it is put right or left.
+ * tap in the meantime is written over. A value that cannot be stored keeps the pad open until it is put right or left; one that
+ * is unlikely is asked about once, and kept with the second Next or when the page goes away.
  */
 export function createPadEntry(start: PadContext) {
   let context = start
@@ -40,7 +45,7 @@ export function createPadEntry(start: PadContext) {
     if (next === draft) return
     draft = next
     clearTimeout(timer)
-    if (draft?.touched) timer = setTimeout(flush, PAUSE)
+    if (draft?.touched) timer = setTimeout(pause, PAUSE)
     for (const listener of heard) listener()
   }
   function flush() {
@@ -48,11 +53,22 @@ export function createPadEntry(start: PadContext) {
     if (!now?.touched) return
     const entry = judged(now)
     if (entry.state === 'bad') return
-    const reading = entry.state === 'good' ? { value: entry.value, unit: entry.unit } : undefined
+    const reading = entry.state === 'empty' ? undefined : { value: entry.value, unit: entry.unit }
     put(given(now, reading))
     context.save(now.key, reading, now.original)
   }
-  const isBad = () => messageOf(draft) !== undefined
+  /** Asks about what is unlikely. @returns whether it is to be answered first */
+  function ask(): boolean {
+    if (!draft?.touched || judged(draft).state !== 'unlikely' || wasAsked(draft)) return false
+    put({ ...draft, asked: asTyped(draft) })
+    return true
+  }
+  function pause() {
+    if (draft && judged(draft).state === 'unlikely') ask()
+    else flush()
+  }
+  const isBad = () => draft !== undefined && judged(draft).state === 'bad'
+  const isHeld = () => isBad() || ask()
   const change = (make: (now: PadDraft) => PadDraft) => {
     if (draft) put(make(draft))
   }
@@ -69,12 +85,12 @@ export function createPadEntry(start: PadContext) {
     },
     flush,
     open: (key: ReadingKey) => {
-      if (isBad()) return
+      if (isHeld()) return
       flush()
       put(openDraft(key, context.readings[key], context.display))
     },
     close: () => {
-      if (isBad()) return
+      if (isHeld()) return
       flush()
       put(undefined)
     },

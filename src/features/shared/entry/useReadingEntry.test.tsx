@@ -67,6 +67,45 @@ test('going to another program saves before the browser may stop the page', () =
   expect(save).toHaveBeenCalledWith('suctionPressure', { value: 70, unit: 'psig' }, undefined)
 })
 
+describe('what is unlikely', () => {
+  const UNLIKELY = { value: 900, unit: 'psig' }
+  const typed = () => {
+    const pad = setup()
+    act(() => pad.entry().open('suctionPressure'))
+    act(() => pad.entry().type('900'))
+    return pad
+  }
+  test('is asked about once, and kept with the second Next', () => {
+    const { entry, save } = typed()
+    expect(entry().message).toBeUndefined()
+    act(() => entry().open('liquidPressure'))
+    expect(entry().draft?.key).toBe('suctionPressure')
+    expect(entry().message).toMatch(/900 psig is unlikely.*Next once more keeps it/)
+    expect(save).not.toHaveBeenCalled()
+    act(() => entry().open('liquidPressure'))
+    expect(save).toHaveBeenCalledWith('suctionPressure', UNLIKELY, undefined)
+    expect(entry().draft?.key).toBe('liquidPressure')
+  })
+  test('a pause asks and stores nothing; another number is asked about anew', () => {
+    const { entry, save } = typed()
+    act(() => void jest.advanceTimersByTime(2000))
+    expect(entry().message).toMatch(/is unlikely/)
+    expect(save).not.toHaveBeenCalled()
+    act(() => entry().type('950'))
+    expect(entry().message).toBeUndefined()
+    act(() => entry().close())
+    expect(entry().message).toMatch(/950 psig is unlikely/)
+    act(() => entry().type('90'))
+    act(() => entry().close())
+    expect(save).toHaveBeenLastCalledWith('suctionPressure', { value: 90, unit: 'psig' }, undefined)
+  })
+  test('is not lost where the page goes away', () => {
+    const { save, hook } = typed()
+    hook.unmount()
+    expect(save).toHaveBeenCalledWith('suctionPressure', UNLIKELY, undefined)
+  })
+})
+
 test('a unit chip changes the unit of the same number', () => {
   const { entry, save } = setup({ suctionPressure: { value: 8, unit: 'psig' } })
   act(() => entry().open('suctionPressure'))
