@@ -83,7 +83,8 @@ function meaningOf(document: StoredDocument, samples: LogSamples) {
     vetoes: plan.holding,
     class: plan.contamination.class,
     path: plan.refrigerantPath.path,
-    charge: plan.charge?.total,
+    // the figure is the same; since then it says how it is known
+    charge: plan.charge?.guess.value,
     leader: answer.ranking.suspects[0]!.fault,
     tasks,
     steps: sheet.steps.map(({ task, state: at, hands, gates }) => ({

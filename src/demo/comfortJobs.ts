@@ -11,6 +11,7 @@ const LINES = {
   liquid: { value: 0.375, unit: 'in' },
   vapour: { value: 0.75, unit: 'in' },
   length: { value: 25, unit: 'ft' },
+  included: { value: 15, unit: 'ft' },
 } as const
 
 /** A burnout, in the middle of its work. */
@@ -29,6 +30,7 @@ const DOME: DemoJob = {
     seer: 13,
     factoryCharge: { value: 9.4, unit: 'lb' },
     oilCharge: { value: 52, unit: 'floz' },
+    oldDryer: { cubicInches: 16, flow: 'one-way', joint: 'sweat' },
     designPressures: DESIGN,
     lineSet: LINES,
     site: { name: 'Observatory, dome annex', elevation: ELEVATION },

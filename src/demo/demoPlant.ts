@@ -33,7 +33,7 @@ export function demoPlant({ job, unit, plan }: Facts): PlantQuestion {
   return {
     refrigerant: unit.refrigerant,
     fills: plan.refrigerantPath.goesIn ?? unit.refrigerant,
-    charge: plan.recovery.expected * trouble.chargeShare,
+    charge: plan.recovery.guess.value * trouble.chargeShare,
     volume: guess.volume,
     atmosphere: siteAtmosphere(unit),
     air: ROOM,

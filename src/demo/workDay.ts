@@ -26,7 +26,7 @@ import { takenOffList } from '@/core/repair/work/takenOff'
 import type { DemoDay } from './demoJob'
 import { demoPlant } from './demoPlant'
 import { demoSet } from './demoSet'
-import { operator, WORK_LOGS, type WorkHands } from './workLogs'
+import { operator, scriptOf, type WorkHands } from './workLogs'
 
 /** One who works: the job as it stands, the moment, the circuit under the hands. */
 class Technician {
@@ -71,7 +71,7 @@ class Technician {
     if (task.id === 'pressureTest') this.change(together(setBubbled(true), setBled(true)))
     this.#pass(task.handsOn[1] / 2)
     const [, alone] = task.unattended ?? []
-    if (alone && !WORK_LOGS[task.id]) {
+    if (alone && !scriptOf(task.id)) {
       this.change(leaveStep(task.id))
       this.#pass(alone)
     }
@@ -79,7 +79,7 @@ class Technician {
   }
 
   #log(task: PlanTask) {
-    const script = WORK_LOGS[task.id]
+    const script = scriptOf(task.id)
     if (!script) return
     const { head, samples, moved, seconds } = script(this.#hands, this.#plan, this.job.unit)
     const id = `log-${task.id}`

@@ -6,7 +6,7 @@ import { noSamples, type Samples } from '@/core/record/logs/samples'
 import type { LogHead, LogMark } from '@/core/record/records/log'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { Plan } from '@/core/repair/plan/plan'
-import type { TaskId } from '@/core/repair/plan/tasks/tasks'
+import { type TaskId, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { judgeTest, SETTLE_SECONDS, testSetup } from '@/core/repair/logs/judgeTest'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { vacuumLimits } from '@/core/repair/logs/vacuumLimits'
@@ -169,7 +169,7 @@ const decay: Script = (hands, { policy, contamination }) => {
 }
 
 const weighIn: Script = (hands, plan, unit) => {
-  const wanted = plan.charge?.total ?? 0
+  const wanted = plan.charge?.guess.value ?? 0
   const log = hands.log('weigh-in', 2)
   const begins = hands.plant().inside.mass
   hands.hands({ pump: false, charging: true })
@@ -182,15 +182,17 @@ const weighIn: Script = (hands, plan, unit) => {
   return saved('weigh-in', log, { field: 'charged', kilograms: moved })
 }
 
-/** The steps that keep a log. */
-export const WORK_LOGS: { readonly [task in TaskId]?: Script } = {
-  recover: recovery,
-  recoverRest: recovery,
-  pressureTest,
-  evacuate: evacuation,
-  evacuatePart: evacuation,
-  evacuateWet: evacuation,
-  decayTest: decay,
-  weighIn,
-  letIn: weighIn,
+/** How the log of each purpose is kept. */
+const SCRIPTS: Readonly<Record<LogPurpose, Script>> = {
+  recovery,
+  'pressure-test': pressureTest,
+  evacuation,
+  decay,
+  'weigh-in': weighIn,
+}
+
+/** The script of the log that a task keeps; undefined where it keeps none. */
+export function scriptOf(task: TaskId): Script | undefined {
+  const { log } = taskRow(task)
+  return log === null ? undefined : SCRIPTS[log]
 }

@@ -1,6 +1,6 @@
 import { buildDemoJobs } from '@/demo/buildDemo'
 import { percent } from '@/ui/percent'
-import { numberSaver } from './arrive/numberSaver'
+import { numberSaver } from './shared/unit/numberSaver'
 import { compareSets } from '@/core/answer/comparison'
 import { summaryOf } from '@/core/record/job/summary'
 import type { Edit } from '@/core/record/edits/edit'

@@ -2,14 +2,25 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
+import type { Basis } from '@/core/base/known/known'
+import { Assumed } from './Assumed'
+
+type FigureProps = {
+  label: string
+  value: string
+  note?: string
+  /** how it is known: a guess is marked */
+  basis?: Basis | undefined
+}
 
 /** The result of a table: large numerals, what it is below. */
-export function Figure({ label, value, note }: { label: string; value: string; note?: string }) {
+export function Figure({ label, value, note, basis }: FigureProps) {
   return (
     <Box data-figure={label} sx={{ minWidth: 132 }}>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
       <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
       {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}
+      <Assumed basis={basis} of={label} />
     </Box>
   )
 }

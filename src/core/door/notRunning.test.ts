@@ -6,7 +6,7 @@ import { saturationPressure } from '../physics/refrigerants/saturation'
 import { knownJob } from '../record/job/known'
 import { readJobText } from '../record/job/readJob'
 import type { Observations, Readings } from '../record/readings/schema'
-import { LEAK_REPAIRS } from '../repair/plan/choices'
+import { playing } from '../repair/plan/tasks/tasks'
 import { planOf } from '../repair/plan/basis'
 import { toKelvin } from '../base/units/convert'
 import { diagnosisJson } from './diagnosisJson'
@@ -97,7 +97,7 @@ describe('lost charge', () => {
     const ids = plan(SPLIT, ['charge-lost'], EMPTY).tasks.map(({ id }) => id)
     expect(ids).not.toContain('recover')
     // oil was seen at a stem: that is what is mended
-    const mended = ids.find((id) => (LEAK_REPAIRS as readonly string[]).includes(id))!
+    const mended = ids.find((id) => (playing('leak-repair') as readonly string[]).includes(id))!
     expect(ids).toEqual(expect.arrayContaining(['proveEmpty', 'traceNitrogen', 'leakSearch', mended]))
     expect(ids.indexOf('leakSearch')).toBeLessThan(ids.indexOf(mended))
     const both = plan(SPLIT, ['charge-lost', 'compressor-grounded'], EMPTY).tasks.map(({ id }) => id)

@@ -1,7 +1,9 @@
+import { type Basis, basisOf, isAssumed } from '../base/known/known'
 import { fromKelvin, fromPascals } from '../base/units/convert'
 import type { ComparisonRow } from '../repair/charge/compareRefrigerants'
 import type { AcidLedger } from '../repair/cleanup/acid'
 import type { Range } from '../repair/cleanup/exposure'
+import { DRAINED_GUESS } from '../repair/cleanup/drained'
 import type { JudgedDryer } from '../repair/cleanup/dryers'
 import type { WaterLine } from '../repair/cleanup/water'
 import { wallText } from '../base/units/wall'
@@ -19,18 +21,28 @@ const gramsRange = ({ low, likely, high }: Range) => ({
   high: grams(high),
 })
 
+/** How a value beside it is known: plate, measured, typed, computed or assumed, from what, and what would settle it. */
+const basisJson = ({ source, from, asks }: Basis) => ({ source, from, asks })
+
 const sentences = ({ judged }: JudgedDryer, holds: boolean) =>
   judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
 
 function dryerJson(choice: PlannedDryer) {
-  const { place, chosen, ways, refused, others, holds, oldHeld, isOldAssumed, placing, changes } = choice
+  const { place, chosen, ways, refused, others, holds, oldHeld, placing, changes, basis, figures } = choice
   return {
     place,
     chosen: chosen ? { ...chosen.dryer, ...(chosen.reducer ? { reducer: chosen.reducer } : {}) } : null,
     reasons: chosen ? sentences(chosen, true) : [],
     ...(ways ? { lacks: chosen ? sentences(chosen, false) : [], ways } : {}),
-    extraChargeGrams: grams(holds - oldHeld),
-    isOldAssumed,
+    extraChargeGrams: grams(holds - oldHeld.value),
+    isOldAssumed: isAssumed(oldHeld),
+    basis: basisJson(basis),
+    sources: {
+      extraChargeGrams: basisJson(basisOf(oldHeld, basis)),
+      reasons: basisJson(figures),
+      refused: basisJson(figures),
+      others: basisJson(figures),
+    },
     others: others.map(({ dryer }) => dryer.id),
     refused: refused.map((each) => ({ id: each.dryer.id, reasons: sentences(each, false) })),
     placing,
@@ -54,7 +66,7 @@ const acidJson = ({ before, after, ...acid }: AcidLedger) => ({
   steps: after.map(({ label }) => label),
 })
 
-function contaminationJson({ contamination }: Plan) {
+function contaminationJson({ contamination, dryers }: Plan) {
   const { water, acid, settles, exposure, confidence, closes, closesHigh, missing } = contamination
   return {
     class: contamination.class,
@@ -64,7 +76,15 @@ function contaminationJson({ contamination }: Plan) {
     evidence: contamination.evidence,
     conflicts: contamination.conflicts,
     assumed: contamination.assumed,
-    exposure: exposure ? { hours: exposure.hours, sentence: exposure.sentence } : null,
+    basis: basisJson(contamination.basis),
+    sources: { settles: basisJson(basisOf(contamination.basis, DRAINED_GUESS)) },
+    exposure: exposure
+      ? {
+          hours: exposure.hours,
+          sentence: exposure.sentence,
+          basis: basisJson(basisOf(exposure.time, exposure.weather)),
+        }
+      : null,
     settles,
     water: {
       sources: water.sources.map(waterLine),
@@ -80,6 +100,7 @@ function contaminationJson({ contamination }: Plan) {
       closes,
       closesHigh,
       missingGrams: grams(missing),
+      basis: basisJson(basisOf(water.basis, dryers[0]?.figures)),
     },
     acid: acidJson(acid),
   }
@@ -102,12 +123,13 @@ const comparisonJson = ({ name, cycle, suitability, safety, oils, warming, ...sh
 })
 
 function pathJson({ refrigerantPath: path }: Plan) {
-  const { at, comparison, goesIn, holds, ...rest } = path
+  const { at, comparison, goesIn, holds, basis, ...rest } = path
   return {
     keep: path.path === 'keep' ? holds : null,
     ...rest,
     holds,
     goesIn: goesIn ?? null,
+    basis: basisJson(basis),
     at: {
       evaporatingF: fahrenheit(at.evaporating),
       condensingF: fahrenheit(at.condensing),
@@ -118,7 +140,7 @@ function pathJson({ refrigerantPath: path }: Plan) {
 }
 
 function recoveryJson({ recovery, access }: Plan) {
-  const { cylinder, depth, weight, isDedicated } = recovery
+  const { cylinder, depth, weight, isDedicated, guess, expected } = recovery
   return {
     access,
     cylinder: {
@@ -130,6 +152,15 @@ function recoveryJson({ recovery, access }: Plan) {
       isDedicated,
     },
     depth,
+    expectedGrams: expected ? grams(expected.value) : null,
+    sources: {
+      cylinder: basisJson(basisOf(cylinder.basis, guess)),
+      depth: basisJson(depth.basis),
+      expectedGrams: basisJson(expected ?? guess),
+      access: basisJson(access.basis),
+      unjudged: basisJson(guess),
+    },
+    unjudged: recovery.unjudged ?? null,
     weight: weight
       ? {
           ...weight,
@@ -144,28 +175,47 @@ function recoveryJson({ recovery, access }: Plan) {
 
 function chargeJson({ charge }: Plan) {
   if (!charge) return null
-  const { lines, total, trim, ...rest } = charge
+  const { lines, total, guess, trim, unjudged, ...rest } = charge
   return {
     ...rest,
-    totalGrams: grams(total),
-    lines: lines.map(({ kg, ...line }) => ({ ...line, grams: grams(kg) })),
+    totalGrams: total ? grams(total.value) : null,
+    guessGrams: grams(guess.value),
+    isPlateAssumed: total === undefined,
+    sources: {
+      totalGrams: basisJson(total ?? guess),
+      guessGrams: basisJson(guess),
+      unjudged: basisJson(guess),
+    },
+    lines: lines.map(({ kg, ...line }) => ({ ...line, grams: kg === undefined ? null : grams(kg) })),
+    unjudged: unjudged ?? null,
     trim: trim ? { ...trim, charged: grams(trim.charged) } : null,
   }
 }
 
 function oilJson({ oil }: Plan) {
   return {
-    kind: oil.kind,
+    kind: oil.kind.value,
     goesIn: oil.goesIn,
-    millilitres: millilitres(oil.plate),
+    millilitres: millilitres(oil.plate.value),
     outMillilitres: oil.out === undefined ? null : millilitres(oil.out),
-    refillMillilitres: millilitres(oil.refill),
-    leftMillilitres: millilitres(oil.left),
+    refillMillilitres: millilitres(oil.refill.value),
+    leftMillilitres: millilitres(oil.left.value),
     changes: oil.changes,
     cans: oil.cans,
     strokes: oil.strokes ?? null,
     newShare: rounded(oil.newShare, 3),
     reasons: oil.reasons,
+    sources: {
+      kind: basisJson(oil.kind),
+      millilitres: basisJson(oil.plate),
+      refillMillilitres: basisJson(oil.refill),
+      leftMillilitres: basisJson(oil.left),
+      newShare: basisJson(oil.left),
+      strokes: basisJson(oil.refill),
+      changes: basisJson(oil.changesBasis),
+      cans: basisJson(oil.bringBasis),
+      reasons: basisJson(basisOf(oil.left, oil.changesBasis)),
+    },
   }
 }
 
@@ -178,15 +228,17 @@ function testJson({ testPressure: test }: Plan) {
     limitPsig: psig(test.limit),
     of: test.of,
     isAssumed: test.isAssumed,
+    basis: basisJson(test.basis),
     stepsPsig: test.steps.map(psig),
   }
 }
 
 /** The time plan by the clock on the wall. */
-function scheduleJson(day: DayPlan) {
+function scheduleJson(day: DayPlan, tasks: Plan['tasks']) {
   const at = (minute: number | undefined) =>
     minute === undefined ? null : wallText(day.calendar.origin + minute)
   return {
+    basis: basisJson(basisOf(...tasks.map(({ basis }) => basis))),
     people: day.people,
     isDated: day.calendar.isDated,
     handsOnMinutes: day.handsOn,
@@ -220,12 +272,23 @@ export function planJson(plan: Plan): Record<string, unknown> {
     faults: plan.faults,
     opens: plan.opens,
     size: {
-      tons: rounded(size.tons, 3),
-      chargeGrams: grams(size.charge),
-      litres: rounded(size.volume * 1000, 2),
-      oilMillilitres: millilitres(size.oilVolume),
-      isAppliance: size.isAppliance,
+      tons: rounded(size.tons.value, 3),
+      // a charge that nobody knows has no figure
+      chargeGrams: size.charge ? grams(size.charge.value) : null,
+      chargeGuessGrams: grams(size.chargeGuess.value),
+      litres: rounded(size.volume.value * 1000, 2),
+      oilMillilitres: millilitres(size.oilVolume.value),
+      isAppliance: size.isAppliance.value,
       assumed: size.assumed,
+      sources: {
+        tons: basisJson(size.tons),
+        chargeGrams: basisJson(size.charge ?? size.chargeGuess),
+        chargeGuessGrams: basisJson(size.chargeGuess),
+        litres: basisJson(size.volume),
+        oilMillilitres: basisJson(size.oilVolume),
+        isAppliance: basisJson(size.isAppliance),
+        assumed: basisJson(basisOf(size.tons, size.chargeGuess, size.oilVolume, size.oil)),
+      },
     },
     contamination: contaminationJson(plan),
     dryers: plan.dryers.map(dryerJson),
@@ -243,10 +306,11 @@ export function planJson(plan: Plan): Record<string, unknown> {
     // the door's own word for it, which files of others read
     tasks: plan.tasks.map(({ overWhen, ...task }) => ({ ...task, ...(overWhen ? { gate: overWhen } : {}) })),
     rules: plan.rules,
-    schedule: scheduleJson(planDay(plan)),
-    returns: plan.returns.map(({ hours, sentence, tasks }) => ({
+    schedule: scheduleJson(planDay(plan), plan.tasks),
+    returns: plan.returns.map(({ hours, sentence, tasks, basis }) => ({
       hours,
       sentence,
+      basis: basisJson(basis),
       tasks: tasks.map(({ id }) => id),
     })),
   }

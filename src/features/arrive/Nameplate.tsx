@@ -9,25 +9,16 @@ import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/record/equipment/unit'
 import { OILS } from '@/core/physics/refrigerants/catalogue'
 import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
-import { numberSaver } from './numberSaver'
+import { EntryField } from '../shared/unit/entryFields'
+import { numberSaver } from '../shared/unit/numberSaver'
 import { Pair, type PlatePart, Section, YesNo } from './parts'
-import {
-  ColdestOutdoor,
-  ConvertedFrom,
-  Differential,
-  FactoryCharge,
-  ListedFor,
-  OldDryer,
-  PlateNumber,
-  Setpoint,
-  Tons,
-} from './plateParts'
+import { ConvertedFrom, Differential, ListedFor, OldDryer, PlateNumber, Setpoint } from './plateParts'
 
 function Ratings({ unit, change }: PlatePart) {
   const save = numberSaver(change)
   return (
     <Pair>
-      <Tons plate={unit} change={change} />
+      <EntryField id="nominalTons" job={{ unit }} change={change} />
       {asksFor(unit, 'seer') && <PlateNumber label="SEER" value={unit.seer} onSave={save('seer')} />}
       <PlateNumber label="Volts" value={unit.power?.volts} onSave={save('power', 'volts')} />
       <Choice
@@ -67,13 +58,7 @@ function Compressor({ unit, change }: PlatePart) {
           onChange={(oil) => void change(setPlatePart('compressor', { oil }))}
         />
       </Pair>
-      <QuantityField
-        label="Oil charge"
-        kind="volume"
-        defaultUnit="floz"
-        value={unit.oilCharge}
-        onChange={(oilCharge) => void change(setPlate({ oilCharge }))}
-      />
+      <EntryField id="oilCharge" job={{ unit }} change={change} />
       {unit.nominalTons === undefined && (
         <QuantityField
           label="Swept volume"
@@ -110,26 +95,12 @@ function Compressor({ unit, change }: PlatePart) {
   )
 }
 
-const LINE_SET = [
-  ['liquid', 'Liquid line, outside'],
-  ['vapour', 'Vapour line, outside'],
-  ['length', 'Line set, length'],
-  ['included', 'Length the plate charge covers'],
-] as const
+const LINE_SET = ['lineLiquid', 'lineVapour', 'lineLength', 'lineIncluded'] as const
 
-function LineSet({ unit, change }: PlatePart) {
-  if (!asksFor(unit, 'lineSet')) return null
-  return LINE_SET.map(([key, label]) => (
-    <QuantityField
-      key={key}
-      label={label}
-      kind="length"
-      defaultUnit={key === 'length' || key === 'included' ? 'ft' : 'in'}
-      value={unit.lineSet?.[key]}
-      onChange={(value) => void change(setPlatePart('lineSet', { [key]: value }))}
-    />
-  ))
-}
+const LineSet = ({ unit, change }: PlatePart) =>
+  asksFor(unit, 'lineSet')
+    ? LINE_SET.map((id) => <EntryField key={id} id={id} job={{ unit }} change={change} />)
+    : null
 
 const FACTS = [
   ['receiver', 'Receiver'],
@@ -174,10 +145,10 @@ export function Nameplate({ unit, change }: PlatePart) {
   return (
     <Section title="Nameplate">
       <Ratings unit={unit} change={change} />
-      <FactoryCharge plate={unit} change={change} />
+      <EntryField id="factoryCharge" job={{ unit }} change={change} />
       <Setpoint plate={unit} change={change} />
       <Differential plate={unit} change={change} />
-      {hasLiquidValve(unit) && <ColdestOutdoor plate={unit} change={change} />}
+      {hasLiquidValve(unit) && <EntryField id="coldestOutdoor" job={{ unit }} change={change} />}
       <ConvertedFrom plate={unit} change={change} />
       <ListedFor plate={unit} change={change} />
       {asksFor(unit, 'targetSubcooling') && (

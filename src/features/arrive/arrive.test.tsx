@@ -5,7 +5,7 @@ import { emptyJob } from '@/core/record/job/job'
 import { type JobSummary, summaryOf } from '@/core/record/job/summary'
 import { blankJob } from '@/data/jobs'
 import { jobsOfUnit, platesToCopy } from './history'
-import { numberSaver } from './numberSaver'
+import { numberSaver } from '../shared/unit/numberSaver'
 
 const job = (
   id: string,

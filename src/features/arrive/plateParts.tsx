@@ -16,7 +16,8 @@ import { Choice } from '@/ui/Choice'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import type { ChangeJob } from '../shared/record/useJob'
-import { numberSaver } from './numberSaver'
+import { EntryField } from '../shared/unit/entryFields'
+import type { numberSaver } from '../shared/unit/numberSaver'
 import { YesNo } from './parts'
 
 type Props = { plate: Plate; change: ChangeJob }
@@ -37,17 +38,11 @@ export const PlateNumber = ({ label, value, onSave }: NumberProps) => (
 )
 
 export const Tons = ({ plate, change }: Props) => (
-  <PlateNumber label="Tons" value={plate.nominalTons} onSave={numberSaver(change)('nominalTons')} />
+  <EntryField id="nominalTons" job={{ unit: plate }} change={change} />
 )
 
 export const FactoryCharge = ({ plate, change }: Props) => (
-  <QuantityField
-    label="Factory charge"
-    kind="mass"
-    defaultUnit="lb"
-    value={plate.factoryCharge}
-    onChange={(factoryCharge) => void change(setPlate({ factoryCharge }))}
-  />
+  <EntryField id="factoryCharge" job={{ unit: plate }} change={change} />
 )
 
 export const Receiver = ({ plate, change }: Props) => (
@@ -75,17 +70,6 @@ export const Differential = ({ plate, change }: Props) => (
     defaultUnit="F"
     value={plate.control?.differential}
     onChange={(differential) => void change(setPlatePart('control', { differential }))}
-  />
-)
-
-/** What a pump-down control outdoors must start again in. */
-export const ColdestOutdoor = ({ plate, change }: Props) => (
-  <QuantityField
-    label="Coldest outdoor air at the site"
-    kind="temperature"
-    defaultUnit="F"
-    value={plate.control?.coldestOutdoor}
-    onChange={(coldestOutdoor) => void change(setPlatePart('control', { coldestOutdoor }))}
   />
 )
 
@@ -121,11 +105,7 @@ export function OldDryer({ plate, change }: Props) {
     void change(setPlatePart('oldDryer', values))
   return (
     <>
-      <PlateNumber
-        label="Old dryer, in³"
-        value={oldDryer?.cubicInches}
-        onSave={numberSaver(change)('oldDryer', 'cubicInches')}
-      />
+      <EntryField id="oldDryer" job={{ unit: plate }} change={change} />
       <QuantityField
         label="Old dryer, connections"
         kind="length"

@@ -5,6 +5,9 @@ import { fromKelvin } from '@/core/base/units/convert'
 import { setClosing } from '@/core/record/edits/listEdits'
 import { setCylinder } from '@/core/record/edits/repairEdits'
 import type { Plan } from '@/core/repair/plan/plan'
+import { basisOf } from '@/core/base/known/known'
+import { Assumed } from '@/ui/Assumed'
+import { AskEntries } from '../shared/unit/entryFields'
 import { QuantityField } from '@/ui/QuantityField'
 import { pounds } from '@/core/base/units/weightText'
 import type { StageProps } from '../shared/stageProps'
@@ -23,7 +26,7 @@ const WEIGHT = { 'as-plate': '●', short: '△', over: '△' } as const
 
 /** How much the recovery cylinder still takes, and what the weight that came out says. */
 export function CylinderPart({ job, change, display, plan: { recovery } }: Props) {
-  const { cylinder, isDedicated, weight, sentences } = recovery
+  const { cylinder, isDedicated, weight, unjudged, guess, sentences } = recovery
   const { temperature } = display
   const room = `${pounds(cylinder.room)}${cylinder.net === undefined ? ' when empty' : ' left'}`
   return (
@@ -39,7 +42,8 @@ export function CylinderPart({ job, change, display, plan: { recovery } }: Props
         {cylinder.isLimitedByHeat ? ', by the heat of its place' : ', 80 % at 77 F'}
         {cylinder.fullAt !== undefined &&
           `; liquid-full at ${fromKelvin(cylinder.fullAt, temperature).toFixed(0)} ${temperature}`}
-        .{isDedicated && ' Burnt: a cylinder of its own, marked.'}
+        .{isDedicated && ' Burnt: a cylinder of its own, marked.'}{' '}
+        <Assumed basis={basisOf(cylinder.basis, guess)} of="Cylinder" />
       </Typography>
       {sentences.length > 1 && !isDedicated && <Typography>⬣ {sentences[0]}</Typography>}
       {weight && (
@@ -47,6 +51,12 @@ export function CylinderPart({ job, change, display, plan: { recovery } }: Props
           {WEIGHT[weight.verdict]} {pounds(weight.recovered)} of {pounds(weight.expected)} came out.{' '}
           {weight.sentence}
         </Typography>
+      )}
+      {unjudged && (
+        <>
+          <Typography>△ {unjudged}</Typography>
+          <AskEntries job={job} change={change} asks={guess.asks} />
+        </>
       )}
       <More label="Scale and cylinder" open={job.repair?.cylinder !== undefined}>
         <Box sx={{ display: 'grid', gap: 1.5, pt: 1 }}>

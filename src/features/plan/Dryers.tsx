@@ -1,4 +1,6 @@
 'use client'
+import { isAssumed } from '@/core/base/known/known'
+import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { JudgedDryer } from '@/core/repair/cleanup/dryers'
@@ -28,13 +30,14 @@ function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
 }
 
 function Choice({ choice }: { choice: PlannedDryer }) {
-  const { place, chosen, ways, others, refused, holds, oldHeld, isOldAssumed, placing } = choice
-  const extra = holds - oldHeld
+  const { place, chosen, ways, others, refused, holds, oldHeld, placing, basis, figures: told } = choice
+  const extra = holds - oldHeld.value
   return (
     <section aria-label={PLACE[place]} data-dryer={place}>
       <Typography variant="h2">
         {PLACE[place]}: {chosen ? dryerName(chosen.dryer) : 'none of the list fits'}
       </Typography>
+      <Assumed basis={basis} of={PLACE[place]} />
       {ways && (
         <Typography>△ The best that fits; it alone is not enough. {ways.sentences.join('; ')}.</Typography>
       )}
@@ -42,8 +45,9 @@ function Choice({ choice }: { choice: PlannedDryer }) {
         <Typography sx={{ fontSize: '0.95rem' }}>
           Charge {extra < 0 ? '' : '+'}
           {pounds(extra)} against{' '}
-          {isOldAssumed ? 'the usual size, as the old one is not written down' : 'the old one'}
-          {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.
+          {isAssumed(oldHeld) ? 'the usual size, as the old one is not written down' : 'the old one'}
+          {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.{' '}
+          <Assumed basis={oldHeld} of="Charge for the larger dryer" />
         </Typography>
       )}
       {chosen && (
@@ -51,6 +55,7 @@ function Choice({ choice }: { choice: PlannedDryer }) {
           <Sentences
             all={[...figures(chosen, true), ...figures(chosen, false).map((text) => `△ ${text}`), ...placing]}
           />
+          <Assumed basis={told} of="These figures" />
           {others.length > 0 && (
             <Typography sx={{ mt: 1, fontSize: '0.95rem' }}>
               Would do too: {others.map(({ dryer }) => dryerName(dryer)).join('; ')}.

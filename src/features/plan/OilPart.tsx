@@ -2,6 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Plan } from '@/core/repair/plan/plan'
+import type { Basis } from '@/core/base/known/known'
+import { Assumed } from '@/ui/Assumed'
 import { NumberTable } from '@/ui/NumberTable'
 import { OilFields } from '../shared/OilFields'
 import { fluidOunces, millilitres } from '../shared/planText'
@@ -11,35 +13,52 @@ import { More, Sentences } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
-const row = (key: string, label: string, volume: number) => ({
+const row = (key: string, label: string, volume: number, basis?: Basis) => ({
   key,
-  cells: [label, fluidOunces(volume).replace(' floz', ''), millilitres(volume).replace(' mL', '')],
+  cells: [
+    named(label, basis),
+    fluidOunces(volume).replace(' floz', ''),
+    millilitres(volume).replace(' mL', ''),
+  ],
 })
+
+/** The name of a line, with its mark where the figure is a guess. */
+const named = (label: string, basis: Basis | undefined) => (
+  <>
+    {label} <Assumed basis={basis} of={label} />
+  </>
+)
 
 /** Oil out against the plate, in, and what stays. */
 export function OilPart({ job, change, plan: { oil } }: Props) {
+  const refill = oil.refill.value
   return (
     <section aria-labelledby="oil-title">
       <Typography id="oil-title" variant="h2">
         Oil: {oil.goesIn}
-        {oil.goesIn !== oil.kind && ` in place of ${oil.kind}`},{' '}
-        {oil.refill > 0 ? `${fluidOunces(oil.refill)} in` : 'stays where it is'}
+        {oil.goesIn !== oil.kind.value && ` in place of ${oil.kind.value}`},{' '}
+        {refill > 0 ? `${fluidOunces(refill)} in` : 'stays where it is'}
       </Typography>
-      {oil.refill > 0 && (
+      {refill > 0 && (
         <NumberTable
           caption="Oil out and in"
           words={[0]}
           head={['', 'floz', 'mL']}
           rows={[
-            row('plate', 'by the plate', oil.plate),
-            row('out', oil.isMeasured ? 'came out' : 'likely to come out', oil.out ?? oil.refill - oil.lost),
+            row('plate', 'by the plate', oil.plate.value, oil.plate),
+            row(
+              'out',
+              oil.isMeasured ? 'came out' : 'likely to come out',
+              oil.out ?? refill - oil.lost,
+              oil.refill,
+            ),
             ...(oil.lost > 0 ? [row('lost', 'left inside parts', oil.lost)] : []),
-            row('left', 'stays in the circuit', oil.left),
-            row('in', 'goes in', oil.refill),
+            row('left', 'stays in the circuit', oil.left.value, oil.left),
+            row('in', 'goes in', refill, oil.refill),
           ]}
         />
       )}
-      {oil.refill > 0 && (
+      {refill > 0 && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           {Math.round(oil.newShare * 100)} % new after one refill
           {oil.strokes !== undefined && `, ${oil.strokes} strokes`}

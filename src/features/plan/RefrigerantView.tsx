@@ -4,6 +4,10 @@ import Typography from '@mui/material/Typography'
 import type { Plan } from '@/core/repair/plan/plan'
 import { Figure, Figures } from '@/ui/Figure'
 import { NumberTable } from '@/ui/NumberTable'
+import { entriesText } from '@/core/base/known/entries'
+import type { Basis } from '@/core/base/known/known'
+import { Assumed } from '@/ui/Assumed'
+import { AskEntries } from '../shared/unit/entryFields'
 import { kilograms, pounds } from '@/core/base/units/weightText'
 import { fluidOunces, millilitres } from '../shared/planText'
 import type { StageProps } from '../shared/stageProps'
@@ -32,45 +36,50 @@ const WAYS = {
   isolate: 'Isolate',
 } as const
 
+/** The charge as its figure: a charge that nobody knows has none. */
+function chargeFigure({ charge, opens }: Plan): { value: string; note: string; basis?: Basis } {
+  if (!charge) return opens ? { value: 'none', note: 'nothing may go in' } : CLOSED
+  const { total, guess, isExact } = charge
+  if (!total) return { value: 'not known', note: `enter ${entriesText(guess.asks)}` }
+  return {
+    value: pounds(total.value),
+    note: `${kilograms(total.value)}${isExact ? ', by weight alone' : ''}`,
+    basis: total,
+  }
+}
+const CLOSED = { value: 'stays', note: 'the circuit stays closed' }
+
+function oilFigure({ refill, plate, kind, goesIn, isMeasured }: Plan['oil']) {
+  return refill.value > 0
+    ? {
+        value: fluidOunces(refill.value),
+        note: `${goesIn}, ${millilitres(refill.value)}${isMeasured ? '' : ' likely'}`,
+        basis: refill,
+      }
+    : { value: 'stays', note: `${kind.value}, ${fluidOunces(plate.value)} by the plate`, basis: plate }
+}
+
 function Answer({ plan }: { plan: Plan }) {
-  const { charge, refrigerantPath: path, access, oil } = plan
+  const { refrigerantPath: path, access, oil } = plan
   return (
     <Figures>
-      <Figure
-        label="Charge"
-        value={charge ? pounds(charge.total) : plan.opens ? 'none' : 'stays'}
-        note={
-          charge
-            ? `${kilograms(charge.total)}${charge.isExact ? ', by weight alone' : ''}${charge.isPlateAssumed ? ', plate assumed' : ''}`
-            : plan.opens
-              ? 'nothing may go in'
-              : 'the circuit stays closed'
-        }
-      />
+      <Figure label="Charge" {...chargeFigure(plan)} />
       <Figure label="Goes in" value={path.goesIn ?? '⬣ nothing'} note={PATHS[path.path]} />
       <Figure
         label="Recovered charge"
         value={plan.opens ? RECOVERED[path.recovered] : 'stays'}
         note={plan.opens ? WAYS[access.chosen] : 'the circuit stays closed'}
       />
-      <Figure
-        label="Oil in"
-        value={oil.refill > 0 ? fluidOunces(oil.refill) : 'stays'}
-        note={
-          oil.refill > 0
-            ? `${oil.goesIn}, ${millilitres(oil.refill)}${oil.isMeasured ? '' : ' likely'}`
-            : `${oil.kind}, ${fluidOunces(oil.plate)} by the plate`
-        }
-      />
+      <Figure label="Oil in" {...oilFigure(oil)} />
     </Figures>
   )
 }
 
 const TRIM = { 'as-calculated': '●', trimmed: '△', questioned: '⬣' } as const
 
-function ChargePart({ plan: { charge } }: { plan: Plan }) {
+function ChargePart({ plan: { charge }, job, change }: Props) {
   if (!charge) return null
-  const { lines, total, missing, trim, finish, cylinder } = charge
+  const { lines, total, guess, missing, trim, unjudged, finish, cylinder } = charge
   return (
     <section aria-labelledby="charge-title">
       <Typography id="charge-title" variant="h2">
@@ -81,17 +90,33 @@ function ChargePart({ plan: { charge } }: { plan: Plan }) {
         words={[0]}
         head={['Part', 'lb oz', 'g']}
         rows={[
-          ...lines.map(({ id, label, kg, isAllowance }) => ({
+          ...lines.map(({ id, label, kg, basis, isAllowance }) => ({
             key: id,
-            cells: [isAllowance ? `allowance: ${label}` : label, pounds(kg), (kg * 1000).toFixed(0)],
+            cells: [
+              <span key="l">
+                {isAllowance ? `allowance: ${label}` : label} <Assumed basis={basis} of={label} />
+              </span>,
+              kg === undefined ? 'not known' : pounds(kg),
+              kg === undefined ? '–' : (kg * 1000).toFixed(0),
+            ],
           })),
           {
             key: 'total',
-            cells: ['weigh in', <b key="t">{pounds(total)}</b>, <b key="g">{(total * 1000).toFixed(0)}</b>],
+            cells: total
+              ? [
+                  <span key="l">
+                    weigh in <Assumed basis={total} of="Weigh in" />
+                  </span>,
+                  <b key="t">{pounds(total.value)}</b>,
+                  <b key="g">{(total.value * 1000).toFixed(0)}</b>,
+                ]
+              : ['weigh in', 'not known', '–'],
           },
         ]}
       />
       {missing.length > 0 && <Typography>△ Not known: {missing.join('; ')}.</Typography>}
+      {unjudged && <Typography>△ {unjudged}</Typography>}
+      <AskEntries job={job} change={change} asks={(total ?? guess).asks} />
       {trim && (
         <Typography>
           {TRIM[trim.verdict]} {pounds(trim.charged)} went in. {trim.sentence}
@@ -122,7 +147,7 @@ export function RefrigerantView(props: Props) {
       <Columns
         left={
           <>
-            <ChargePart plan={plan} />
+            <ChargePart {...props} />
             <OilPart {...props} />
           </>
         }

@@ -8,9 +8,8 @@ import {
   type Repair,
   VALVE_JOINTS,
 } from '@/core/record/records/repair'
-import { LEAK_REPAIRS } from '@/core/repair/plan/choices'
 import type { Plan } from '@/core/repair/plan/plan'
-import type { TaskId } from '@/core/repair/plan/tasks/tasks'
+import { playing, type TaskId } from '@/core/repair/plan/tasks/tasks'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import type { StageProps } from '../shared/stageProps'
@@ -52,7 +51,7 @@ const WAYS: readonly WayRow[] = [
     of: ['swapOrifice', 'swapHeader'],
     usual: 'orifices',
   },
-  { key: 'leakPlace', label: 'The leak is at', values: LEAK_PLACES, of: LEAK_REPAIRS },
+  { key: 'leakPlace', label: 'The leak is at', values: LEAK_PLACES, of: playing('leak-repair') },
 ]
 
 /** How the part is replaced, where there is a choice; each answer changes tasks, parts and times. */

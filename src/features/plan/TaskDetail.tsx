@@ -7,6 +7,7 @@ import { toSI } from '@/core/base/units/convert'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import { noteTook, pinTask, setTaskMinutes } from '@/core/record/edits/dayEdits'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
+import { Assumed } from '@/ui/Assumed'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { MomentField } from '@/ui/MomentField'
 import { durationText } from '@/core/base/units/wall'
@@ -86,6 +87,7 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
           {note}
         </Typography>
       ))}
+      <Assumed basis={task.basis} of={task.label} />
       {task.overWhen && <Typography sx={{ fontSize: '0.95rem' }}>Over when {task.overWhen}.</Typography>}
       {task.fails && (
         <Typography sx={{ fontSize: '0.95rem' }}>

@@ -1,3 +1,4 @@
+import { type Basis, basisOf, isAssumed } from '@/core/base/known/known'
 import { DEFAULT_POLICY, policyDifferences } from '@/core/record/policy/policy'
 import { policyAnswer, policyRow } from '@/core/record/policy/questions'
 import { classesOf } from '@/core/repair/cleanup/contamination'
@@ -16,6 +17,13 @@ const policyText = ({ policy }: Plan): string =>
     .map((key) => `${policyRow(key).question} ${policyAnswer(policy, key)}.`)
     .join(' ')
 
+/** " (assumed: 3 tons, usual for split-ac)" behind what rests on a guess; nothing behind what is known. */
+const assumedText = (basis: Basis | undefined): string =>
+  basis && isAssumed(basis) ? ` (assumed: ${basis.from.join('; ')})` : ''
+
+const chargeText = ({ total }: NonNullable<Plan['charge']>): string =>
+  total ? `${pounds(total.value)}${assumedText(total)}` : 'not known'
+
 /** What the plan came to, for the report. */
 export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
   const { contamination, dryers, charge, oil, refrigerantPath, access } = plan
@@ -26,14 +34,14 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
       'Clean-up class',
       `${known ? '' : 'not known, planned as '}${classText(classesOf(contamination)).toLowerCase()}`,
     ],
-    ...dryers.map(({ place, chosen }): Fact => [
+    ...dryers.map(({ place, chosen, basis }): Fact => [
       place === 'liquid' ? 'Liquid dryer' : 'Suction dryer',
-      chosen ? dryerName(chosen.dryer) : 'none of the list fits',
+      `${chosen ? dryerName(chosen.dryer) : 'none of the list fits'}${assumedText(basis)}`,
     ]),
     [
       'Water, acid, oil',
       plan.opens
-        ? `${grams(water.total.likely)} in, ${grams(water.remainder.likely)} left for the dryer; ${acid.before.likely > 0 ? `acid number ${acid.before.likely.toFixed(2)}, ` : ''}${oil.changes} oil ${oil.changes === 1 ? 'change' : 'changes'}`
+        ? `${grams(water.total.likely)} in, ${grams(water.remainder.likely)} left for the dryer; ${acid.before.likely > 0 ? `acid number ${acid.before.likely.toFixed(2)}, ` : ''}${oil.changes} oil ${oil.changes === 1 ? 'change' : 'changes'}${assumedText(basisOf(water.basis, acid.basis, oil.changesBasis))}`
         : undefined,
     ],
     [
@@ -41,7 +49,7 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
       `${refrigerantPath.holds}${refrigerantPath.goesIn === refrigerantPath.holds ? ' kept' : `, ${refrigerantPath.goesIn ?? 'nothing'} goes in`}. ${refrigerantPath.recoveredReason}`,
     ],
     ['Way to the part', plan.opens ? way?.label : undefined],
-    ['Charge calculated', charge ? pounds(charge.total) : undefined],
+    ['Charge calculated', charge ? chargeText(charge) : undefined],
     ['Policy applied', policyText(plan) || undefined],
     [
       'Planned time',
@@ -49,7 +57,10 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
         ? undefined
         : `${doneText(day, day.p50)}${day.p90 === undefined ? '' : `, safe ${doneText(day, day.p90)}`}`,
     ],
-    ['Test pressure', plan.testPressure?.sentence],
+    [
+      'Test pressure',
+      plan.testPressure && `${plan.testPressure.sentence}${assumedText(plan.testPressure.basis)}`,
+    ],
     ['Owner', plan.opens ? plan.approval.sentence : undefined],
   ]
 }

@@ -3,6 +3,7 @@ import {
   evaporatorMedium,
   hasReversingValve,
   isBoxKind,
+  isPipedOnSite,
   isThreePhase,
 } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -17,13 +18,6 @@ import {
   faultRow,
   type SuspectId,
 } from './faults'
-
-const PIPED_ON_SITE: readonly UnitPlate['kind'][] = [
-  'split-ac',
-  'split-heat-pump',
-  'walk-in-cooler',
-  'walk-in-freezer',
-]
 
 type Rule = (unit: UnitPlate, mode: Mode) => boolean
 
@@ -40,7 +34,7 @@ function rulesOf(applies: Applies): Rule[] {
     ...(applies.reversingValve ? [hasReversingValve] : []),
     ...(applies.headPressureControl ? [((unit) => unit.headPressureControl === true) satisfies Rule] : []),
     ...(applies.receiver ? [((unit) => unit.receiver === true) satisfies Rule] : []),
-    ...(applies.split ? [((unit) => PIPED_ON_SITE.includes(unit.kind)) satisfies Rule] : []),
+    ...(applies.split ? [isPipedOnSite satisfies Rule] : []),
     ...(applies.threePhase ? [isThreePhase] : []),
     ...(applies.singlePhase ? [((unit) => !isThreePhase(unit)) satisfies Rule] : []),
     ...(applies.frosts ? [frosts] : []),

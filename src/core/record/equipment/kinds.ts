@@ -16,6 +16,8 @@ export type KindFacts = {
   readonly mainMode: 'cooling' | 'heating'
   /** a pool heater gives its heat to water and takes it from air, whatever the plate says */
   readonly heatsPool: boolean
+  /** its lines are made on site */
+  readonly pipedOnSite: boolean
 }
 
 const PLAIN: KindFacts = {
@@ -25,20 +27,22 @@ const PLAIN: KindFacts = {
   rejectsTo: 'air',
   mainMode: 'cooling',
   heatsPool: false,
+  pipedOnSite: false,
 }
+const SPLIT = { pipedOnSite: true } as const
 const HEAT_PUMP: KindFacts = { ...PLAIN, reversingValve: true }
 const BOX: KindFacts = { ...PLAIN, box: true }
 
 /** One row a kind. */
 const KIND_FACTS: Readonly<Record<UnitKind, KindFacts>> = {
-  'split-ac': PLAIN,
+  'split-ac': { ...PLAIN, ...SPLIT },
   'package-ac': PLAIN,
-  'split-heat-pump': HEAT_PUMP,
+  'split-heat-pump': { ...HEAT_PUMP, ...SPLIT },
   'package-heat-pump': HEAT_PUMP,
   'water-source-heat-pump': { ...HEAT_PUMP, rejectsTo: 'water' },
   'pool-heat-pump': { ...HEAT_PUMP, mainMode: 'heating', heatsPool: true },
-  'walk-in-cooler': { ...BOX, liquidValve: true },
-  'walk-in-freezer': { ...BOX, liquidValve: true },
+  'walk-in-cooler': { ...BOX, ...SPLIT, liquidValve: true },
+  'walk-in-freezer': { ...BOX, ...SPLIT, liquidValve: true },
   'reach-in': BOX,
   other: PLAIN,
 }
@@ -47,6 +51,9 @@ const factsOf = ({ kind }: Pick<UnitPlate, 'kind'>): KindFacts => KIND_FACTS[kin
 
 /** Whether the unit cools a box: a walk-in or a reach-in. */
 export const isBoxKind = (unit: UnitPlate): boolean => factsOf(unit).box
+
+/** Whether refrigerant lines are made on site: their length is the job's own. */
+export const isPipedOnSite = (unit: Pick<UnitPlate, 'kind'>): boolean => factsOf(unit).pipedOnSite
 
 /** Whether the unit has a reversing valve. */
 export const hasReversingValve = (unit: UnitPlate): boolean => factsOf(unit).reversingValve

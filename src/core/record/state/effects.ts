@@ -30,6 +30,8 @@ export type ReplacedPart =
 export type Effects = {
   /** from the beginning: the part that is worked on stands open to air */
   readonly opens?: true
+  /** from the beginning: a flame is used on the circuit */
+  readonly flame?: true
   /** from the beginning: what is let or pumped into it */
   readonly fills?: Filling
   /** from the beginning: the compressor is shut off by its two valves */

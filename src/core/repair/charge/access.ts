@@ -1,3 +1,4 @@
+import type { Basis } from '../../base/known/known'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
@@ -23,6 +24,8 @@ export type AccessChoice = {
   readonly ways: readonly Access[]
   /** the way that was asked for does not fit */
   readonly refused: AccessWay | undefined
+  /** how the figures are known by which a way fits or does not */
+  readonly basis: Basis
 }
 
 type Facts = {
@@ -152,7 +155,12 @@ export function accessOf(at: Facts, policy: Policy): AccessChoice {
       ? fitting.find((way) => way !== 'recover-all')
       : undefined
   const chosen = asked && fitting.includes(asked) ? asked : (byPolicy ?? 'recover-all')
-  return { chosen, ways, refused: asked && asked !== chosen ? asked : undefined }
+  return {
+    chosen,
+    ways,
+    refused: asked && asked !== chosen ? asked : undefined,
+    basis: at.contamination.basis,
+  }
 }
 
 /** Faults whose part is a suspect's. */

@@ -1,3 +1,4 @@
+import { assumed, known } from '../../base/known/known'
 import { toKelvin, toSI } from '../../base/units/convert'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -21,6 +22,12 @@ const UNIT: UnitPlate = {
   factoryCharge: { value: 7, unit: 'lb' },
   oilCharge: { value: 40, unit: 'floz' },
   oldDryer: { cubicInches: 8 },
+  lineSet: {
+    liquid: { value: 0.375, unit: 'in' },
+    vapour: { value: 0.75, unit: 'in' },
+    length: { value: 15, unit: 'ft' },
+    included: { value: 15, unit: 'ft' },
+  },
 }
 const CLEAN: Observations = { acidTest: 'negative', acidTestKind: 'oil-kit', oilAppearance: 'clear' }
 type Part = {
@@ -50,7 +57,7 @@ const OUNCE = toSI({ value: 1, unit: 'oz' })
 const LB = toSI({ value: 1, unit: 'lb' })
 const FLOZ = toSI({ value: 1, unit: 'floz' })
 const lines = (part: Part) =>
-  Object.fromEntries(plan(part).charge!.lines.map(({ id, kg }) => [id, kg / OUNCE]))
+  Object.fromEntries(plan(part).charge!.lines.map(({ id, kg = 0 }) => [id, kg / OUNCE]))
 
 describe('charge: plate + both lines + dryer difference + flooding', () => {
   const set = (liquid: number, vapour: number, length: number, included = 15) => ({
@@ -74,10 +81,10 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
   test('0.52 oz/ft of liquid in 3/8 in by two decimals', () =>
     expect(lines(set(0.375, 0.75, 115)).lines! / 100 - 0.0834).toBeCloseTo(0.52, 2))
   test('longer lines always take more, shorter ones give back', () => {
-    const totals = [5, 15, 25, 40, 80, 150].map((feet) => plan(set(0.375, 0.75, feet)).charge!.total)
+    const totals = [5, 15, 25, 40, 80, 150].map((feet) => plan(set(0.375, 0.75, feet)).charge!.total!.value)
     totals.slice(1).forEach((total, i) => expect(total).toBeGreaterThan(totals[i]!))
     expect(lines(set(0.375, 0.75, 5)).lines).toBeLessThan(0)
-    expect(plan(set(0.375, 0.75, 15)).charge!.total).toBeCloseTo(7 * LB, 9)
+    expect(plan(set(0.375, 0.75, 15)).charge!.total!.value).toBeCloseTo(7 * LB, 9)
   })
   test('millimetres and metres say the same as inches and feet', () => {
     const metric = plan({
@@ -90,12 +97,16 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
         },
       },
     })
-    expect(metric.charge!.total).toBeCloseTo(plan(set(0.375, 0.75, 40)).charge!.total, 9)
+    expect(metric.charge!.total!.value).toBeCloseTo(plan(set(0.375, 0.75, 40)).charge!.total!.value, 9)
   })
   test('a line whose size is not written is asked for', () => {
     const { charge } = plan({ unit: { lineSet: { length: { value: 50, unit: 'ft' } } } })
     expect(charge!.missing.join()).toMatch(/size of the liquid line/)
-    expect(charge!.total).toBeCloseTo(7 * LB, 9)
+    expect(charge!.total!.value).toBeCloseTo(7 * LB, 9)
+    expect(charge!.total).toMatchObject({
+      source: 'assumed',
+      asks: ['lineLiquid', 'lineVapour', 'lineIncluded'],
+    })
   })
   test('a larger dryer counts by its difference, a gas-filled suction dryer by little', () => {
     const wet = lines({ observations: { ...CLEAN, moistureIndicator: 'wet' } })
@@ -117,11 +128,11 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
       }).charge!
     const flooding = (coldest: number) => at(coldest).lines.find(({ id }) => id === 'flooding')!
     expect(flooding(0)).toMatchObject({ isAllowance: true })
-    expect(flooding(-20).kg).toBeGreaterThan(flooding(40).kg)
-    expect(at(0).total).toBeCloseTo(
+    expect(flooding(-20).kg).toBeGreaterThan(flooding(40).kg!)
+    expect(at(0).total!.value).toBeCloseTo(
       at(0)
         .lines.filter(({ id }) => id !== 'flooding')
-        .reduce((sum, { kg }) => sum + kg, 0),
+        .reduce((sum, { kg = 0 }) => sum + kg, 0),
       12,
     )
   })
@@ -205,6 +216,7 @@ describe('cylinder, by liquid density at 77 F', () => {
 
 describe('depth before opening [std: 40 CFR 82.156 Table 1, from memory]', () => {
   const SEA = 101_325
+  const weight = (kg: number) => known(kg, 'plate', 'plate charge')
   test.each([
     ['R-134a', 3, 'medium', '10.0 inHg'],
     ['R-134a', 100, 'medium', '15.0 inHg'],
@@ -213,16 +225,41 @@ describe('depth before opening [std: 40 CFR 82.156 Table 1, from memory]', () =>
     ['R-410A', 100, 'high', '10.0 inHg'],
     ['R-32', 100, 'very-high', '0 psig'],
   ] as const)('%s, %d kg: %s, %s', (name, charge, pressureClass, shown) => {
-    const depth = recoveryDepth(name, charge, SEA, false)
+    const depth = recoveryDepth(name, weight(charge), SEA, false)
     expect(depth.pressureClass).toBe(pressureClass)
     expect(depth.shown.startsWith(shown)).toBe(true)
   })
   test('at 1,750 m ten inches are 4.3 on a local gauge, handbook 07', () =>
-    expect(recoveryDepth('R-134a', 3, 81_994, false).shown).toMatch(/^4\.3 inHg/))
+    expect(recoveryDepth('R-134a', weight(3), 81_994, false).shown).toMatch(/^4\.3 inHg/))
   test('a small appliance may go by its share', () => {
-    expect(recoveryDepth('R-134a', 0.3, SEA, true).appliance).toMatch(/90 %/)
-    expect(recoveryDepth('R-134a', 3, SEA, true).appliance).toBeUndefined()
+    expect(recoveryDepth('R-134a', weight(0.3), SEA, true).appliance).toMatch(/90 %/)
+    expect(recoveryDepth('R-134a', weight(3), SEA, true).appliance).toBeUndefined()
   })
+  test.each([
+    [4.99, true],
+    [5, true],
+    [5.01, false],
+  ])('%f lb is a small appliance: %s', (pounds, isSmall) =>
+    expect(recoveryDepth('R-134a', weight(pounds * LB), SEA, true).appliance !== undefined).toBe(isSmall),
+  )
+  test.each([
+    [199.9, '10.0'],
+    [200, '15.0'],
+    [200.1, '15.0'],
+  ])('%f lb of R-134a: %s inHg', (pounds, shown) =>
+    expect(recoveryDepth('R-134a', weight(pounds * LB), SEA, false).shown).toMatch(shown),
+  )
+  test.each([
+    [0.5, 'computed'], // 2 kg at most: under five pounds
+    [1, 'assumed'], // 4 kg at most: over them
+    [15, 'computed'], // 3.75 to 60 kg: over five and under 200 lb
+    [30, 'assumed'], // 120 kg at most
+    [400, 'computed'],
+  ] as const)('a guess of %f kg at the charge: the depth is %s', (kg, source) =>
+    expect(recoveryDepth('R-134a', assumed(kg, 'by tons', 'factoryCharge'), SEA, false).basis.source).toBe(
+      source,
+    ),
+  )
 })
 
 describe('recovery', () => {
@@ -232,8 +269,9 @@ describe('recovery', () => {
     [1.09, 'as-plate', /did not leak/],
     [1.11, 'over', /overcharged/],
   ] as const)('%f of the charge came out: %s', (share, verdict, sentence) => {
-    expect(weightOut(share * 4, 4)).toMatchObject({ verdict })
-    expect(weightOut(share * 4, 4).sentence).toMatch(sentence)
+    const whole = known(4, 'plate', 'plate and lines')
+    expect(weightOut(share * 4, whole)).toMatchObject({ verdict })
+    expect(weightOut(share * 4, whole)!.sentence).toMatch(sentence)
   })
   test('a third missing is told from the weight that was written', () => {
     const { weight } = plan({ closing: { recovered: { value: 4.7, unit: 'lb' } } }).recovery
@@ -298,7 +336,7 @@ describe('oil', () => {
   const oil = (part: Part, fault?: SuspectId) => plan(part, fault).oil
   test('read as a volume or weighed, against the plate; what left with parts goes back too', () => {
     const read = oil({ repair: { oilOut: { value: 24, unit: 'floz' }, oilLost: { value: 2, unit: 'floz' } } })
-    expect([read.out! / FLOZ, read.refill / FLOZ, read.left / FLOZ]).toEqual([
+    expect([read.out! / FLOZ, read.refill.value / FLOZ, read.left.value / FLOZ]).toEqual([
       expect.closeTo(24, 9),
       expect.closeTo(26, 9),
       expect.closeTo(14, 9),
@@ -306,8 +344,8 @@ describe('oil', () => {
     const weighed = oil({ repair: { oilOutWeighed: { value: 28, unit: 'oz' } } })
     expect(weighed.out! / FLOZ).toBeCloseTo(27.4, 1)
     expect(oil({}).isMeasured).toBe(false)
-    expect(oil({}).refill).toBe(0) // a valve is changed with the oil where it is
-    expect(oil({}, 'compressor-not-pumping').refill / FLOZ).toBeCloseTo(30, 9)
+    expect(oil({}).refill.value).toBe(0) // a valve is changed with the oil where it is
+    expect(oil({}, 'compressor-not-pumping').refill.value / FLOZ).toBeCloseTo(30, 9)
   })
   test('more than the plate is questioned', () => {
     const most = 40 * 1.15

@@ -1,3 +1,5 @@
+import { entriesText } from '../../base/known/entries'
+import { assumed, type Basis, basisOf, computed, isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
 import { fromKelvin, fromPascals, toKelvin, toSI } from '../../base/units/convert'
@@ -27,11 +29,13 @@ import { lineHolds } from './lineSetAdder'
 type ChargeLine = {
   readonly id: 'plate' | 'lines' | 'dryer' | 'suctionDryer' | 'flooding'
   readonly label: string
-  readonly kg: number
+  /** undefined for a plate charge that nobody knows */
+  readonly kg: number | undefined
+  readonly basis: Basis
   readonly isAllowance?: true
 }
 
-/** What was put in against what was reckoned. */
+/** What was put in against what was calculated. */
 export type Trim = {
   readonly charged: number
   /** of the plate */
@@ -43,13 +47,17 @@ export type Trim = {
 export type Charge = {
   readonly refrigerant: RefrigerantName
   readonly lines: readonly ChargeLine[]
-  readonly total: number
-  readonly isPlateAssumed: boolean
+  /** kg; undefined where the plate charge is not known: no figure stands in its place (handbook 09) */
+  readonly total: Known<number> | undefined
+  /** the total, or a guess at it, kg: for cylinder and hoses, judges nothing */
+  readonly guess: Known<number>
   /** weighed to the tenth of an ounce */
   readonly isExact: boolean
   /** what must still be known */
   readonly missing: readonly string[]
   readonly trim: Trim | undefined
+  /** why what went in is not judged, and what would settle it */
+  readonly unjudged: string | undefined
   /** how it is finished, and how it goes in */
   readonly finish: readonly string[]
   readonly cylinder: string | undefined
@@ -65,6 +73,8 @@ export type ChargeInput = {
   readonly closing: Closing | undefined
   readonly policy: Policy
   readonly readings: CircuitReadings
+  /** only a part was emptied: what goes in is not the whole charge */
+  readonly isPart: boolean
 }
 
 /** [practice] share of the plate with which a conversion starts; handbook 10: 80-95 %. */
@@ -82,20 +92,21 @@ const LEAST_HEAD = 70_000
 const GLIDES = 2
 
 function linesLine({ unit, refrigerant }: ChargeInput): ChargeLine[] {
-  const { length, liquidArea, vapourArea } = extraLine(unit)
+  const { length, liquidArea, vapourArea, basis } = extraLine(unit)
   if (length === 0 || liquidArea === 0) return []
   const { liquid, vapour } = lineHolds(refrigerant, liquidArea, vapourArea)
   const feet = Math.abs(length / UNITS.ft.si)
   const label = `${feet.toFixed(feet < 10 ? 1 : 0)} ft of line ${length < 0 ? 'less than' : 'beyond what'} the plate includes`
-  return [{ id: 'lines', label, kg: (liquid + vapour) * length }]
+  return [{ id: 'lines', label, kg: (liquid + vapour) * length, basis }]
 }
 
-const dryerLine = (choice: DryerChoice): ChargeLine => ({
+const dryerLine = ({ holds, oldHeld, basis }: DryerChoice): ChargeLine => ({
   id: 'dryer',
-  label: choice.isOldAssumed
+  label: isAssumed(oldHeld)
     ? 'larger dryer, the old one taken as the usual size'
     : 'larger dryer, less what the old one held',
-  kg: choice.holds - choice.oldHeld,
+  kg: holds - oldHeld.value,
+  basis: basisOf(oldHeld, basis),
 })
 
 function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): ChargeLine[] {
@@ -107,6 +118,7 @@ function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): C
       id: 'suctionDryer',
       label: 'gas in the suction dryer',
       kg: blockVolume(choice.chosen.dryer.block) * density,
+      basis: choice.basis,
     },
   ]
 }
@@ -118,22 +130,33 @@ function floodingLine({ unit, refrigerant, size }: ChargeInput): ChargeLine[] {
   const kelvin = coldest ? toKelvin(coldest as { value: number; unit: TemperatureUnit }) : COLD_USUAL
   const held = attempt(() => {
     const liquid = saturatedState(refrigerant, 'bubble', kelvin).density
-    return (liquid - saturatedState(refrigerant, 'dew', kelvin).density) * size.volume
+    return (liquid - saturatedState(refrigerant, 'dew', kelvin).density) * size.volume.value
   })
   if (!held.ok) return []
   const label = `flooding in the cold at ${fromKelvin(kelvin, 'F').toFixed(0)} F, after the glass is clear`
-  return [{ id: 'flooding', label, kg: held.value * CONDENSER_SHARE * FLOODED_SHARE, isAllowance: true }]
+  const basis = basisOf(
+    size.volume,
+    coldest ? undefined : assumed(undefined, '20 F on the coldest day', 'coldestOutdoor'),
+  )
+  return [
+    { id: 'flooding', label, kg: held.value * CONDENSER_SHARE * FLOODED_SHARE, basis, isAllowance: true },
+  ]
 }
+
+/** Share of the plate that is weighed in first. */
+const shareOf = (isConversion: boolean, policy: Policy) =>
+  isConversion && policy.conversionCharge === '90-and-trim' ? CONVERSION_SHARE : 1
 
 function chargeLines(input: ChargeInput): ChargeLine[] {
   const { size, isConversion, policy, dryers } = input
-  const part = isConversion && policy.conversionCharge === '90-and-trim' ? CONVERSION_SHARE : 1
+  const part = shareOf(isConversion, policy)
   const liquid = dryers.find(({ place }) => place === 'liquid')
   const suction = dryers.find(({ place }) => place === 'suction')
   const plate: ChargeLine = {
     id: 'plate',
     label: part === 1 ? 'plate charge' : `${part * 100} % of the plate charge, to start a conversion`,
-    kg: size.charge * part,
+    kg: size.charge && size.charge.value * part,
+    basis: size.charge ?? size.chargeGuess,
   }
   const all = [
     plate,
@@ -142,12 +165,12 @@ function chargeLines(input: ChargeInput): ChargeLine[] {
     ...(suction ? suctionLine(suction, input) : []),
     ...floodingLine(input),
   ]
-  return all.filter(({ id, kg }) => id === 'plate' || Math.abs(kg) > 1e-9)
+  return all.filter(({ id, kg }) => id === 'plate' || Math.abs(kg ?? 0) > 1e-9)
 }
 
-/** What a trim away from the reckoned weight means (handbook 09). @param plate kg */
-export function trimOf(charged: number, reckoned: number, plate: number): Trim {
-  const share = (charged - reckoned) / plate
+/** What a trim away from the calculated weight means (handbook 09). @param plate kg */
+export function trimOf(charged: number, calculated: number, plate: number): Trim {
+  const share = (charged - calculated) / plate
   const size = Math.abs(share)
   const verdict =
     size <= TRIM_NOISE + ROUNDING
@@ -212,23 +235,47 @@ function cylinderWarmUp({ refrigerant, unit, repair, readings }: ChargeInput): s
   return `At ${fromKelvin(air, 'F').toFixed(0)} F the cylinder gives ${fromPascals(has, 'psig', SEA_LEVEL_PASCALS).toFixed(0)} psig: warm its base to ${fromKelvin(wanted, 'F').toFixed(0)} F with warm water or a thermostatic heater, 125 F at most, never a flame.`
 }
 
+/** The sum of what is counted, with what each part of it rests on; the lines count even where they add nothing. */
+function sumOf(
+  lines: readonly ChargeLine[],
+  plate: Known<number>,
+  { unit, isConversion, policy }: ChargeInput,
+) {
+  const counted = lines.filter(({ id, isAllowance }) => id !== 'plate' && !isAllowance)
+  const sum = counted.reduce((all, { kg = 0 }) => all + kg, 0)
+  const part = shareOf(isConversion, policy)
+  return computed(
+    plate.value * part + sum,
+    plate,
+    extraLine(unit).basis,
+    ...counted.map(({ basis }) => basis),
+  )
+}
+
+/** Why nothing is said of what went in, and what would settle it. */
+const unjudgedOf = ({ asks }: Known<number>, isPart: boolean): string =>
+  isPart
+    ? 'What went in is not judged: the rest of the charge stayed inside, and nobody weighed it.'
+    : `What went in is not judged: enter ${entriesText(asks)}.`
+
 /** Plate, lines, dryers and flooding; how it is finished and what a trim means. kg */
 export function chargeOf(input: ChargeInput): Charge {
   const { unit, size, closing, refrigerant } = input
   const lines = chargeLines(input)
-  const total = lines.filter(({ isAllowance }) => !isAllowance).reduce((sum, { kg }) => sum + kg, 0)
+  const guess = sumOf(lines, size.chargeGuess, input)
+  const total = size.charge && sumOf(lines, size.charge, input)
   const charged = closing?.charged && toSI(closing.charged)
+  const isJudged = total !== undefined && !isAssumed(total) && !input.isPart
   return {
     refrigerant,
     lines,
     total,
-    isPlateAssumed: unit.factoryCharge === undefined,
+    guess,
     isExact: unit.metering === 'capillary',
-    missing: [
-      ...(unit.factoryCharge === undefined ? ['charge of the plate'] : []),
-      ...extraLine(unit).missing,
-    ],
-    trim: charged === undefined ? undefined : trimOf(charged, total, size.charge),
+    missing: [...(size.charge ? [] : ['charge of the plate']), ...extraLine(unit).missing],
+    trim:
+      charged !== undefined && isJudged ? trimOf(charged, total.value, size.chargeGuess.value) : undefined,
+    unjudged: charged === undefined || isJudged ? undefined : unjudgedOf(guess, input.isPart),
     finish: finishOf(input),
     cylinder: cylinderWarmUp(input),
   }

@@ -1,9 +1,11 @@
+import { assumed, type Basis, known } from '../../base/known/known'
 import { bracketedRoot } from '../../base/numeric/root'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { saturatedDensity, temperatureRange } from '../../physics/refrigerants/saturation'
 import type { Repair } from '../../record/records/repair'
+import { USUAL } from '../cleanup/usual'
 
 /** A recovery cylinder: how much may go in. kg */
 export type CylinderFill = {
@@ -21,6 +23,8 @@ export type CylinderFill = {
   readonly isLimitedByHeat: boolean
   /** above seven tenths of its limit, or over it */
   readonly state: 'room' | 'nearly-full' | 'over'
+  /** how its size is known */
+  readonly basis: Basis
 }
 
 const FILL_SHARE = 0.8 // [std: 49 CFR 173.304a practice]
@@ -30,8 +34,6 @@ const WATER_DENSITY = 999.0
 /** [practice] in the hottest place this share of the volume may be liquid. */
 const HOT_SHARE = 0.95
 const WARN_SHARE = 0.7
-/** [memory] a 50 lb class cylinder holds this much water, kg. */
-const USUAL_WATER = 21.6
 
 /** Volume of a cylinder, m3, by the water that it holds (kg). */
 const volumeOf = (water: number) => water / WATER_DENSITY
@@ -71,7 +73,7 @@ export function cylinderFill(
   charge: number,
   cylinder: NonNullable<Repair['cylinder']> | undefined,
 ): CylinderFill {
-  const water = cylinder?.capacity ? toSI(cylinder.capacity) : USUAL_WATER
+  const water = cylinder?.capacity ? toSI(cylinder.capacity) : USUAL.cylinderWater
   const hottest = cylinder?.hottest && toKelvin(cylinder.hottest as { value: number; unit: TemperatureUnit })
   const limit = fillLimit(refrigerant, water, hottest)
   const tare = cylinder?.tare && toSI(cylinder.tare)
@@ -85,6 +87,9 @@ export function cylinderFill(
     count: charge <= room ? 1 : 1 + Math.ceil((charge - room) / limit - 1e-9),
     fullAt: fullTemperature(refrigerant, water, limit),
     isLimitedByHeat: limit < fillLimit(refrigerant, water) - 1e-9,
+    basis: cylinder?.capacity
+      ? known(undefined, 'typed', 'the cylinder')
+      : assumed(undefined, 'a cylinder of the 50 lb class', 'cylinder'),
     state: (net ?? 0) > limit ? 'over' : (net ?? 0) > WARN_SHARE * limit ? 'nearly-full' : 'room',
   }
 }

@@ -1,27 +1,32 @@
+import { type Basis, basisOf, computed, isAssumed, type Known, known } from '../../base/known/known'
 import { fromSI, toSI } from '../../base/units/convert'
+import { entriesText } from '../../base/known/entries'
 import { type OilFamily, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import type { Policy } from '../../record/policy/policy'
 import type { Repair } from '../../record/records/repair'
 import type { CircuitSize } from '../cleanup/circuitSize'
 import { MOST_CHANGES } from '../cleanup/acid'
 import { OIL_ROWS, oilVolumeOf } from '../cleanup/oils'
-import { DRAINED } from '../cleanup/water'
+import { DRAINED, DRAINED_GUESS } from '../cleanup/drained'
 
 /** Oil out and in, m3. */
 export type OilBalance = {
-  readonly kind: OilFamily
+  readonly kind: Known<OilFamily>
   /** what goes in at the end: another family after a conversion that asks for it */
   readonly goesIn: OilFamily
-  readonly plate: number
+  readonly plate: Known<number>
   /** what came out; undefined before it was measured */
   readonly out: number | undefined
   readonly lost: number
   /** what goes back; before it was measured, what is likely to come out */
-  readonly refill: number
+  readonly refill: Known<number>
   readonly isMeasured: boolean
   /** what stays in the circuit */
-  readonly left: number
+  readonly left: Known<number>
   readonly changes: number
+  /** what the number of changes, and what is brought, rest on */
+  readonly changesBasis: Basis
+  readonly bringBasis: Basis
   /** all oil that is brought along, and in cans of a quart */
   readonly bring: number
   readonly cans: number
@@ -38,6 +43,7 @@ export type OilInput = {
   readonly size: CircuitSize
   readonly repair: Repair
   readonly changes: number
+  readonly changesBasis: Basis
   readonly refrigerant: RefrigerantName
   readonly isConversion: boolean
   readonly isCompressorChanged: boolean
@@ -82,7 +88,7 @@ const floz = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)}
 /** What is said of the oil, where it applies. [practice] */
 const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Facts) => string])[] = [
   [
-    ({ isMeasured, refill }) => !isMeasured && refill > 0,
+    ({ isMeasured, refill }) => !isMeasured && refill.value > 0,
     () =>
       'Measure what comes out, by volume or on a scale: until then three quarters of the plate are assumed.',
   ],
@@ -91,21 +97,27 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
     () => 'By policy to the level mark where there is a glass; else what came out.',
   ],
   [
-    ({ out, plate }) => out !== undefined && out > plate * OVER_PLATE,
+    ({ out, plate }) => out !== undefined && !isAssumed(plate) && out > plate.value * OVER_PLATE,
     ({ out, plate }) =>
-      `${floz(out ?? 0)} came out of a plate of ${floz(plate)}: it was overfilled, or refrigerant is in it. Let it stand open to a hood, measure again.`,
+      `${floz(out ?? 0)} came out of a plate of ${floz(plate.value)}: it was overfilled, or refrigerant is in it. Let it stand open to a hood, measure again.`,
   ],
   [
-    ({ isCompressorChanged, left }) => isCompressorChanged && left > 0,
+    ({ isCompressorChanged, left }) => isCompressorChanged && left.value > 0 && !isAssumed(left),
     ({ left }) =>
-      `A new compressor ships full: ${floz(left)} stay in the circuit, count them against its own.`,
+      `A new compressor ships full: ${floz(left.value)} stay in the circuit, count them against its own.`,
   ],
   [
-    ({ goesIn, kind }) => goesIn !== kind,
-    ({ goesIn, kind, refrigerant }) => `${refrigerant} does not carry ${kind} oil back: ${goesIn} goes in.`,
+    ({ isCompressorChanged, left }) => isCompressorChanged && isAssumed(left),
+    ({ left }) =>
+      `A new compressor ships full: how much stays in the circuit is not known. Enter ${entriesText(left.asks)}.`,
   ],
   [
-    ({ kind, goesIn, conversionChanges }) => kind !== goesIn && conversionChanges > 0,
+    ({ goesIn, kind }) => goesIn !== kind.value,
+    ({ goesIn, kind, refrigerant }) =>
+      `${refrigerant} does not carry ${kind.value} oil back: ${goesIn} goes in.`,
+  ],
+  [
+    ({ kind, goesIn, conversionChanges }) => kind.value !== goesIn && conversionChanges > 0,
     ({ conversionChanges }) =>
       `${conversionChanges} changes bring the new oil to ${CONVERSION_SHARE * 100} %; a field shortcut of 10-25 % leaves most of the oil immiscible, the risk is the owner's.`,
   ],
@@ -123,37 +135,55 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
   ],
 ]
 
+/** Oil that goes back, m3: what came out and what was lost, or what is likely to come out until it is measured. */
+function refillOf({
+  size,
+  repair,
+  isCompressorChanged,
+  changes,
+  changesBasis,
+  isConversion,
+}: OilInput): Known<number> {
+  const out = oilOut(repair, size.oil.value)
+  const lost = repair.oilLost ? toSI(repair.oilLost) : 0
+  if (out !== undefined) return known(out + lost, 'measured', 'the oil that came out')
+  const isDrained = changes > 0 || isCompressorChanged || isConversion
+  return isDrained
+    ? computed(size.oilVolume.value * DRAINED.likely + lost, size.oilVolume, DRAINED_GUESS)
+    : computed(lost, changesBasis)
+}
+
 /** Oil out against the plate, in, what stays, cans and strokes. Volumes m3. */
 export function oilBalance(input: OilInput): OilBalance {
-  const { size, repair, changes, refrigerant, isConversion } = input
-  const goesIn = oilFor(refrigerant, size.oil)
-  const out = oilOut(repair, size.oil)
-  const lost = repair.oilLost ? toSI(repair.oilLost) : 0
-  const isDrained = changes > 0 || input.isCompressorChanged || isConversion
-  const drained = out ?? (isDrained ? size.oilVolume * DRAINED.likely : 0)
-  const refill = drained + lost
-  const left = Math.max(size.oilVolume - refill, 0)
-  const leftShare = left / size.oilVolume
+  const { size, repair, changes, changesBasis, refrigerant, isConversion } = input
+  const old = size.oil.value
+  const goesIn = oilFor(refrigerant, old)
+  const out = oilOut(repair, old)
+  const plate = size.oilVolume
+  const refill = refillOf(input)
+  const left = computed(Math.max(plate.value - refill.value, 0), plate, refill)
   const conversionChanges =
-    isConversion && goesIn !== size.oil ? changesForShare(CONVERSION_SHARE, leftShare) : 0
-  const fills = Math.max(changes, conversionChanges, refill > 0 && out !== undefined ? 1 : 0)
-  const bring = fills * refill
+    isConversion && goesIn !== old ? changesForShare(CONVERSION_SHARE, left.value / plate.value) : 0
+  const fills = Math.max(changes, conversionChanges, refill.value > 0 && out !== undefined ? 1 : 0)
+  const bring = fills * refill.value
   const facts: Omit<OilBalance, 'reasons'> = {
     kind: size.oil,
     goesIn,
-    plate: size.oilVolume,
+    plate,
     out,
-    lost,
+    lost: repair.oilLost ? toSI(repair.oilLost) : 0,
     refill,
     isMeasured: out !== undefined,
     left,
     changes: Math.max(changes, conversionChanges),
+    changesBasis: basisOf(changesBasis, conversionChanges > 0 ? left : undefined),
+    bringBasis: basisOf(refill, changesBasis),
     bring,
     cans: Math.ceil(bring / CAN - 1e-9),
-    strokes: repair.oilStroke ? strokesFor(refill, toSI(repair.oilStroke)) : undefined,
-    newShare: refill / (refill + left),
+    strokes: repair.oilStroke ? strokesFor(refill.value, toSI(repair.oilStroke)) : undefined,
+    newShare: refill.value / (refill.value + left.value),
     conversionChanges,
   }
-  const at = { ...facts, ...input, changes: facts.changes }
+  const at = { ...facts, ...input, changes: facts.changes, changesBasis: facts.changesBasis }
   return { ...facts, reasons: SAYS.filter(([applies]) => applies(at)).map(([, says]) => says(at)) }
 }

@@ -58,7 +58,7 @@ describe('keep, convert, go back', () => {
   test('R-407C in R-22 equipment: possible, POE, 90 % to start, valve, label, targets of the equipment', () => {
     const to = plan({ repair: { refrigerantTo: 'R-407C' } })
     expect(to.refrigerantPath).toMatchObject({ path: 'convert', goesIn: 'R-407C' })
-    expect(to.oil).toMatchObject({ kind: 'mineral', goesIn: 'POE', conversionChanges: 3 })
+    expect(to.oil).toMatchObject({ kind: { value: 'mineral' }, goesIn: 'POE', conversionChanges: 3 })
     expect(to.charge!.lines[0]!.kg).toBeCloseTo(0.9 * 10 * 0.45359237, 9)
     expect(to.tasks.map(({ id }) => id)).toEqual(expect.arrayContaining(['checkMetering', 'labelUnit']))
     expect(to.refrigerantPath.work.join()).toMatch(/targets stay those of the equipment/)

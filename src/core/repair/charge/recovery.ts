@@ -1,3 +1,4 @@
+import { askSentence, isAssumed, type Known } from '../../base/known/known'
 import { percent } from '../../base/units/percent'
 import { toSI } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
@@ -6,7 +7,6 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Closing } from '../../record/records/closing'
 import type { Repair } from '../../record/records/repair'
 import type { Observations } from '../../record/readings/schema'
-import type { CircuitSize } from '../cleanup/circuitSize'
 import { type Contamination, isBurnout } from '../cleanup/contamination'
 import { type CylinderFill, cylinderFill } from './cylinderFill'
 import { type RecoveryDepth, recoveryDepth } from './recoveryDepth'
@@ -22,33 +22,45 @@ export type WeightOut = {
 }
 
 export type Recovery = {
-  /** what should be in it by plate and lines, kg */
-  readonly expected: number
+  /** what should be in it by plate and lines, kg; undefined where the plate charge is not known */
+  readonly expected: Known<number> | undefined
+  /** the same, or a guess at it: chooses cylinder and depth, judges nothing */
+  readonly guess: Known<number>
   readonly cylinder: CylinderFill
   readonly depth: RecoveryDepth
   readonly isDedicated: boolean
   readonly weight: WeightOut | undefined
+  /** why what came out is not judged, and what would settle it */
+  readonly unjudged: string | undefined
   readonly sentences: readonly string[]
 }
 
 export type RecoveryInput = {
   readonly unit: UnitPlate
-  readonly size: CircuitSize
   readonly contamination: Contamination
   readonly repair: Repair
   readonly closing: Closing | undefined
   readonly observations: Observations
-  /** what a full circuit holds by plate and lines, kg */
-  readonly expected: number
+  /** what a full circuit holds by plate and lines, kg, where that is known, and a guess */
+  readonly expected: Known<number> | undefined
+  readonly guess: Known<number>
   readonly isEmpty: boolean
+  /** only a part is emptied: what comes out says nothing of the charge */
+  readonly isPart: boolean
 }
 
 /** [practice] a machine leaves a few per cent: within a tenth it is the plate's charge. */
 const SHORT = 0.9
 const OVER = 1.1
 
-/** What the weight that came out says of the charge (handbook 07). @param expected plate and lines, kg */
-export function weightOut(recovered: number, expected: number): WeightOut {
+/**
+ * What the weight that came out says of the charge (handbook 07).
+ * @param whole plate and lines, kg
+ * @returns undefined where that is not known, or rests on a guess: nothing is short or over against it
+ */
+export function weightOut(recovered: number, whole: Known<number> | undefined): WeightOut | undefined {
+  if (!whole || isAssumed(whole)) return undefined
+  const expected = whole.value
   const share = recovered / expected
   const verdict = share < SHORT ? 'short' : share > OVER ? 'over' : 'as-plate'
   const sentence = {
@@ -59,6 +71,10 @@ export function weightOut(recovered: number, expected: number): WeightOut {
   return { recovered, expected, share, verdict, sentence }
 }
 
+/** What is asked where the weight that came out is not judged; undefined where it is. */
+export const unjudgedWeight = (whole: Known<number> | undefined, guess: Known<number>): string | undefined =>
+  whole && !isAssumed(whole) ? undefined : askSentence(guess, 'what came out is told against it')
+
 const EMPTY = 'Nothing to recover, but prove it: pressure, and a search for cold spots.'
 const FROSTED =
   'Frost on the accumulator or crankcase: liquid is still boiling off. Warm it with water or a heater, never a flame; wait, recover again, then sweep.'
@@ -68,15 +84,17 @@ const RISE = 'When the machine stops, watch: a rise means that liquid is left.'
 
 /** Cylinder, depth, weight and what is left of a recovery. */
 export function recoveryOf(input: RecoveryInput): Recovery {
-  const { unit, size, contamination, repair, closing, observations, expected, isEmpty } = input
+  const { unit, contamination, repair, closing, observations, expected, guess, isEmpty, isPart } = input
   const recovered = closing?.recovered && toSI(closing.recovered)
   const isDedicated = isBurnout(contamination)
   return {
     expected,
-    cylinder: cylinderFill(unit.refrigerant, isEmpty ? 0 : expected, repair.cylinder),
-    depth: recoveryDepth(unit.refrigerant, expected, siteAtmosphere(unit), unit.kind === 'reach-in'),
+    guess,
+    cylinder: cylinderFill(unit.refrigerant, isEmpty ? 0 : guess.value, repair.cylinder),
+    depth: recoveryDepth(unit.refrigerant, guess, siteAtmosphere(unit), unit.kind === 'reach-in'),
     isDedicated,
-    weight: recovered !== undefined && size.charge > 0 ? weightOut(recovered, expected) : undefined,
+    weight: recovered === undefined || isPart ? undefined : weightOut(recovered, expected),
+    unjudged: recovered === undefined || isPart ? undefined : unjudgedWeight(expected, guess),
     sentences: isEmpty
       ? [EMPTY]
       : [

@@ -1,3 +1,4 @@
+import { type Basis, basisOf, type Known } from '../../base/known/known'
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { fromPascals, toKelvin } from '../../base/units/convert'
 import { UNITS } from '../../base/units/units'
@@ -13,6 +14,8 @@ export type RecoveryDepth = {
   readonly shown: string
   /** a small factory-sealed appliance may be judged by the share of its charge instead */
   readonly appliance: string | undefined
+  /** assumed where a guess at the charge decides it */
+  readonly basis: Basis
 }
 
 /** Class by saturation at 104 F, psia [std: 40 CFR 82.152, from memory]. */
@@ -39,17 +42,28 @@ function shownAs(pascals: number, atmosphere: number): string {
   return below < 0.05 ? '0 psig' : `${below.toFixed(1)} inHg of vacuum on a gauge zeroed here`
 }
 
+/** [memory] a guess at the charge errs by less than this factor. */
+const GUESS_FACTOR = 4
+/** Which side of both limits a charge lies on: all that the depth asks of it. */
+const sideOf = (charge: number) => `${charge < LARGE_CHARGE} ${charge <= SMALL_APPLIANCE}`
+/** A guess that lies far from both limits decides nothing. */
+function depthBasis(charge: Known<number>): Basis {
+  const sides = [1 / GUESS_FACTOR, 1, GUESS_FACTOR].map((factor) => sideOf(charge.value * factor))
+  return new Set(sides).size > 1 ? charge : basisOf()
+}
+
 /**
  * Depth before opening for a refrigerant and a charge at an elevation. The table is for a standard atmosphere: at height a
  * local gauge shows less; 0 psig is the local atmosphere.
- * @param charge kg; atmosphere local, Pa; isAppliance factory-sealed
+ * @param weight plate and lines, kg; atmosphere local, Pa; isAppliance factory-sealed
  */
 export function recoveryDepth(
   refrigerant: RefrigerantName,
-  charge: number,
+  weight: Known<number>,
   atmosphere: number,
   isAppliance: boolean,
 ): RecoveryDepth {
+  const charge = weight.value
   const psia = fromPascals(saturationPressure(refrigerant, 'bubble', CLASS_KELVIN), 'psia')
   const pressureClass = CLASSES.find(({ upTo }) => psia <= upTo)?.name ?? 'very-high'
   const inches = pressureClass === 'low' ? 0 : (VACUUM[pressureClass][charge < LARGE_CHARGE ? 0 : 1] ?? 0)
@@ -64,6 +78,7 @@ export function recoveryDepth(
     pressureClass,
     pascals,
     shown: shownAs(pascals, atmosphere),
+    basis: depthBasis(weight),
     appliance: isAppliance && charge <= SMALL_APPLIANCE ? SMALL_APPLIANCE_TEXT : undefined,
   }
 }

@@ -5,6 +5,7 @@ import type { PressureUnit } from '../../base/units/units'
 import { isFlammable, type RefrigerantName, refrigerantRow } from '../../physics/refrigerants/catalogue'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
+import type { Basis } from '../../base/known/known'
 import { classesOf, type Contamination } from '../cleanup/contamination'
 import { CLASS_LABELS } from '../cleanup/classes'
 import { oilOf } from '../cleanup/oils'
@@ -30,6 +31,8 @@ export type RefrigerantPath = {
   /** temperatures of the comparison, K, and whether this unit's readings gave them */
   readonly at: { readonly evaporating: number; readonly condensing: number; readonly isMeasured: boolean }
   readonly comparison: Comparison | undefined
+  /** how the figures are known by which the recovered charge goes where it goes */
+  readonly basis: Basis
 }
 
 export type PathInput = {
@@ -221,5 +224,6 @@ export function refrigerantPath(input: PathInput): RefrigerantPath {
     work: to !== undefined && path === 'convert' ? conversionWork(unit, to) : [],
     at,
     comparison,
+    basis: input.contamination.basis,
   }
 }

@@ -1,10 +1,11 @@
+import { assumed, type Basis, basisOf } from '../../base/known/known'
 import { TAN_CLEAN } from './acidEvidence'
 import type { CircuitSize } from './circuitSize'
 import type { Contamination } from './contamination'
 import type { DryerModel } from './dryerModel'
 import type { Range } from './exposure'
 import type { CleanupRecord } from './record'
-import { DRAINED } from './water'
+import { DRAINED, DRAINED_GUESS } from './drained'
 import { SIDES } from './waterFound'
 
 /** [memory] acid that is taken where no laboratory told it, mg KOH a gram of oil; handbook 06. */
@@ -39,6 +40,8 @@ export type AcidLedger = {
   /** acid number after each change, then after each core, likely */
   readonly after: readonly AcidStep[]
   readonly retestHours: readonly number[]
+  /** how what it is calculated from is known */
+  readonly basis: Basis
 }
 
 /**
@@ -63,7 +66,13 @@ function acidBefore({ repair }: CleanupRecord, { contents }: Contamination): Ran
 }
 
 /** Acid that half of a core's rating takes from the oil, mg KOH a gram. */
-const coreTakes = (core: DryerModel, size: CircuitSize) => (core.acid * 0.5) / (size.oilMass * 1000)
+const coreTakes = (core: DryerModel, size: CircuitSize) => (core.acid * 0.5) / (size.oilMass.value * 1000)
+
+/** The number of a class stands where no laboratory told one. */
+const acidBasis = ({ repair }: CleanupRecord, { contents }: Contamination): Basis | undefined =>
+  repair.acidNumber !== undefined || contents.acid === 'none'
+    ? undefined
+    : assumed(undefined, `the acid number usual for ${contents.acid} acid`, 'oilTest')
 
 /** Acid before, after each oil change and after each core; when it is tested again. */
 export function acidLedger(record: CleanupRecord, contamination: Contamination): AcidLedger {
@@ -81,6 +90,11 @@ export function acidLedger(record: CleanupRecord, contamination: Contamination):
       tan: before.likely * left('likely') ** (i + 1),
     })),
     retestHours: RETESTS[contamination.contents.acid],
+    basis: basisOf(
+      contamination.basis,
+      acidBasis(record, contamination),
+      changes > 0 ? DRAINED_GUESS : undefined,
+    ),
   }
 }
 
@@ -92,5 +106,9 @@ export function withCores(ledger: AcidLedger, cores: readonly DryerModel[], size
     tan = Math.max(tan - coreTakes(core, size), 0)
     return { label: `after the ${core.place} core, half used`, tan }
   })
-  return { ...ledger, after: [...ledger.after, ...steps] }
+  return {
+    ...ledger,
+    after: [...ledger.after, ...steps],
+    basis: basisOf(ledger.basis, ...(steps.length > 0 ? [size.oilMass] : [])),
+  }
 }

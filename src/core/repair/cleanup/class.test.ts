@@ -1,4 +1,5 @@
 import type { CleanupRecord } from './record'
+import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import { acidChances, waterChance } from './chances'
 import { circuitSize } from './circuitSize'
@@ -10,6 +11,19 @@ import { settlingTests } from './settles'
 const of = (which: CleanupRecord) => classify(which, circuitSize(which.unit))
 const OIL_NEGATIVE: Observations = { acidTest: 'negative', acidTestKind: 'oil-kit' }
 const STRIP_NEGATIVE: Observations = { acidTest: 'negative', acidTestKind: 'refrigerant-strip' }
+/** Everything of its inside is written down. */
+const WRITTEN: UnitPlate = {
+  ...UNIT,
+  factoryCharge: { value: 7, unit: 'lb' },
+  oilCharge: { value: 40, unit: 'floz' },
+  compressor: { oil: 'POE' },
+  lineSet: {
+    liquid: { value: 0.375, unit: 'in' },
+    vapour: { value: 0.75, unit: 'in' },
+    length: { value: 15, unit: 'ft' },
+    included: { value: 15, unit: 'ft' },
+  },
+}
 const BURNT = { faults: ['compressor-grounded'] }
 
 describe('clean-up class, handbook 06', () => {
@@ -39,8 +53,20 @@ describe('clean-up class, handbook 06', () => {
     ['water runs out', record({ ...OIL_NEGATIVE, waterFound: 'runs-out' }), 'wet', true],
     ['laboratory water above the limit', record(OIL_NEGATIVE, { repair: { oilWater: 101 } }), 'wet', true],
     ['laboratory water at the limit', record(OIL_NEGATIVE, { repair: { oilWater: 100 } }), 'clean', true],
-    ['open for a month', record({ ...OIL_NEGATIVE, hoursOpenToAir: 720 }), 'wet', true],
-    ['open for two days', record({ ...OIL_NEGATIVE, hoursOpenToAir: 48 }), 'clean', true],
+    ['open for a month, inside by a guess', record({ ...OIL_NEGATIVE, hoursOpenToAir: 720 }), 'wet', false],
+    [
+      'open for a month, plate and weather written',
+      record({ ...OIL_NEGATIVE, hoursOpenToAir: 720, openConditions: 'humid' }, { unit: WRITTEN }),
+      'wet',
+      true,
+    ],
+    [
+      'open for two days, plate and weather written',
+      record({ ...OIL_NEGATIVE, hoursOpenToAir: 48, openConditions: 'dry' }, { unit: WRITTEN }),
+      'clean',
+      true,
+    ],
+    ['open for an hour, inside by a guess', record({ ...OIL_NEGATIVE, hoursOpenToAir: 1 }), 'clean', true],
     [
       'ends unplugged for two days',
       record({ ...OIL_NEGATIVE, hoursOpenToAir: 48, linesPlugged: 'unplugged' }),

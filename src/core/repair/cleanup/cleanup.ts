@@ -1,3 +1,4 @@
+import { type Basis, basisOf } from '../../base/known/known'
 import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import type { Policy } from '../../record/policy/policy'
 import { type AcidLedger, acidLedger, withCores } from './acid'
@@ -17,6 +18,8 @@ export type Cleanup = {
   readonly acid: AcidLedger
   readonly dryers: readonly DryerChoice[]
   readonly oilChanges: number
+  /** what the work against acid and water rests on */
+  readonly basis: Basis
   /** whether the likely rest of the water finds room, and whether the high side does too; kg that are missing */
   readonly closes: boolean
   readonly closesHigh: boolean
@@ -79,6 +82,7 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
       size,
       contamination,
       water: water.remainder,
+      waterBasis: water.basis,
       policy,
       previousBurnout: record.previousBurnout,
     }
@@ -99,6 +103,11 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
     acid: withCores(acid, cores, size),
     dryers,
     oilChanges,
+    basis: basisOf(
+      contamination.basis,
+      acid.changes > 0 ? acid.basis : undefined,
+      wetBasis(contamination, water, size),
+    ),
     closes: water.remainder.likely <= room,
     closesHigh: water.remainder.high <= room * WATER_MARGIN,
     missing: Math.max(water.remainder.likely - room, 0),
@@ -106,5 +115,9 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
     need,
   }
 }
+
+/** How much is done against water rests on its ledger where there is some to deal with. */
+const wetBasis = (contamination: Contamination, water: WaterLedger, size: CircuitSize): Basis | undefined =>
+  isWet(contamination) ? basisOf(water.basis, size.tons, size.isAppliance) : undefined
 
 const NO_WATER = { low: 0, likely: 0, high: 0 } as const

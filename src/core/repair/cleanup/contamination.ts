@@ -1,3 +1,5 @@
+import { askSentence, type Basis, basisOf, isAssumed } from '../../base/known/known'
+import { refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { acidSigns, type AcidSign, isOilTested } from './acidEvidence'
 import { acidChances, waterChance } from './chances'
 import type { CircuitSize } from './circuitSize'
@@ -24,6 +26,8 @@ export type Contamination = {
   readonly conflicts: readonly string[]
   /** why it is not known, and what is planned instead */
   readonly assumed: readonly string[]
+  /** how the figures are known by which the class was found */
+  readonly basis: Basis
   readonly exposure: Exposure | undefined
   /** three pulls, broken with nitrogen */
   readonly triple: boolean
@@ -90,8 +94,70 @@ function waterOf(record: CleanupRecord, size: CircuitSize, exposure: Exposure | 
     suggestionsOf(record.faults).some(({ contents }) => contents.wet)
   if (isSeen) return { value: true, known: true, assumed: [] }
   if (!exposure) return { value: false, known: true, assumed: [] }
-  const wet = waterAsFound(record, size, 'likely').ppm > OIL_ROWS[size.oil].act
-  return { value: wet, known: exposure.isTold, assumed: exposure.isTold ? [] : [UNTOLD] }
+  const wet = isWetBy(record, size, exposure)
+  const basis = ledgerBasis(record, size, exposure)
+  const guess = askSentence(basis, 'how wet it is by its ledger is known')
+  return {
+    value: wet,
+    known: !isAssumed(basis),
+    assumed: [...(exposure.isTold ? [] : [UNTOLD]), ...(exposure.isTold && guess ? [guess] : [])],
+  }
+}
+
+/** [memory] a guess at oil or inner volume errs by less than this factor. */
+const SIZE_FACTOR = 3
+const CORNERS = [1 / SIZE_FACTOR, SIZE_FACTOR]
+
+/** Whether the oil of a circuit holds more water than it may. @param exposure the opening it is judged by */
+const isWetBy = (record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): boolean =>
+  waterAsFound(record, size, 'likely', exposure).ppm > OIL_ROWS[size.oil.value].act
+
+/** Whether another size within its error would change the word. */
+const sizeDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
+  const scaled = <T extends { readonly value: number }>(figure: T, factor: number): T => ({
+    ...figure,
+    value: figure.value * factor,
+  })
+  const words = [1, ...CORNERS].flatMap((oil) =>
+    [1, ...CORNERS].map((volume) =>
+      isWetBy(
+        record,
+        { ...size, oilMass: scaled(size.oilMass, oil), volume: scaled(size.volume, volume) },
+        exposure,
+      ),
+    ),
+  )
+  return new Set(words).size > 1
+}
+
+/** Whether another oil that this refrigerant runs with would change the word. */
+const oilDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
+  const { oils } = refrigerantRow(record.unit.convertedFrom ?? record.unit.refrigerant)
+  const words = [size.oil.value, ...oils].map((value) =>
+    isWetBy(record, { ...size, oil: { ...size.oil, value } }, exposure),
+  )
+  return new Set(words).size > 1
+}
+
+/** Whether drier or damper air would change the word. */
+const weatherDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
+  const { low, high } = exposure.humidity
+  const words = [low, high].map((likely) =>
+    isWetBy(record, size, { ...exposure, humidity: { ...exposure.humidity, likely } }),
+  )
+  return new Set(words).size > 1
+}
+
+/** What the ledger's word on water rests on: what could change it. A sign that was seen outranks it. */
+function ledgerBasis(record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): Basis {
+  const isSeen = waterSigns(record).some(({ wet }) => wet)
+  if (!exposure || isSeen) return basisOf(record.repair.oilWater === undefined ? undefined : size.oil)
+  return basisOf(
+    oilDecides(record, size, exposure) ? size.oil : undefined,
+    exposure.time,
+    ...(sizeDecides(record, size, exposure) ? [size.oilMass, size.volume] : []),
+    weatherDecides(record, size, exposure) ? exposure.weather : undefined,
+  )
 }
 
 /** All classes whose work applies. */
@@ -157,6 +223,7 @@ export function classify(record: CleanupRecord, size: CircuitSize): Contaminatio
     evidence: evidenceOf(record, signs, exposure, water.value),
     conflicts: conflictsOf(record),
     assumed: [...acid.assumed, ...debris.assumed, ...water.assumed],
+    basis: ledgerBasis(record, size, exposure),
     exposure,
     triple: water.value || (exposure !== undefined && exposure.hours.likely > HOURS_OPEN_TRIPLE),
     asksToOpen:

@@ -1,3 +1,4 @@
+import type { Basis } from '../../base/known/known'
 import { toKelvin, toSI } from '../../base/units/convert'
 import { convertValue } from '../../base/units/convertValue'
 import { UNITS } from '../../base/units/units'
@@ -20,8 +21,9 @@ export type DryerNeed = {
   readonly refrigerant: RefrigerantName
   readonly size: CircuitSize
   readonly contamination: Contamination
-  /** water left for the dryer, kg */
+  /** water left for the dryer, kg, and how that is known */
   readonly water: Range
+  readonly waterBasis: Basis
   readonly policy: Policy
   readonly previousBurnout: boolean
 }
@@ -114,7 +116,7 @@ export function coreWanted(
 
 /** Sizes up that the class asks for; an appliance of a few ounces keeps the small block. */
 export function stepsByClass({ contamination, size }: Pick<DryerNeed, 'contamination' | 'size'>): number {
-  if (size.isAppliance) return 0
+  if (size.isAppliance.value) return 0
   if (isWet(contamination) || isBurnout(contamination)) return 2
   return contamination.class === 'clean' ? 0 : 1
 }

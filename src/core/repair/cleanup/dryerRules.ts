@@ -73,8 +73,8 @@ const DRYER_RULES: readonly Rule[] = [
     judge: (dryer, need) => {
       const tons = tonsOn(dryer, need)
       return {
-        holds: tons >= need.size.tons,
-        sentence: `carries ${tons.toPrecision(2)} tons on ${need.refrigerant} at its drop limit, ${need.size.tons.toPrecision(2)} needed`,
+        holds: tons >= need.size.tons.value,
+        sentence: `carries ${tons.toPrecision(2)} tons on ${need.refrigerant} at its drop limit, ${need.size.tons.value.toPrecision(2)} needed`,
       }
     },
   },
@@ -132,11 +132,11 @@ const DRYER_RULES: readonly Rule[] = [
     id: 'appliance',
     applies: 'both',
     judge: (dryer, { size, unit, refrigerant }) => {
-      if (!size.isAppliance) return undefined
+      if (!size.isAppliance.value) return undefined
       if (dryer.place === 'suction')
         return { holds: false, sentence: 'a few ounces of charge bear no suction dryer' }
       const old = unit.oldDryer?.cubicInches ?? 0
-      const share = blockHolds(dryer.block - old, refrigerant) / size.charge
+      const share = blockHolds(dryer.block - old, refrigerant) / size.chargeGuess.value
       return {
         holds: share <= APPLIANCE_SHARE || dryer.block <= SMALLEST,
         sentence: `the larger block takes about ${(100 * Math.max(share, 0)).toFixed(0)} % of the plate charge`,

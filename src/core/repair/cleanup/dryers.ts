@@ -1,3 +1,4 @@
+import { assumed, type Basis, basisOf, computed, isAssumed, type Known, known } from '../../base/known/known'
 import { isAcid, isWet } from './contamination'
 import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
 import type { DryerModel, DryerPlace } from './dryerModel'
@@ -12,6 +13,7 @@ import {
   WATER_MARGIN,
 } from './dryerNeed'
 import { type Judged, judgeDryer, lacksOnlyCapacity } from './dryerRules'
+import { USUAL } from './usual'
 
 /** A dryer with everything that was said of it. */
 export type JudgedDryer = {
@@ -43,13 +45,12 @@ export type DryerChoice = {
   readonly steps: number
   /** liquid that the new one holds and that the old one held, kg; liquid dryers only */
   readonly holds: number
-  readonly oldHeld: number
-  /** the old one's size was not written down and was taken as the usual one */
-  readonly isOldAssumed: boolean
+  readonly oldHeld: Known<number>
+  /** how what it was chosen by is known, and how the figures of its reasons are */
+  readonly basis: Basis
+  readonly figures: Basis
 }
 
-/** [memory] the dryer of an appliance that is not written down, in^3. */
-const APPLIANCE_OLD = 1
 const MOST_OTHERS = 4
 
 /** The refrigerant in which generic capacities are rated. */
@@ -91,12 +92,14 @@ const stepsOf = (need: DryerNeed, place: DryerPlace) =>
     ? 0
     : Math.max(
         stepsByClass(need),
-        need.policy.liquidDryer === 'one-size-up' && !need.size.isAppliance ? 1 : 0,
+        need.policy.liquidDryer === 'one-size-up' && !need.size.isAppliance.value ? 1 : 0,
       )
 
 /** The block that a sound circuit of these tons takes: the smallest of the list that carries them, never below the old one. */
 function baseBlock(need: DryerNeed, place: DryerPlace): number {
-  const fits = DRYER_CATALOGUE.find((dryer) => dryer.place === place && tonsOn(dryer, need) >= need.size.tons)
+  const fits = DRYER_CATALOGUE.find(
+    (dryer) => dryer.place === place && tonsOn(dryer, need) >= need.size.tons.value,
+  )
   return fits?.block ?? blockLadder(place).at(-1) ?? 0
 }
 
@@ -115,7 +118,7 @@ function judgeAll(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]
 
 /** How many of a dryer carry the tons side by side, and hold the water one after another. */
 function waysFor({ dryer }: JudgedDryer, need: DryerNeed): DryerWays {
-  const tons = Math.ceil(need.size.tons / tonsOn(dryer, need))
+  const tons = Math.ceil(need.size.tons.value / tonsOn(dryer, need))
   const water = Math.ceil((WATER_MARGIN * need.water.likely) / usableWater(dryer, need.refrigerant))
   return {
     parallel: Math.max(tons, 1),
@@ -134,35 +137,89 @@ function waysFor({ dryer }: JudgedDryer, need: DryerNeed): DryerWays {
   }
 }
 
+/** Liquid in the dryer that comes out, kg; one that nobody wrote down is taken as the usual size. */
+function oldHeldOf(need: DryerNeed, old: number | undefined): Known<number> {
+  if (old !== undefined) return known(blockHolds(old, need.refrigerant), 'typed', 'the old dryer')
+  const { isAppliance, tons } = need.size
+  const usual = isAppliance.value ? USUAL.applianceDryer : baseBlock(need, 'liquid')
+  const held = blockHolds(usual, need.refrigerant)
+  return computed(held, assumed(held, 'an old dryer of the usual size', 'oldDryer'), tons, isAppliance)
+}
+
+type Ranked = { readonly all: readonly JudgedDryer[]; readonly fitting: readonly JudgedDryer[] }
+
+/** The block that is wanted: by tons, sizes up and the old dryer. */
+const wantedBlock = (need: DryerNeed, place: DryerPlace): number =>
+  Math.max(
+    stepsAbove(baseBlock(need, place), stepsOf(need, place), place),
+    (place === 'liquid' ? need.unit.oldDryer?.cubicInches : undefined) ?? 0,
+  )
+
+/** Every dryer judged, and those that fit, the best first. */
+function rank(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): Ranked {
+  const all = judgeAll(place, need, own)
+  const wanted = wantedBlock(need, place)
+  const fitting = all
+    .filter(({ judged }) => isBigEnough(judged))
+    .sort((a, b) => badness(a, need, wanted) - badness(b, need, wanted))
+  return { all, fitting }
+}
+
+/** The best that fits, or else the largest that lacks capacity alone. */
+function bestOf({ all, fitting }: Ranked): JudgedDryer | undefined {
+  const lacking = all.filter(({ judged }) => lacksOnlyCapacity(judged))
+  return fitting[0] ?? lacking.sort((a, b) => b.dryer.tons - a.dryer.tons || b.dryer.block - a.dryer.block)[0]
+}
+
+/** [memory] water by a guess at the inside errs by less than this factor. */
+const WATER_FACTOR = 4
+
+/** Whether another amount of water within its error would choose another dryer, or more of them. */
+function waterDecides(
+  place: DryerPlace,
+  need: DryerNeed,
+  own: readonly DryerModel[],
+  chosen: JudgedDryer | undefined,
+): boolean {
+  if (place !== 'liquid' || !isAssumed(need.waterBasis)) return false
+  const scaled = (factor: number): DryerNeed => ({
+    ...need,
+    water: {
+      low: need.water.low * factor,
+      likely: need.water.likely * factor,
+      high: need.water.high * factor,
+    },
+  })
+  return [1 / WATER_FACTOR, WATER_FACTOR].some((factor) => {
+    const ranked = rank(place, scaled(factor), own)
+    return ranked.fitting.length === 0 || bestOf(ranked)?.dryer.id !== chosen?.dryer.id
+  })
+}
+
 /** The choice for one place. */
 function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): DryerChoice {
-  const all = judgeAll(place, need, own)
-  const steps = stepsOf(need, place)
+  const ranked = rank(place, need, own)
+  const { all, fitting } = ranked
+  const chosen = bestOf(ranked)
   const old = place === 'liquid' ? need.unit.oldDryer?.cubicInches : undefined
-  const wanted = Math.max(stepsAbove(baseBlock(need, place), steps, place), old ?? 0)
-  const byRank = (list: readonly JudgedDryer[]) =>
-    [...list].sort((a, b) => badness(a, need, wanted) - badness(b, need, wanted))
-  const fitting = byRank(all.filter(({ judged }) => isBigEnough(judged)))
-  const lacking = all.filter(({ judged }) => lacksOnlyCapacity(judged))
-  const largest = [...lacking].sort((a, b) => b.dryer.tons - a.dryer.tons || b.dryer.block - a.dryer.block)[0]
-  const chosen = fitting[0] ?? largest
-  const usual = need.size.isAppliance ? APPLIANCE_OLD : baseBlock(need, place)
+  const decided = waterDecides(place, need, own, chosen) ? need.waterBasis : undefined
   return {
     place,
     chosen,
     ways: fitting.length > 0 || !chosen ? undefined : waysFor(chosen, need),
     others: fitting.slice(1, 1 + MOST_OTHERS),
     refused: all.filter(({ judged }) => !isBigEnough(judged)),
-    steps,
+    steps: stepsOf(need, place),
     holds: chosen && place === 'liquid' ? blockHolds(chosen.dryer.block, need.refrigerant) : 0,
-    oldHeld: place === 'liquid' ? blockHolds(old ?? usual, need.refrigerant) : 0,
-    isOldAssumed: place === 'liquid' && old === undefined,
+    oldHeld: place === 'liquid' ? oldHeldOf(need, old) : computed(0),
+    basis: basisOf(need.size.tons, need.size.isAppliance, need.contamination.basis, decided),
+    figures: basisOf(need.size.tons, need.size.isAppliance, need.contamination.basis, need.waterBasis),
   }
 }
 
 /** Whether a suction clean-up dryer goes in for a while: when acid or debris shows, or by policy (handbook 11). */
 function wantsSuctionDryer({ contamination, policy, previousBurnout, size }: DryerNeed): boolean {
-  if (size.isAppliance) return false
+  if (size.isAppliance.value) return false
   return (
     isAcid(contamination) ||
     contamination.contents.debris ||

@@ -1,4 +1,6 @@
+import { assumed, type Basis, known } from '../../base/known/known'
 import type { CleanupRecord } from './record'
+import { USUAL } from './usual'
 
 /** A figure with its lower and upper side. */
 export type Range = { readonly low: number; readonly likely: number; readonly high: number }
@@ -13,6 +15,9 @@ export type Exposure = {
   /** volumes of the circuit that were exchanged with the air */
   readonly fillings: Range
   readonly sentence: string
+  /** how time and weather are known */
+  readonly time: Basis
+  readonly weather: Basis
 }
 
 const DAY = 24
@@ -33,8 +38,8 @@ const USUAL_HUMIDITY = range(0.4, 0.65, 0.85)
 const BREATHES = range(0.05, 0.065, 0.08)
 /** [memory] a circuit whose line ends lie open: half of its volume to two of them a day. */
 const UNPLUGGED = range(0.5, 1, 2)
-/** [memory] nobody knows how long it stood so: a day, a month, a year. */
-const UNKNOWN_HOURS = range(DAY, 30 * DAY, 365 * DAY)
+/** Nobody knows how long it stood so. */
+const unknownHours = () => range(USUAL.openLow, USUAL.openLikely, USUAL.openHigh)
 /** [practice] a time that is told is known within a fifth. */
 const TOLD = range(0.8, 1, 1.2)
 
@@ -56,7 +61,7 @@ export function exposureOf(record: CleanupRecord): Exposure | undefined {
   const told = observations.hoursOpenToAir
   if ((told === undefined || told === 0) && !drewAir && !isEmpty && observations.linesPlugged !== 'unplugged')
     return undefined
-  const hours = told === undefined ? UNKNOWN_HOURS : times(range(told, told, told), TOLD)
+  const hours = told === undefined ? unknownHours() : times(range(told, told, told), TOLD)
   const days = times(hours, range(1 / DAY, 1 / DAY, 1 / DAY))
   const rate = observations.linesPlugged === 'unplugged' ? UNPLUGGED : BREATHES
   // what was found in vacuum has filled itself with air once
@@ -68,5 +73,12 @@ export function exposureOf(record: CleanupRecord): Exposure | undefined {
     humidity: observations.openConditions ? HUMIDITY[observations.openConditions] : USUAL_HUMIDITY,
     fillings: range(breathed.low + once, breathed.likely + once, breathed.high + once),
     sentence: wordsOf(record, told),
+    time:
+      told === undefined
+        ? assumed(undefined, 'open for a day to a year, likely a month', 'hoursOpen')
+        : known(undefined, 'typed', 'the time that it stood open'),
+    weather: observations.openConditions
+      ? known(undefined, 'typed', 'the weather')
+      : assumed(undefined, 'air of usual humidity', 'weather'),
   }
 }

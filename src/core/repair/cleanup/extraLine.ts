@@ -1,8 +1,11 @@
-import { UNITS } from '../../base/units/units'
+import { assumed, type Basis, basisOf, known } from '../../base/known/known'
+import { ENTRIES, type EntryId } from '../../base/known/entries'
 import { toSI } from '../../base/units/convert'
 import type { Quantity } from '../../base/units/units'
 import { innerAreaOf } from '../../physics/processes/tubes'
+import { isPipedOnSite } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
+import { USUAL } from './usual'
 
 /** Lines beyond what the plate charge covers. SI. */
 export type ExtraLine = {
@@ -13,31 +16,47 @@ export type ExtraLine = {
   readonly vapourArea: number
   /** inner volume of the extra length, m3; never negative */
   readonly volume: number
-  /** what is missing to reckon it, in words */
+  /** what is missing to calculate it, in words */
   readonly missing: readonly string[]
+  /** whether its lines are written down, or taken as the plate includes them */
+  readonly basis: Basis
 }
 
-/** [practice] many plates include 15 ft. */
-const USUAL_INCLUDED = 15 * UNITS.ft.si
+/** What each missing entry of a line set is taken as. */
+const TAKEN: { readonly [E in EntryId]?: string } = {
+  lineLength: 'lines as long as the plate includes, as their length is not entered',
+  lineLiquid: 'nothing for a liquid line of unknown size',
+  lineVapour: 'nothing for a vapour line of unknown size',
+  lineIncluded: '15 ft of line in the plate charge',
+}
+
+/** Entries of the line set that are missing; a unit that is not piped on site has no lines beyond its plate. */
+function missingOf(unit: Pick<UnitPlate, 'kind' | 'lineSet'>): EntryId[] {
+  const { length, liquid, vapour, included } = unit.lineSet ?? {}
+  if (!length) return isPipedOnSite(unit) ? ['lineLength'] : []
+  return [
+    ...(liquid ? [] : (['lineLiquid'] as const)),
+    ...(vapour ? [] : (['lineVapour'] as const)),
+    ...(included ? [] : (['lineIncluded'] as const)),
+  ]
+}
 
 /** Lines beyond the plate, from what is written of the line set. */
-export function extraLine({ lineSet }: Pick<UnitPlate, 'lineSet'>): ExtraLine {
+export function extraLine(unit: Pick<UnitPlate, 'kind' | 'lineSet'>): ExtraLine {
+  const { lineSet } = unit
   const area = (size: Quantity | undefined) => (size ? innerAreaOf(toSI(size)) : 0)
   const [liquidArea, vapourArea] = [area(lineSet?.liquid), area(lineSet?.vapour)]
   const length = lineSet?.length
-    ? toSI(lineSet.length) - (lineSet.included ? toSI(lineSet.included) : USUAL_INCLUDED)
+    ? toSI(lineSet.length) - (lineSet.included ? toSI(lineSet.included) : USUAL.lineIncluded)
     : 0
-  const hasLength = lineSet?.length !== undefined
-  const missing = [
-    ...(hasLength && !lineSet?.liquid ? ['size of the liquid line'] : []),
-    ...(hasLength && !lineSet?.vapour ? ['size of the vapour line'] : []),
-    ...(hasLength && !lineSet?.included ? ['length that the plate includes (15 ft assumed)'] : []),
-  ]
+  const missing = missingOf(unit)
+  const guesses = missing.map((id) => assumed(undefined, TAKEN[id] ?? '', id))
   return {
     length,
     liquidArea,
     vapourArea,
     volume: Math.max(length, 0) * (liquidArea + vapourArea),
-    missing,
+    missing: missing.map((id) => ENTRIES[id]),
+    basis: basisOf(...(guesses.length > 0 ? guesses : [known(undefined, 'typed', 'line set')])),
   }
 }

@@ -1,3 +1,4 @@
+import { known } from '../../base/known/known'
 import { runs, seedOf } from '../../../../tools/run/propertyRuns'
 import fc from 'fast-check'
 import psychrolib from 'psychrolib'
@@ -13,7 +14,8 @@ import { oilMassOf, oilVolumeOf } from './oils'
 import type { CleanupRecord } from './record'
 import { SAMPLE_UNIT, sampleRecord as record } from './sampleRecord'
 import { tonsEstimates } from './tons'
-import { DRAINED, waterLedger } from './water'
+import { DRAINED } from './drained'
+import { waterLedger } from './water'
 import { capacityOf, waterAsFound } from './waterFound'
 
 const plate = (part: Partial<UnitPlate> = {}): UnitPlate => ({ ...SAMPLE_UNIT, ...part })
@@ -82,14 +84,14 @@ describe('circuit size', () => {
       }),
     )
     expect(known.assumed).toEqual([])
-    expect(known.oilVolume).toBeCloseTo(29.5735e-6, 9)
+    expect(known.oilVolume.value).toBeCloseTo(29.5735e-6, 9)
     const unknown = circuitSize({ kind: 'split-ac', refrigerant: 'R-22', metering: 'txv' })
     expect(unknown.assumed).toHaveLength(4)
-    expect(unknown.oil).toBe('mineral')
+    expect(unknown.oil.value).toBe('mineral')
   })
   test('a 10 lb circuit holds some ten to twenty litres', () => {
     const { volume } = circuitSize(plate({ factoryCharge: { value: 10, unit: 'lb' } }))
-    expect(volume * 1000).toBeCloseTo((4.5359 / 1064.4 / 0.25) * 1000, 1) // reference library: 1,064.4 kg/m3 at 75 F
+    expect(volume.value * 1000).toBeCloseTo((4.5359 / 1064.4 / 0.25) * 1000, 1) // reference library: 1,064.4 kg/m3 at 75 F
   })
   test('a 12 oz fridge is a tenth of a ton, not three', () => {
     const fridge = circuitSize({
@@ -98,9 +100,9 @@ describe('circuit size', () => {
       metering: 'capillary',
       factoryCharge: { value: 12, unit: 'oz' },
     })
-    expect(fridge.tons).toBeCloseTo(0.1, 2)
-    expect(fridge.isAppliance).toBe(true)
-    expect(fridge.oilVolume * 1e6).toBeCloseTo(200, 6)
+    expect(fridge.tons.value).toBeCloseTo(0.1, 2)
+    expect(fridge.isAppliance.value).toBe(true)
+    expect(fridge.oilVolume.value * 1e6).toBeCloseTo(200, 6)
     expect(fridge.assumed.join()).toMatch(/0\.10 tons by plate charge/)
   })
   test('displacement tells the tons of a small scroll within a third [physics]', () => {
@@ -138,14 +140,14 @@ describe('humidity', () => {
   })
   test('handbook 06: 10 L, 1.2 kg POE, 80 %: 9 ppm after a day, 280 after a month, never past the cap', () => {
     const unit = plate({ oilCharge: { value: 1200 / 0.98, unit: 'mL' }, compressor: { oil: 'POE' } })
-    const size = { ...circuitSize(unit), volume: 0.01 }
+    const size = { ...circuitSize(unit), volume: known(0.01, 'measured', 'filled with water') }
     const inOil = (days: number) => {
       const found = waterAsFound(
         record({ hoursOpenToAir: days * 24, openConditions: 'humid' }, { unit }),
         size,
         'likely',
       )
-      return { ppm: (found.entered / size.oilMass) * 1e6, all: found.before + found.entered }
+      return { ppm: (found.entered / size.oilMass.value) * 1e6, all: found.before + found.entered }
     }
     expect(inOil(1).ppm).toBeCloseTo(9.4, 1)
     expect(inOil(30).ppm).toBeCloseTo(281, 0)
@@ -191,7 +193,7 @@ describe('water ledger: grams in against grams out', () => {
   test('a sweep takes vapour only: at most 21.63 g/m3 x volume each, just that over free water', () => {
     const { sinks } = ledger({ waterFound: 'runs-out' }, { oilChanges: 0, sweeps: 3, hours: 1 })
     const swept = sinks.find(({ id }) => id === 'sweep')!.kg.likely * 1000
-    expect(swept).toBeCloseTo(3 * 21.63 * circuitSize(plate()).volume, 2)
+    expect(swept).toBeCloseTo(3 * 21.63 * circuitSize(plate()).volume.value, 2)
     const dry = ledger({}, { oilChanges: 0, sweeps: 3, hours: 1 })
     expect(dry.sinks.find(({ id }) => id === 'sweep')!.kg.likely * 1000).toBeLessThan(swept / 10)
   })

@@ -1,7 +1,9 @@
+import { type Basis, basisOf } from '../../base/known/known'
 import { TRIPLE_POINT, WATER_GAS } from '../../physics/air/waterConstants'
 import { waterVapourPressure } from '../../physics/air/psychrometrics'
 import { type CircuitSize, ROOM_KELVIN } from './circuitSize'
-import type { Range } from './exposure'
+import { DRAINED, DRAINED_GUESS } from './drained'
+import { exposureOf, type Range } from './exposure'
 import { OIL_ROWS } from './oils'
 import type { CleanupRecord } from './record'
 import { type Side, SIDES, type WaterAsFound, waterAsFound } from './waterFound'
@@ -32,10 +34,10 @@ export type WaterLedger = {
   readonly ppmLeft: Range
   /** minutes in which boiling water leaves, likely */
   readonly boilMinutes: number
+  /** how what it is calculated from is known */
+  readonly basis: Basis
 }
 
-/** [practice] share of the oil that one change takes out: 60-85 % leaves a tipped hermetic. High side: little. */
-export const DRAINED: Range = { low: 0.85, likely: 0.75, high: 0.6 }
 /** [memory] what a small pump draws through hoses without cores while water boils at 32 F, m3/s. */
 const PUMPED = 0.001
 /** [physics] mass that leaves while it boils, kg an hour. */
@@ -62,12 +64,12 @@ function balance(
   side: Side,
 ): Moves {
   const { capacity } = found
-  const { fresh } = OIL_ROWS[size.oil]
+  const { fresh } = OIL_ROWS[size.oil.value]
   let [dissolved, free] = [found.before + found.entered, found.free]
   let [oilChange, freshOil, sweep] = [0, 0, 0]
   for (let i = 0; i < oilChanges; i++) {
     const taken = (dissolved * capacity.oil * DRAINED[side]) / capacity.all
-    const brought = size.oilMass * DRAINED[side] * fresh * 1e-6
+    const brought = size.oilMass.value * DRAINED[side] * fresh * 1e-6
     oilChange += taken
     freshOil += brought
     dissolved += brought - taken
@@ -121,8 +123,9 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
     kg: rangeOf(pick),
   })
   const isThere = ({ kg }: WaterLine) => SIDES.some((side) => kg[side] > 0)
+  const exposure = exposureOf(record)
   const supply = rangeOf((side) => found[side].supply)
-  const { fresh } = OIL_ROWS[size.oil]
+  const { fresh } = OIL_ROWS[size.oil.value]
   const was = ppmText(found.likely, size)
   const sources = [
     line(
@@ -164,14 +167,21 @@ export function waterLedger(record: CleanupRecord, size: CircuitSize, work: Wate
     work,
     ppmFound: rangeOf((side) => found[side].ppm),
     ppmLeft: rangeOf(
-      (side) => (moves[side].dissolvedLeft / found[side].capacity.all) * OIL_ROWS[size.oil].saturated,
+      (side) => (moves[side].dissolvedLeft / found[side].capacity.all) * OIL_ROWS[size.oil.value].saturated,
     ),
     boilMinutes,
+    basis: basisOf(
+      size.oilMass,
+      size.volume,
+      exposure?.time,
+      exposure?.weather,
+      work.oilChanges > 0 ? DRAINED_GUESS : undefined,
+    ),
   }
 }
 
 const ppmText = ({ before, capacity }: WaterAsFound, { oil }: CircuitSize) =>
-  `${oil} at ${Math.round((before / capacity.all) * OIL_ROWS[oil].saturated)} ppm`
+  `${oil.value} at ${Math.round((before / capacity.all) * OIL_ROWS[oil.value].saturated)} ppm`
 
 const hoursText = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : `${hours} h`)
 

@@ -32,9 +32,9 @@ export function capacityOf({
   oil,
   volume,
 }: Pick<CircuitSize, 'oilMass' | 'oil' | 'volume'>): Capacity {
-  const inOil = oilMass * OIL_ROWS[oil].saturated * PER_MILLION
-  const gas = volume * absoluteHumidity(ROOM_KELVIN, 1)
-  const wall = volume * WALL
+  const inOil = oilMass.value * OIL_ROWS[oil.value].saturated * PER_MILLION
+  const gas = volume.value * absoluteHumidity(ROOM_KELVIN, 1)
+  const wall = volume.value * WALL
   return { oil: inOil, gas, wall, all: inOil + gas + wall }
 }
 
@@ -67,7 +67,7 @@ function freeOf({ observations }: CleanupRecord): Range | undefined {
 /** Share of saturation of the oil as it was before any opening that is told. */
 function shareBefore(record: CleanupRecord, size: CircuitSize, side: Side): number {
   const { observations, repair, faults } = record
-  const row = OIL_ROWS[size.oil]
+  const row = OIL_ROWS[size.oil.value]
   if (repair.oilWater !== undefined) {
     const error = side === 'low' ? 1 - LAB_ERROR : side === 'high' ? 1 + LAB_ERROR : 1
     return Math.min((repair.oilWater * error) / row.saturated, 1)
@@ -105,14 +105,18 @@ export type WaterAsFound = {
  * Water that came in is the smaller of what the air could supply and what lies in equilibrium with its humidity
  * (handbook 06): a circuit that breathed for years holds no more than one that breathed for months.
  */
-export function waterAsFound(record: CleanupRecord, size: CircuitSize, side: Side): WaterAsFound {
+export function waterAsFound(
+  record: CleanupRecord,
+  size: CircuitSize,
+  side: Side,
+  exposure = exposureOf(record),
+): WaterAsFound {
   const capacity = capacityOf(size)
   const before = shareBefore(record, size, side) * capacity.all
-  const exposure = exposureOf(record)
   const { supply, entered } = exposure
     ? enteredBy(exposure, size, capacity, before, side)
     : { supply: 0, entered: 0 }
-  const free = ((freeOf(record)?.[side] ?? 0) * size.volume) / 1000
+  const free = ((freeOf(record)?.[side] ?? 0) * size.volume.value) / 1000
   const share = Math.min((before + entered) / capacity.all, 1)
   return {
     capacity,
@@ -121,7 +125,7 @@ export function waterAsFound(record: CleanupRecord, size: CircuitSize, side: Sid
     entered,
     free,
     share,
-    ppm: share * OIL_ROWS[size.oil].saturated,
+    ppm: share * OIL_ROWS[size.oil.value].saturated,
   }
 }
 
@@ -132,7 +136,7 @@ function enteredBy(
   before: number,
   side: Side,
 ): { supply: number; entered: number } {
-  const supply = fillings[side] * size.volume * absoluteHumidity(ROOM_KELVIN, humidity[side])
+  const supply = fillings[side] * size.volume.value * absoluteHumidity(ROOM_KELVIN, humidity[side])
   const room = Math.max(humidity[side] * capacity.all - before, 0)
   return { supply, entered: Math.min(supply, room) }
 }

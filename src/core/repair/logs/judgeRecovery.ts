@@ -1,3 +1,4 @@
+import type { Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import type { Recovery, WeightOut } from '../charge/recovery'
 import { weightOut } from '../charge/recovery'
@@ -44,8 +45,10 @@ export type RecoverySetup = {
   readonly depth?: Pick<Recovery['depth'], 'pascals' | 'shown'>
   /** kg */
   readonly cylinder?: Pick<Recovery['cylinder'], 'limit' | 'net'>
-  /** plate and lines, kg */
-  readonly expected?: number
+  /** plate and lines, kg; nothing is short or over against a guess */
+  readonly expected?: Known<number>
+  /** only a part is emptied: what comes out says nothing of the charge */
+  readonly isPart?: boolean
 }
 
 function riseAfter(pressures: readonly Look[], stop: number | undefined) {
@@ -63,7 +66,7 @@ function endTestOf(rise: ReturnType<typeof riseAfter>, stop: number | undefined)
 /** Judges a recovery log: depth, rise after the stop, the cylinder, what the weight says (handbook 07). */
 export function judgeRecovery(
   log: WorkLog,
-  { atmosphere, depth, cylinder, expected }: RecoverySetup,
+  { atmosphere, depth, cylinder, expected, isPart = false }: RecoverySetup,
 ): RecoveryJudged {
   const pressures = looksOf(log, 'circuitPressure', atmosphere)
   const weight = weighed(looksOf(log, 'cylinderWeight', atmosphere), log.head.marks ?? [], 'into-cylinder')
@@ -80,7 +83,7 @@ export function judgeRecovery(
   const fill = weight && cylinder ? inside / cylinder.limit : undefined
   const judged = limitOf(endTest, isDeep, rise?.seconds ?? 0, depth)
   const isOver = judged.limit === 'passed' && judged.missing.length === 0
-  const out = weight && isOver && expected ? weightOut(weight.moved, expected) : undefined
+  const out = weight && isOver && !isPart ? weightOut(weight.moved, expected) : undefined
   const shallow =
     endTest === 'holds' && isDeep === false ? ` It is not at its depth yet: ${depth?.shown}.` : ''
   return {

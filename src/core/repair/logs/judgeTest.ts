@@ -1,3 +1,4 @@
+import { computed, isAssumed, type Known } from '../../base/known/known'
 import { attempt } from '../../base/errors/orzoError'
 import { toKelvin } from '../../base/units/convert'
 import { UNITS } from '../../base/units/units'
@@ -7,6 +8,7 @@ import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
+import type { Range } from '../cleanup/exposure'
 import type { Plan } from '../plan/plan'
 import type { TestPressure } from '../plan/testPressure'
 import { minutesLeft } from './minutesLeft'
@@ -27,9 +29,12 @@ export type TestJudged = Verdict & {
   readonly hold: Hold | undefined
   /** s that the hold should last */
   readonly wanted: number
-  /** kg a year: smallest leak that this hold could have seen, and the one that it saw */
-  readonly leastSeen: number | undefined
-  readonly seen: number | undefined
+  /**
+   * kg a year, by the two sides of the inner volume: smallest leak that this hold could have seen, and the one that it saw;
+   * undefined where the inner volume is a guess
+   */
+  readonly leastSeen: LeakRange | undefined
+  readonly seen: LeakRange | undefined
   /** it was held below its test pressure */
   readonly isLow: boolean
 }
@@ -48,11 +53,14 @@ export type TestSetup = {
   /** Pa over the air, the last one is the target */
   readonly steps: readonly number[]
   /** lowest limit of what is connected, Pa over the air, and whose it is */
-  readonly limit?: Pick<TestPressure, 'limit' | 'of'>
+  readonly limit?: Pick<TestPressure, 'limit' | 'of'> & Partial<Pick<TestPressure, 'basis'>>
   /** what a leak is told by; unknown without a plan */
   readonly circuit?: {
-    /** inner volume, m3 */
-    readonly volume: number
+    /** inner volume, m3, on each side of its fill; no leak is told by a guess */
+    readonly volume: Known<number>
+    readonly volumeRange: Range
+    /** whether it is a larger circuit, which is held longer */
+    readonly isLarge: Known<boolean>
     readonly refrigerant: RefrigerantName
     /** Pa absolute at which the unit runs on its high side */
     readonly running: number
@@ -71,9 +79,13 @@ export function testSetup(
   return {
     atmosphere: siteAtmosphere(unit),
     steps: testPressure?.steps ?? [],
-    ...(testPressure ? { limit: { limit: testPressure.limit, of: testPressure.of } } : {}),
+    ...(testPressure
+      ? { limit: { limit: testPressure.limit, of: testPressure.of, basis: testPressure.basis } }
+      : {}),
     circuit: {
       volume: size.volume,
+      volumeRange: size.volumeRange,
+      isLarge: computed(size.volume.value > LARGE_VOLUME, size.chargeGuess),
       refrigerant,
       running: saturationPressure(refrigerant, 'bubble', RUNNING_KELVIN),
     },
@@ -83,21 +95,34 @@ export function testSetup(
 const psi = (pascals: number) => (pascals / UNITS.psia.si).toFixed(2)
 const minutes = (seconds: number) => Math.round(seconds / 60)
 
-/** kg a year of the hole that lets this much through; undefined where the table does not reach. */
-function asLeak(perSecond: number, { circuit, atmosphere }: TestSetup, inside: number) {
-  if (!circuit) return undefined
-  const { volume, refrigerant, running } = circuit
-  const seen = { throughput: throughputOf(volume, perSecond), inside, outside: atmosphere }
-  const leak = attempt(() => refrigerantLeak(seen, refrigerant, running, atmosphere))
+/** A leak, kg a year, on both sides of what the inner volume may be. */
+export type LeakRange = { readonly low: number; readonly high: number }
+
+/** kg a year of the hole that lets this much through; undefined where the table does not reach, or the volume is a guess. */
+function asLeak(
+  perSecond: number,
+  { circuit, atmosphere }: TestSetup,
+  inside: number,
+): LeakRange | undefined {
+  if (!circuit || isAssumed(circuit.volume)) return undefined
+  const { volumeRange, refrigerant, running } = circuit
+  const leakOf = (volume: number) => {
+    const seen = { throughput: throughputOf(volume, perSecond), inside, outside: atmosphere }
+    return refrigerantLeak(seen, refrigerant, running, atmosphere)
+  }
+  const leak = attempt(() => ({ low: leakOf(volumeRange.low), high: leakOf(volumeRange.high) }))
   return leak.ok ? leak.value : undefined
 }
 
-/** A mass a year as it is said in the trade. */
-export const leakText = (kg: number): string => {
-  const ounces = kg / UNITS.oz.si
-  return ounces < 32
-    ? `${Number(ounces.toPrecision(2))} oz a year`
-    : `${Number((ounces / 16).toPrecision(2))} lb a year`
+const LEAST_POUNDS = 32
+const twoDigits = (value: number) => Number(value.toPrecision(2)).toLocaleString('en-US')
+
+/** Masses a year as they are said in the trade: "4 to 10 lb a year". */
+export function leakText({ low, high }: LeakRange): string {
+  const [from, to] = [low / UNITS.oz.si, high / UNITS.oz.si]
+  const isSmall = to < LEAST_POUNDS
+  const [a, b] = isSmall ? [from, to] : [from / 16, to / 16]
+  return `${twoDigits(a)} to ${twoDigits(b)} ${isSmall ? 'oz' : 'lb'} a year`
 }
 
 type Figures = Omit<TestJudged, keyof Verdict>
@@ -169,6 +194,10 @@ function heldOf(log: WorkLog, pressures: readonly Look[], start: number | undefi
   return { inside: held[0]?.value, hold }
 }
 
+/** How long it is held: the longer time where nobody knows how large it is. Without a plan as a small one. */
+const holdSeconds = (circuit: TestSetup['circuit']): number =>
+  circuit && (circuit.isLarge.value || isAssumed(circuit.isLarge)) ? HOLD_LARGE : HOLD_SMALL
+
 /** Judges a pressure test: steps, settling, then the hold, corrected for temperature (handbook 07). @param now s of the log */
 export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudged {
   const { atmosphere, steps, circuit } = setup
@@ -183,7 +212,7 @@ export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudg
     nextStep: nextOf(setup, pressure === undefined ? -Infinity : pressure - atmosphere),
     settled: lastStep === undefined ? undefined : now - lastStep,
     hold,
-    wanted: (circuit?.volume ?? 0) > LARGE_VOLUME ? HOLD_LARGE : HOLD_SMALL,
+    wanted: holdSeconds(circuit),
     over: overLimit(log, pressures, setup),
   }
   const judged = {

@@ -1,3 +1,4 @@
+import { known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { fitDecay } from '../../physics/processes/decay'
 import { loadRefrigerants } from '../../physics/refrigerants/tables'
@@ -53,7 +54,7 @@ describe('a recovery judges itself', () => {
       isLimitedByHeat: false,
       state: 'room',
     },
-    expected: 3.4,
+    expected: known(3.4, 'plate', 'plate and lines'),
   } as unknown as Parameters<typeof judgeRecovery>[1]
   const log = (after: readonly number[], pounds = 7.5) =>
     workLog(
@@ -107,7 +108,8 @@ describe('a recovery judges itself', () => {
       },
       samples: samples(values),
     })
-    const judge = (each: WorkLog, isExact = false) => judgeCharge(each, 2, isExact, 101_325)
+    const judge = (each: WorkLog, isExact = false) =>
+      judgeCharge(each, { wanted: known(2, 'plate', 'plate'), isExact }, 101_325)
     expect(judge(log([20, 19.5, 19]))).toMatchObject({ limit: 'waiting', isShut: false })
     expect(judge(log([20, 19.5, 19])).left).toBeCloseTo(1, 6)
     const shut = log([20, 19, 18.01, 18.01], [{ seconds: 130, what: 'valve-shut' }])
@@ -125,7 +127,13 @@ describe('a pressure test judges itself', () => {
   const setup = {
     atmosphere: ATMOSPHERE,
     steps: [5, 25, 50, 220].map(psi),
-    circuit: { volume: 0.01, refrigerant: 'R-410A', running: psi(365) + ATMOSPHERE },
+    circuit: {
+      volume: known(0.01, 'measured', 'filled'),
+      volumeRange: { low: 0.008, likely: 0.01, high: 0.012 },
+      isLarge: known(false, 'measured', 'filled'),
+      refrigerant: 'R-410A',
+      running: psi(365) + ATMOSPHERE,
+    },
   } as const
   const log = (pressures: Column, temperatures: Column, marks: LogMark[]) =>
     workLog(
@@ -161,7 +169,9 @@ describe('a pressure test judges itself', () => {
   ] as const)('%s', (_name, pressures, temperatures, state, limit) => {
     const judged = judgeTest(log(pressures, temperatures, [{ seconds: 0, what: 'hold' }]), setup, 960)
     expect(judged).toMatchObject({ state, limit })
-    expect(judged.leastSeen! > 0).toBe(true)
+    expect(judged.leastSeen!.low).toBeGreaterThan(0)
+    // as 12 to 8: the sides of the inner volume
+    expect(judged.leastSeen!.high / judged.leastSeen!.low).toBeCloseTo(1.5, 9)
   })
   test('bled off after the hold, in the same log: that is no leak', () => {
     const marks: LogMark[] = [

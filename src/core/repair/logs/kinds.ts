@@ -17,7 +17,7 @@ import { pullLooks } from './judgePull'
 import type { RecoverySetup } from './judgeRecovery'
 import { type TestSetup, testSetup } from './judgeTest'
 import { answerForecast, type ForecastAnswer, type ForecastQuestion } from './pullForecast'
-import { coldestOf, pullGuess, quickerWays, usualPull } from './pumpSetup'
+import { coldestOf, pullBasis, pullGuess, quickerWays, usualPull } from './pumpSetup'
 import { pointsOf, type WorkLog } from './series'
 import { soundly, soundnessOf } from './soundness'
 import { type ChargeSetup, tellCharge } from './tellCharge'
@@ -31,7 +31,7 @@ import { type VacuumLimits, vacuumLimits } from './vacuumLimits'
 /** What of a plan a log is judged by. */
 type PlanOfLog = Pick<
   Plan,
-  'recovery' | 'size' | 'testPressure' | 'refrigerantPath' | 'policy' | 'contamination' | 'charge'
+  'recovery' | 'size' | 'testPressure' | 'refrigerantPath' | 'policy' | 'contamination' | 'charge' | 'staysIn'
 >
 
 /** What a log is judged by; what is missing is not known, and no verdict rests on it. */
@@ -140,11 +140,12 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         ? {
             depth: { pascals: facts.plan.recovery.depth.pascals, shown: facts.plan.recovery.depth.shown },
             cylinder: facts.plan.recovery.cylinder,
-            expected: facts.plan.recovery.expected,
+            ...(facts.plan.recovery.expected ? { expected: facts.plan.recovery.expected } : {}),
+            isPart: facts.plan.staysIn,
           }
         : {}),
     }),
-    judge: (log, setup, _given, { plan }) => tellRecovery(log, setup, plan?.recovery.sentences ?? []),
+    judge: (log, setup, _given, { plan }) => tellRecovery(log, setup, plan?.recovery),
   }),
   'pressure-test': defineLogKind<TestSetup>({
     name: 'Pressure test',
@@ -181,6 +182,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         answer: forecast,
         problem,
         ways: plan ? quickerWays(plan, pump).map(({ label }) => label) : [],
+        basis: plan ? pullBasis(plan, pump) : undefined,
         now: forecast ? (pullLooks(log, setup.atmosphere).at(-1)?.seconds ?? 0) : 0,
       }),
   }),
@@ -206,7 +208,9 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
     lapsesOn: [],
     context: (facts) => ({
       atmosphere: atmosphereOf(facts),
-      ...(facts.plan?.charge ? { wanted: facts.plan.charge.total } : {}),
+      ...(facts.plan?.charge?.total ? { wanted: facts.plan.charge.total } : {}),
+      ...(facts.plan?.charge ? { guess: facts.plan.charge.guess } : {}),
+      isPart: facts.plan?.staysIn === true,
       isExact: facts.plan?.charge?.isExact ?? false,
     }),
     judge: (log, setup) => tellCharge(log, setup),

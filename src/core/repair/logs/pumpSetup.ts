@@ -1,3 +1,4 @@
+import { assumed, type Basis, basisOf } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
@@ -50,7 +51,7 @@ export function pullGuess(
     .filter(({ id }) => id === 'boiled' || id === 'vacuum')
     .reduce((sum, { kg }) => sum + Math.abs(kg.likely), 0)
   return {
-    volume: size.volume,
+    volume: size.volume.value,
     temperature: coldestOf(pump),
     pump: { speed: pump.pumpFlow ? toSI(pump.pumpFlow) : PUMP_SPEED, ultimate: ULTIMATE },
     ways: waysOf(pump),
@@ -58,6 +59,14 @@ export function pullGuess(
     waterFactor: WATER_FACTOR,
   }
 }
+
+/** What a pull is foretold from: the plan's figures, and hoses and pump as they were written down. */
+export const pullBasis = (
+  { size, contamination }: Pick<Plan, 'size' | 'contamination'>,
+  pump: PumpSetup = {},
+): Basis =>
+  basisOf(size.volume, contamination.water.basis, pump.hose && pump.pumpFlow ? undefined : USUAL_SETUP)
+const USUAL_SETUP = assumed(undefined, 'hoses and pump as usual', 'pumpSetup')
 
 /** [memory] inside of a split of about three tons, m3: what a pull is foretold by where no plan tells it; its fit frees it. */
 const USUAL_VOLUME = 0.012

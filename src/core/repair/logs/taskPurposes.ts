@@ -2,20 +2,10 @@ import type { LogHead } from '../../record/records/log'
 import type { LogPurpose } from '../../record/readings/logPurposes'
 import type { StepRecord } from '../../record/records/step'
 import { passOf } from '../../record/job/passes'
-import type { TaskId } from '../plan/tasks/tasks'
+import { isTask, taskRow } from '../plan/tasks/tasks'
 
-/** The log that a task keeps. */
-const TASK_PURPOSES: { readonly [T in TaskId]?: LogPurpose } = {
-  recover: 'recovery',
-  recoverRest: 'recovery',
-  pressureTest: 'pressure-test',
-  evacuate: 'evacuation',
-  evacuatePart: 'evacuation',
-  evacuateWet: 'evacuation',
-  decayTest: 'decay',
-  weighIn: 'weigh-in',
-  letIn: 'weigh-in',
-}
+/** The log that a task keeps; null where it keeps none, or is a step of one's own. */
+const logOf = (task: string): LogPurpose | null => (isTask(task) ? taskRow(task).log : null)
 
 /** The logs of a pass of a task; one that names no step was kept when every task had one pass. */
 export const logsOfPass = (
@@ -28,11 +18,11 @@ export const logsOfPass = (
       (log.step === undefined &&
         log.purpose !== undefined &&
         passOf(step) === 1 &&
-        TASK_PURPOSES[step.task as TaskId] === log.purpose),
+        logOf(step.task) === log.purpose),
   )
 
 /** Whether a log belongs to a task that keeps logs of its purpose; one that names no step was kept with such a task. */
 export function isOfItsTask(steps: readonly StepRecord[], { step, purpose }: LogHead): boolean {
   const own = steps.find(({ id }) => id === step)
-  return own === undefined || TASK_PURPOSES[own.task as TaskId] === purpose
+  return own === undefined || logOf(own.task) === purpose
 }

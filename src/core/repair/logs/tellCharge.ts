@@ -1,16 +1,11 @@
 import { durationText } from '../../base/units/wall'
 import { kilograms, pounds } from '../../base/units/weightText'
-import { type ChargeJudged, judgeCharge } from './judgeCharge'
+import { aimOf, type ChargeJudged, judgeCharge, type WantedCharge } from './judgeCharge'
 import type { WorkLog } from './series'
-import type { FigureRow, Told } from './told'
+import { type FigureRow, markedRow, type Told } from './told'
 
 /** What a weigh-in is judged by; what no plan tells is not known. */
-export type ChargeSetup = {
-  readonly atmosphere: number
-  /** kg */
-  readonly wanted?: number
-  readonly isExact: boolean
-}
+export type ChargeSetup = WantedCharge & { readonly atmosphere: number }
 
 const LIQUID = 'Liquid into the liquid side; blends leave the cylinder as liquid, always.'
 /** [practice] a scale that drifts shows a rate below this, kg a minute. */
@@ -25,17 +20,28 @@ function rateRow({ isShut, weight, left, close }: ChargeJudged): FigureRow[] {
   return [{ ...row, note }]
 }
 
+/** What is still to go in; an aim by a guess is marked, and nothing is over or short against it. */
+function aimRows(setup: ChargeSetup, left: number | undefined): FigureRow[] {
+  const aim = aimOf(setup)
+  if (aim !== undefined && left !== undefined)
+    return [{ label: 'To go', value: pounds(left), note: `of ${pounds(aim)}` }]
+  const { wanted, isPart } = setup
+  return wanted && !isPart
+    ? [markedRow({ label: 'Aim by a guess', value: pounds(wanted.value) }, wanted)]
+    : []
+}
+
 /** A weigh-in with its figures. */
-export function tellCharge(log: WorkLog, { wanted, isExact, atmosphere }: ChargeSetup): Told {
-  const judged = judgeCharge(log, wanted, isExact, atmosphere)
+export function tellCharge(log: WorkLog, setup: ChargeSetup): Told {
+  const judged = judgeCharge(log, setup, setup.atmosphere)
   const { weight, left, limit, missing, sentence } = judged
   const first = 'Zero is what the scale shows at the first look.'
-  if (!weight) return { limit, missing, sentence, details: [first, LIQUID], figures: [] }
+  const asks = setup.isPart || aimOf(setup) !== undefined ? [] : ((setup.wanted ?? setup.guess)?.asks ?? [])
+  const told = { limit, missing, sentence, ...(asks.length > 0 ? { asks } : {}) }
+  if (!weight) return { ...told, details: [first, LIQUID], figures: [] }
   const isOnTheWay = limit === 'waiting'
   return {
-    limit,
-    missing,
-    sentence,
+    ...told,
     moved: weight.moved,
     details: [
       ...(isOnTheWay ? [LIQUID] : []),
@@ -44,9 +50,7 @@ export function tellCharge(log: WorkLog, { wanted, isExact, atmosphere }: Charge
     ],
     figures: [
       { label: 'Went in', value: pounds(weight.moved), note: kilograms(weight.moved) },
-      ...(left === undefined || wanted === undefined
-        ? []
-        : [{ label: 'To go', value: pounds(left), note: `of ${pounds(wanted)}` }]),
+      ...aimRows(setup, left),
       ...rateRow(judged),
     ],
   }

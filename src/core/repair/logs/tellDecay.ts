@@ -1,3 +1,4 @@
+import { isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { DECAY_CAUSES, type DecayFit } from '../../physics/processes/decay'
 import { decayLooks, judgeDecay, type KnownFit } from './judgeDecay'
@@ -10,7 +11,7 @@ import type { VacuumLimits } from './vacuumLimits'
 export type DecaySetup = {
   readonly atmosphere: number
   readonly limits: VacuumLimits
-  readonly volume?: number
+  readonly volume?: Known<number>
   /** Pa: no moisture stands above it */
   readonly ceiling: number
 }
@@ -18,7 +19,7 @@ export type DecaySetup = {
 const MICRON = UNITS.micron.si
 const WORDS = { tight: 'dry enough', leak: 'leak', moisture: 'moisture', both: 'both' } as const
 
-function fitFigures({ cause, likeliest, curve }: DecayFit, volume: number | undefined): FigureRow[] {
+function fitFigures({ cause, likeliest, curve }: DecayFit, volume: Known<number> | undefined): FigureRow[] {
   const rate = likeliest === 'leak' || likeliest === 'both' ? curve.rate : 0
   const rows: FigureRow[] = [
     {
@@ -27,10 +28,11 @@ function fitFigures({ cause, likeliest, curve }: DecayFit, volume: number | unde
       note: `likeliest ${WORDS[likeliest]}`,
     },
   ]
-  if (rate > 0 && volume !== undefined)
+  // what comes in is told by the inner volume, never by a guess at it
+  if (rate > 0 && volume && !isAssumed(volume))
     rows.push({
       label: 'Comes in',
-      value: `${Number(((rate / MICRON) * volume * 1000).toPrecision(2))} micron L/s`,
+      value: `${Number(((rate / MICRON) * volume.value * 1000).toPrecision(2))} micron L/s`,
     })
   return rows
 }

@@ -1,11 +1,12 @@
 import { fromKelvin } from '../../base/units/convert'
+import type { Basis } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { durationText } from '../../base/units/wall'
 import { boilingTemperature } from '../../physics/air/psychrometrics'
 import { judgePull, type PullJudged } from './judgePull'
 import type { ForecastAnswer } from './pullForecast'
 import type { WorkLog } from './series'
-import type { FigureRow, Told, Zone } from './told'
+import { type FigureRow, markedRow, type Told, type Zone } from './told'
 import type { VacuumLimits } from './vacuumLimits'
 
 /** What a pull is judged by. SI */
@@ -24,6 +25,8 @@ export type PullForetold = {
   readonly ways: readonly string[]
   /** s of the pull */
   readonly now: number
+  /** how what it was foretold from is known */
+  readonly basis?: Basis | undefined
 }
 
 const MICRON = UNITS.micron.si
@@ -96,7 +99,7 @@ function gaugeRows({ system, pump, boils }: PullJudged): FigureRow[] {
 export function tellPull(
   log: WorkLog,
   { limits, coldest, atmosphere }: PullSetup,
-  { answer, problem, ways, now }: PullForetold,
+  { answer, problem, ways, now, basis }: PullForetold,
 ): Told {
   const judged = judgePull(log, limits, coldest, atmosphere)
   const { limit, missing, sentence, state, boilsBelow } = judged
@@ -111,7 +114,10 @@ export function tellPull(
       ...(saves.length > 0 ? [`What would be quicker: ${saves.join('; ')}.`] : []),
       ...(problem ? [`△ No forecast: ${problem}`] : []),
     ],
-    figures: [...gaugeRows(judged), ...(told ? forecastFigures(told, now) : [])],
+    figures: [
+      ...gaugeRows(judged),
+      ...(told ? forecastFigures(told, now).map((row) => markedRow(row, basis)) : []),
+    ],
     levels: [
       { label: `target ${Math.round(target)}`, value: target },
       { label: 'water boils at the coldest place', value: boilsBelow / MICRON },

@@ -1,5 +1,7 @@
 import { fromPascals } from '../../base/units/convert'
 import { UNITS } from '../../base/units/units'
+import { isAssumed } from '../../base/known/known'
+import { type Recovery, unjudgedWeight } from '../charge/recovery'
 import { kilograms, pounds } from '../../base/units/weightText'
 import { judgeRecovery, type RecoveryJudged, type RecoverySetup } from './judgeRecovery'
 import type { WorkLog } from './series'
@@ -13,7 +15,7 @@ const CYLINDER: Readonly<Record<NonNullable<RecoveryJudged['fillState']>, readon
 
 function figuresOf(
   { pressure, weight, fill, rise }: RecoveryJudged,
-  { atmosphere, depth, expected }: RecoverySetup,
+  { atmosphere, depth, expected, isPart }: RecoverySetup,
 ): FigureRow[] {
   const rows: FigureRow[] = []
   if (pressure !== undefined)
@@ -23,7 +25,7 @@ function figuresOf(
       ...(depth ? { note: `to ${depth.shown}` } : {}),
     })
   if (weight) {
-    const of = expected ? ` of ${pounds(expected)}` : ''
+    const of = expected && !isPart && !isAssumed(expected) ? ` of ${pounds(expected.value)}` : ''
     rows.push({ label: 'Came out', value: pounds(weight.moved), note: `${kilograms(weight.moved)}${of}` })
     if (weight.rate !== undefined && !rise)
       rows.push({ label: 'Rate', value: `${pounds(weight.rate)} a min` })
@@ -39,17 +41,42 @@ function figuresOf(
   return rows
 }
 
-/** A recovery with its figures. @param sentences of the plan, told until the weight says something */
-export function tellRecovery(log: WorkLog, setup: RecoverySetup, sentences: readonly string[]): Told {
+/** What is said of a weight that is not judged. */
+const PART = 'A part only: what comes out of it says nothing of the charge.'
+
+/** What a recovery is told with beside its samples. */
+type RecoveryPlan = Pick<Recovery, 'sentences' | 'guess'>
+
+/** What is told of the weight: nothing that rests on a guess, but what would settle it. */
+function weightDetails(
+  { weight, out }: RecoveryJudged,
+  { expected, isPart }: RecoverySetup,
+  plan?: RecoveryPlan,
+) {
+  if (!weight || out) return []
+  if (isPart) return [PART]
+  const ask = plan && unjudgedWeight(expected, plan.guess)
+  return ask ? [ask] : []
+}
+
+/** A recovery with its figures. @param plan told until the weight says something */
+export function tellRecovery(log: WorkLog, setup: RecoverySetup, plan?: RecoveryPlan): Told {
   const judged = judgeRecovery(log, setup)
   const { limit, missing, sentence, weight, fillState, out } = judged
   const { depth, atmosphere } = setup
+  const isAsked = plan && !setup.isPart && unjudgedWeight(setup.expected, plan.guess) !== undefined
+  const asks = isAsked ? plan.guess.asks : []
   return {
     limit,
     missing,
     sentence,
     moved: weight?.moved,
-    details: [...(fillState ? CYLINDER[fillState] : []), ...(out ? [] : sentences)],
+    details: [
+      ...(fillState ? CYLINDER[fillState] : []),
+      ...weightDetails(judged, setup, plan),
+      ...(out ? [] : (plan?.sentences ?? [])),
+    ],
+    ...(asks.length > 0 ? { asks } : {}),
     figures: figuresOf(judged, setup),
     ...(depth ? { levels: [{ label: 'depth', value: fromPascals(depth.pascals, 'psig', atmosphere) }] } : {}),
   }

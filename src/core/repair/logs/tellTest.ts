@@ -1,4 +1,5 @@
 import { fromPascals } from '../../base/units/convert'
+import { askSentence, type Basis, isAssumed } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { judgeTest, leakText, SETTLE_SECONDS, type TestJudged, type TestSetup } from './judgeTest'
 import type { WorkLog } from './series'
@@ -38,6 +39,7 @@ function figuresOf(judged: TestJudged, { atmosphere, limit }: TestSetup): Figure
       label: 'Nitrogen',
       value: `${fromPascals(pressure, 'psig', atmosphere).toFixed(1)} psig`,
       ...(limit ? { note: `limit ${psi(limit.limit, 0)} psig, ${limit.of}` } : {}),
+      ...(limit?.basis && isAssumed(limit.basis) ? { assumed: limit.basis.from } : {}),
     })
   if (nextStep !== undefined) rows.push({ label: 'Next step', value: `${psi(nextStep, 0)} psig` })
   if (state === 'settling' && settled !== undefined)
@@ -50,15 +52,31 @@ function figuresOf(judged: TestJudged, { atmosphere, limit }: TestSetup): Figure
   return judged.over ? rows : [...rows, ...holdFigures(judged), ...leakFigures(judged)]
 }
 
+const LEAK_TOLD = 'the smallest leak that it could see is told'
+
+const askedLeak = (volume: Basis): string[] => {
+  const ask = askSentence(volume, LEAK_TOLD)
+  return ask ? [ask] : []
+}
+
+/** Why it is held for the longer time. */
+const longer = ({ hold, over }: TestJudged, { circuit }: TestSetup): string[] =>
+  circuit && hold && !over && isAssumed(circuit.isLarge)
+    ? ['Held for the longer time, as nobody knows how large the circuit is.']
+    : []
+
 /** A pressure test with its figures. @param now s of the log */
 export function tellTest(log: WorkLog, setup: TestSetup, now: number): Told {
   const judged = judgeTest(log, setup, now)
-  const { limit, missing, sentence, nextStep } = judged
+  const { limit, missing, sentence, nextStep, hold, over } = judged
+  const guessed = setup.circuit && isAssumed(setup.circuit.volume) ? setup.circuit.volume : undefined
+  const isAsked = guessed && hold && !over
   return {
     limit,
     missing,
     sentence,
-    details: [],
+    details: [...longer(judged, setup), ...(isAsked ? askedLeak(guessed) : [])],
+    ...(isAsked ? { asks: guessed.asks } : {}),
     figures: figuresOf(judged, setup),
     nextStep: nextStep === undefined ? undefined : nextStep / UNITS.psia.si,
     levels: setup.limit ? [{ label: 'limit', value: setup.limit.limit / UNITS.psia.si }] : [],

@@ -1,3 +1,4 @@
+import { assumed } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { loadRefrigerants } from '../../physics/refrigerants/tables'
 import type { LogMark } from '../../record/records/log'
@@ -129,7 +130,16 @@ describe('over the limit of what is connected (handbook 07)', () => {
   test('what is typed is warned of at once; the limit stands beside the steps', () => {
     expect(overWarning(psi(150) + AIR, setup)).toBeUndefined()
     expect(overWarning(psi(151) + AIR, setup)).toMatch(/⬣ 151 psig is over the limit/)
-    expect(limitSentence({ ...setup.limit, gauge: psi(140), isAssumed: true, steps: [], sentence: '' })).toBe(
+    expect(
+      limitSentence({
+        ...setup.limit,
+        gauge: psi(140),
+        isAssumed: true,
+        basis: assumed(undefined, 'a low side as usual', 'designPressures'),
+        steps: [],
+        sentence: '',
+      }),
+    ).toBe(
       'Never above 150 psig: low side of the plate, not on the plate: look it up. The test goes to 140 psig.',
     )
   })

@@ -1,7 +1,15 @@
+import type { EntryId } from '../../base/known/entries'
+import { type Basis, isAssumed } from '../../base/known/known'
 import type { LogVerdict } from '../../record/records/log'
 
 /** A figure that is shown large, with what it is beside. */
-export type FigureRow = { readonly label: string; readonly value: string; readonly note?: string }
+export type FigureRow = {
+  readonly label: string
+  readonly value: string
+  readonly note?: string
+  /** from what, where it rests on a guess */
+  readonly assumed?: readonly string[]
+}
 /** A line across the curve, in the unit of the first channel. */
 export type Level = { readonly label: string; readonly value: number }
 /** A band of the curve, in the unit of the first channel. */
@@ -19,6 +27,8 @@ export type Told = Verdict & {
   readonly zones?: readonly Zone[]
   /** by the scale, kg */
   readonly moved?: number | undefined
+  /** what would have to be entered for the verdict that is not drawn */
+  readonly asks?: readonly EntryId[]
   /** value of the next step, in the unit of the first channel */
   readonly nextStep?: number | undefined
 }
@@ -26,3 +36,7 @@ export type Told = Verdict & {
 /** Whether a verdict opens its gate: within its limit, and nothing is missing. */
 export const isOpening = ({ limit, missing }: Pick<Verdict, 'limit' | 'missing'>): boolean =>
   limit === 'passed' && missing.length === 0
+
+/** A row as a guess where what it is calculated from is one. */
+export const markedRow = (row: FigureRow, basis: Basis | undefined): FigureRow =>
+  basis && isAssumed(basis) ? { ...row, assumed: basis.from } : row

@@ -4,6 +4,7 @@ import type { SuspectId } from '../../diagnosis/faults/faults'
 import type { Policy } from '../../record/policy/policy'
 import type { VetoId } from '../../safety/vetoes'
 import { accessOf, isOfCompressor } from '../charge/access'
+import { isPartly } from './partly'
 import { chargeOf } from '../charge/charge'
 import type { CircuitReadings } from '../charge/circuitReadings'
 import { oilBalance } from '../charge/oilBalance'
@@ -50,6 +51,19 @@ export function chargeWork({
     choice,
   })
   const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
+  const access = accessOf(
+    {
+      unit,
+      faults,
+      contamination,
+      repair,
+      lowSideLeaks: holding.includes('low-side-leak'),
+      gasInside: holding.includes('gas-inside'),
+      isEmpty,
+    },
+    policy,
+  )
+  const isPart = isPartly({ access, isEmpty })
   // back to what the plate lists is the plate's own charge
   const base = {
     unit,
@@ -60,30 +74,21 @@ export function chargeWork({
     policy,
     readings,
     isConversion: path.path === 'convert',
+    isPart,
   }
   const asPlate = chargeOf({ ...base, refrigerant: unit.refrigerant, isConversion: false, dryers: [] })
   return {
     path,
-    access: accessOf(
-      {
-        unit,
-        faults,
-        contamination,
-        repair,
-        lowSideLeaks: holding.includes('low-side-leak'),
-        gasInside: holding.includes('gas-inside'),
-        isEmpty,
-      },
-      policy,
-    ),
+    access,
     recovery: recoveryOf({
       unit,
-      size,
       contamination,
       repair,
       closing,
       observations: record.observations,
       expected: asPlate.total,
+      guess: asPlate.guess,
+      isPart,
       isEmpty,
     }),
     charge: path.goesIn === undefined ? undefined : chargeOf({ ...base, refrigerant: path.goesIn }),
@@ -91,6 +96,7 @@ export function chargeWork({
       size,
       repair,
       changes: oilChanges,
+      changesBasis: cleanup.basis,
       refrigerant: path.goesIn ?? unit.refrigerant,
       isConversion,
       isCompressorChanged: isOfCompressor(faults),

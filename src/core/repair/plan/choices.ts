@@ -23,7 +23,6 @@ const LEAK_TASKS: Readonly<Record<LeakPlace, TaskId>> = {
   stem: 'repairStem',
   fitting: 'repairFitting',
 }
-export const LEAK_REPAIRS: readonly TaskId[] = ['repairLeak', ...Object.values(LEAK_TASKS)]
 
 /** What decides how a part is replaced. */
 export type Choosing = {

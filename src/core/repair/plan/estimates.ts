@@ -1,12 +1,10 @@
 import type { Minutes } from '../schedule/model'
 import type { Day } from '../../record/records/day'
+import type { TaskRole } from './tasks/row'
 import { type TaskId, taskRow } from './tasks/tasks'
 
 /** How hard it is to reach the unit: which part of its three points a task takes. */
 type Ease = NonNullable<Day['access']>
-
-/** Tasks whose time is the way and the place, not the work. */
-const BY_PLACE: readonly TaskId[] = ['setUp', 'gainAccess', 'closeUp', 'refit']
 
 /** A share of the way from one minute to another. */
 const between = (from: number, to: number, share: number) => Math.round(from + (to - from) * share)
@@ -25,9 +23,6 @@ const WORK_POINTS: Readonly<Record<Ease, Points>> = {
   usual: (minutes) => minutes,
   hard: ([low, likely, high]) => [between(low, likely, 0.5), likely, high],
 }
-/** What takes its time wherever it stands. */
-const FIXED: readonly TaskId[] = ['fireWatch', 'decayTest', 'evacuateWet', 'coolDown']
-
 const scaled = ([low, likely, high]: Minutes, factor: number): Minutes => [
   Math.max(1, Math.round(low * factor)),
   Math.max(1, Math.round(likely * factor)),
@@ -44,7 +39,6 @@ export type TaskMinutes = {
 type Timing = Pick<Day, 'access' | 'minutes' | 'earlier'>
 
 /** What fills or empties a volume: quick where only a part of the circuit was isolated. [practice] */
-const BY_VOLUME: readonly TaskId[] = ['pressureTest', 'evacuatePart', 'recoverRest']
 const PART_POINTS: Points = ([low, likely, high]) => [
   low,
   between(low, likely, 0.5),
@@ -61,12 +55,13 @@ export function minutesOf(
   isPart = false,
 ): TaskMinutes {
   const row = taskRow(id)
-  const ease = FIXED.includes(id) ? WORK_POINTS.usual : WORK_POINTS[access]
-  const quick: Points = isPart && BY_VOLUME.includes(id) ? PART_POINTS : (each) => each
+  const goesBy = (role: TaskRole) => row.roles.includes(role)
+  const ease = goesBy('time-fixed') ? WORK_POINTS.usual : WORK_POINTS[access]
+  const quick: Points = isPart && goesBy('time-by-volume') ? PART_POINTS : (each) => each
   const rest = row.unattended ? { unattended: quick(ease(row.unattended)) } : {}
   const typed = minutes?.[id]
   if (typed) return { handsOn: typed, ...rest, from: 'typed' }
-  const points = (BY_PLACE.includes(id) ? PLACE_POINTS : WORK_POINTS)[access]
+  const points = (goesBy('time-by-place') ? PLACE_POINTS : WORK_POINTS)[access]
   const own = points(row.handsOn)
   const learned = earlier?.[id]
   return learned

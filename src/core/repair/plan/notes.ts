@@ -1,3 +1,4 @@
+import { entriesText } from '../../base/known/entries'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
@@ -5,12 +6,14 @@ import { lowPressureAdvice } from '../../diagnosis/targets/lowPressureControl'
 import type { Charge } from '../charge/charge'
 import type { Recovery } from '../charge/recovery'
 import type { Approval } from './approval'
-import type { TaskFacts } from './planTasks'
+import type { NoteId } from './noteIds'
 import type { Proof } from './proofs'
+import { type TaskId, taskRow, usesFlame } from './tasks/tasks'
 import type { TestPressure } from './testPressure'
 import { weightText } from './weightText'
 
-type NoteFacts = {
+/** What notes are written from. */
+export type NoteFacts = {
   readonly unit: UnitPlate
   readonly charge: Charge | undefined
   readonly recovery: Recovery
@@ -47,33 +50,33 @@ const FEEDERS: Readonly<Record<Policy['feederTubes'], string>> = {
   braze: 'Sleeve and braze.',
 }
 
-/** Figures and answers of the policy that belong to a task. */
-export function notesOf(facts: NoteFacts): TaskFacts['notes'] {
-  const { unit, charge, recovery, test, proofs, approval, policy, isWet } = facts
-  const vacuum = [TARGETS[policy.vacuumTarget](isWet), ...(unit.metering === 'capillary' ? [BOTH_SIDES] : [])]
-  const first = proofs.filter(({ isFirst }) => isFirst)
-  const braze = [BRAZING[policy.brazingNitrogen]]
-  const advice = lowPressureAdvice(unit)
-  return {
-    recheck: [approval.sentence],
-    proveFirst: [...new Set(first.flatMap(({ missing }) => missing))],
-    recover: [`To ${recovery.depth.shown}.`],
-    recoverRest: [`To ${recovery.depth.shown}.`],
-    swapCompressor: braze,
-    swapCondensingUnit: braze,
-    swapValve: braze,
-    swapReversingValve: braze,
-    swapCapillary: braze,
-    repairFeeder: [FEEDERS[policy.feederTubes]],
-    pressureTest: test ? [test.sentence] : [],
-    evacuate: vacuum,
-    evacuatePart: vacuum,
-    evacuateWet: vacuum,
-    decayTest: [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
-    weighIn: [
-      ...(charge ? [`${weightText(charge.total)} of ${charge.refrigerant}.`] : []),
-      ...(hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
-    ],
-    setPressureControl: advice ? [advice] : [],
-  }
+/** What each note says on this job; nothing where it has nothing to say. */
+const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> = {
+  approval: ({ approval }) => [approval.sentence],
+  proof: ({ proofs }) => [
+    ...new Set(proofs.filter(({ isFirst }) => isFirst).flatMap(({ missing }) => missing)),
+  ],
+  depth: ({ recovery }) => [`To ${recovery.depth.shown}.`],
+  feeder: ({ policy }) => [FEEDERS[policy.feederTubes]],
+  'test-pressure': ({ test }) => (test ? [test.sentence] : []),
+  vacuum: ({ unit, policy, isWet }) => [
+    TARGETS[policy.vacuumTarget](isWet),
+    ...(unit.metering === 'capillary' ? [BOTH_SIDES] : []),
+  ],
+  decay: ({ policy, isWet }) => [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
+  charge: ({ charge }) => (charge ? [chargeNote(charge)] : []),
+  'water-coil': ({ unit }) => (hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
+  'low-pressure': ({ unit }) => [lowPressureAdvice(unit) ?? []].flat(),
 }
+
+/** The weight that goes in; nothing is told where the plate charge is not known, but what would tell it. */
+const chargeNote = ({ total, refrigerant, guess }: Charge): string =>
+  total
+    ? `${weightText(total.value)} of ${refrigerant}.`
+    : `The charge of ${refrigerant} is not known: enter ${entriesText(guess.asks)}; until then by what the metering device allows.`
+
+/** Figures and answers of the policy that belong to a task, and how nitrogen flows at its flame. */
+export const notesOf = (id: TaskId, facts: NoteFacts): string[] => [
+  ...(usesFlame(id) ? [BRAZING[facts.policy.brazingNitrogen]] : []),
+  ...taskRow(id).notes.flatMap((note) => NOTES[note](facts)),
+]

@@ -5,7 +5,7 @@ import type { Observations } from '../../record/readings/schema'
 import { CAUTIONS } from '../../safety/cautions'
 import { planOf } from './basis'
 import { REMEDIES } from './remedies'
-import { TASK_IDS, type TaskId, taskRow } from './tasks/tasks'
+import { TASK_IDS, type TaskId, taskRow, opensCircuit } from './tasks/tasks'
 
 const job = (observations: Observations = {}, unit: Partial<UnitPlate> = {}): KnownJob => ({
   ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
@@ -28,7 +28,7 @@ describe('order of work, handbook 01', () => {
       expect(list[1]).toMatch(/^confirm(Dead)?$/)
       expect(list.at(-1)).toBe('closeUp')
       expect(new Set(list).size).toBe(list.length)
-      const opening = list.filter((id) => taskRow(id).opens)
+      const opening = list.filter(opensCircuit)
       if (!list.includes('recover')) {
         expect(opening).toEqual([])
         return
@@ -161,7 +161,7 @@ describe('times', () => {
     ['repairStem', [10, 25, 60], undefined],
   ] as const)('%s', (id, handsOn, unattended) => {
     expect(taskRow(id).handsOn).toEqual(handsOn)
-    expect(taskRow(id).unattended).toEqual(unattended)
+    expect(taskRow(id).unattended).toEqual(unattended ?? null)
   })
   test('close up is cut in two: what is refitted while something runs, and what comes last', () => {
     const both = [taskRow('refit').handsOn, taskRow('closeUp').handsOn]

@@ -1,5 +1,6 @@
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import type { SuspectId } from '../../diagnosis/faults/faults'
+import { assumed, computed } from '../../base/known/known'
 import { toPascals } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { decided, decisionOn, unnamedNotes } from '../../record/job/decisions'
@@ -25,23 +26,24 @@ import { type CoreChange, coreChanges, placingOf } from '../cleanup/dryerPlacing
 import type { DryerChoice } from '../cleanup/dryers'
 import { type CleanupRecord, cleanupRecord } from '../cleanup/record'
 import { type Settling, settlingTests } from '../cleanup/settles'
+import { USUAL } from '../cleanup/usual'
 import type { WaterLedger } from '../cleanup/water'
 import { type Approval, approvalOf } from './approval'
 import { CAUSE_TASKS } from './causeTasks'
 import { chargeWork } from './chargeWork'
 import { chosenTasks } from './choices'
-import { notesOf } from './notes'
 import { nitrogenFor } from './parts/nitrogen'
 import { type PlanPart, planParts } from './parts/planParts'
-import { jointsOf, partsOfTasks } from './parts/taskParts'
-import { type PlanTask, planTasks, type TaskFacts } from './planTasks'
+import { guessedParts, jointsOf, partsOfTasks } from './parts/taskParts'
+import { type Bases, type PlanTask, planTasks, type TaskFacts } from './planTasks'
 import type { Proof } from './proofs'
 import { REMEDIES, type Remedy } from './remedies'
 import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
-import { type TaskId, usesFlame, VACUUMS } from './tasks/tasks'
+import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 import { type TestPressure, testPressureOf } from './testPressure'
-import { framed, heldWork, isPartly, openedWork } from './work'
+import { isPartly } from './partly'
+import { heldWork, openedWork } from './work'
 
 export type { PlanTask } from './planTasks'
 
@@ -55,6 +57,8 @@ export type Plan = {
   /** what is repaired; one or several decided faults */
   readonly faults: readonly SuspectId[]
   readonly opens: boolean
+  /** only a part is emptied: the charge stays in the receiver or round the isolated compressor */
+  readonly staysIn: boolean
   readonly contamination: Contamination & {
     readonly water: WaterLedger
     readonly acid: AcidLedger
@@ -171,7 +175,7 @@ const statesOf = (faults: readonly SuspectId[]): VetoId[] => [
   ...new Set(faults.flatMap((fault) => STATES_OF[fault] ?? [])),
 ]
 
-type Reckoned = ReturnType<typeof chargeWork>
+type ChargeFigures = ReturnType<typeof chargeWork>
 
 /** Everything that the graph and the parts are made of. */
 type Whole = {
@@ -180,7 +184,7 @@ type Whole = {
   readonly remedy: Remedy
   readonly record: CleanupRecord
   readonly cleanup: Cleanup
-  readonly reckoned: Reckoned
+  readonly figured: ChargeFigures
   readonly opens: boolean
   readonly isEmpty: boolean
   readonly holding: readonly VetoId[]
@@ -191,12 +195,12 @@ type Whole = {
 }
 
 /** What is inside or goes in burns. */
-const burnsIn = ({ job, reckoned, holding }: Whole): boolean =>
+const burnsIn = ({ job, figured, holding }: Whole): boolean =>
   holding.includes('flammable') ||
-  [job.unit.refrigerant, reckoned.path.goesIn].some((name) => name !== undefined && isFlammable(name))
+  [job.unit.refrigerant, figured.path.goesIn].some((name) => name !== undefined && isFlammable(name))
 
 function taskIds(whole: Whole): TaskId[] {
-  const { job, faults, remedy, record, cleanup, reckoned, opens, isEmpty, policy, proofs, approval } = whole
+  const { job, faults, remedy, record, cleanup, figured, opens, isEmpty, policy, proofs, approval } = whole
   const { repair, observations } = record
   const causes = faults.flatMap((fault) => causeWork(job, fault))
   const repairs = chosenTasks([...remedy.work, ...causes], {
@@ -208,8 +212,8 @@ function taskIds(whole: Whole): TaskId[] {
     ? openedWork({
         unit: job.unit,
         cleanup,
-        access: reckoned.access,
-        path: reckoned.path,
+        access: figured.access,
+        path: figured.path,
         policy,
         isEmpty,
         burnsInside: whole.holding.includes('flammable'),
@@ -226,15 +230,15 @@ function taskIds(whole: Whole): TaskId[] {
     ...work,
     'closeUp',
   ]
-  return framed(ids, repair.flueMoved === true)
+  return ids
 }
 
 /** The test, where the circuit is opened. */
-function testOf({ job, reckoned, cleanup, policy, isEmpty }: Whole): TestPressure {
+function testOf({ job, figured, cleanup, policy, isEmpty }: Whole): TestPressure {
   const dryers = cleanup.dryers.flatMap(({ chosen }) =>
     chosen ? [toPascals({ value: chosen.dryer.pressure, unit: 'psia' })] : [],
   )
-  return testPressureOf(job.unit, policy, isPartly({ access: reckoned.access, isEmpty }), dryers)
+  return testPressureOf(job.unit, policy, isPartly({ access: figured.access, isEmpty }), dryers)
 }
 
 /** Why nothing is bought yet: it is not proven, or the owner did not agree. */
@@ -246,8 +250,25 @@ function purchaseStopOf({ proofs, approval }: Whole): string | undefined {
   return approval.state === 'refused' ? 'the owner refused' : 'not before the owner agrees'
 }
 
+/** Joints of the tasks; the tubes of a header that nobody counted are a guess. */
+function jointsKnown({ record, job, cleanup }: Whole, ids: readonly TaskId[]) {
+  const { feederTubes } = record.repair
+  const joints = jointsOf(ids, feederTubes ?? USUAL.feederTubes, job.unit.oldDryer?.joint === 'flare')
+  const isGuess = feederTubes === undefined && ids.some((id) => taskRow(id).joints === 'as-feeder-tubes')
+  const guess = assumed(undefined, `${USUAL.feederTubes} feeder tubes`, 'feederTubes')
+  return computed(joints, cleanup.basis, isGuess ? guess : undefined)
+}
+
+/** How the figures are known by which tasks are planned. */
+const basesOf = ({ cleanup, figured }: Whole, test: TestPressure | undefined): Bases => ({
+  cleanup: cleanup.basis,
+  depth: figured.recovery.depth.basis,
+  ...(figured.charge ? { charge: figured.charge.total ?? figured.charge.guess } : {}),
+  ...(test ? { test: test.basis } : {}),
+})
+
 function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | undefined): PlanPart[] {
-  const { job, remedy, cleanup, reckoned, opens, isEmpty, record, day } = whole
+  const { job, remedy, cleanup, figured, opens, isEmpty, record, day } = whole
   const { size, dryers, contamination, water } = cleanup
   const ids = tasks.map(({ id }) => id)
   const flame = tasks.filter(({ id }) => usesFlame(id)).reduce((sum, { handsOn }) => sum + handsOn[1], 0)
@@ -255,13 +276,13 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
   const isTriple = ids.includes('evacuateWet')
   return planParts({
     parts: partsOfTasks(remedy.parts, ids),
+    guessed: guessedParts(remedy.parts, tasks),
     facts: {
       unit: job.unit,
       // nothing is matched to a refrigerant that may not go in
-      refrigerant: reckoned.path.goesIn,
-      oil: reckoned.oil.goesIn,
+      refrigerant: figured.path.goesIn,
+      oil: figured.oil.goesIn,
       tons: size.tons,
-      isTonsAssumed: job.unit.nominalTons === undefined,
       feederTubes: record.repair.feederTubes,
     },
     consumables:
@@ -269,20 +290,25 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
         ? {
             unit: job.unit,
             dryers,
-            oil: reckoned.oil,
-            charge: reckoned.charge,
-            path: reckoned.path,
-            recovery: reckoned.recovery,
+            oil: figured.oil,
+            charge: figured.charge,
+            path: figured.path,
+            recovery: figured.recovery,
             isEmpty,
-            staysIn: isPartly({ access: reckoned.access, isEmpty }),
-            nitrogen: nitrogenFor({
-              volume: size.volume,
-              sweeps: 1 + blows + (contamination.class === 'clean' ? 0 : water.work.sweeps),
-              flame,
-              test: test.gauge,
-              breaks: isTriple ? 2 : 0,
-            }),
-            joints: jointsOf(ids, record.repair.feederTubes, job.unit.oldDryer?.joint === 'flare'),
+            staysIn: isPartly({ access: figured.access, isEmpty }),
+            nitrogen: computed(
+              nitrogenFor({
+                volume: size.volume.value,
+                sweeps: 1 + blows + (contamination.class === 'clean' ? 0 : water.work.sweeps),
+                flame,
+                test: test.gauge,
+                breaks: isTriple ? 2 : 0,
+              }),
+              size.volume,
+              cleanup.basis,
+              test.basis,
+            ),
+            joints: jointsKnown(whole, ids),
           }
         : undefined,
     hold: purchaseStopOf(whole),
@@ -290,26 +316,28 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
   })
 }
 
-/** Graph, parts, rules and later visits of a plan whose figures are reckoned. */
+/** Graph, parts, rules and later visits of a plan whose figures are figured. */
 function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
-  const { job, holding, reckoned, opens, day, proofs } = whole
+  const { job, holding, figured, opens, day, proofs } = whole
   const test = opens ? testOf(whole) : undefined
   const facts: TaskFacts = {
     unit: job.unit,
     burns: burnsIn(whole),
-    isPart: isPartly({ access: reckoned.access, isEmpty: whole.isEmpty }),
+    isPart: isPartly({ access: figured.access, isEmpty: whole.isEmpty }),
     holding,
+    flueMoved: whole.record.repair.flueMoved === true,
     day,
-    notes: notesOf({
+    bases: basesOf(whole, test),
+    notes: {
       unit: job.unit,
-      charge: reckoned.charge,
-      recovery: reckoned.recovery,
+      charge: figured.charge,
+      recovery: figured.recovery,
       test,
       proofs,
       approval: whole.approval,
       policy: whole.policy,
       isWet: whole.cleanup.contamination.contents.wet,
-    }),
+    },
   }
   const tasks = planTasks(taskIds(whole), facts)
   return {
@@ -357,7 +385,7 @@ export function planRepair(input: PlanInput): Plan {
   const own = job.dryers.map(modelOf)
   const remedy = unionOf(faults)
   const { cleanup, opens } = openedFor({ record, policy, refrigerant, own }, remedy.opens, named.length > 0)
-  const reckoned = chargeWork({ unit, closing, faults, record, cleanup, readings, choice, holding, policy })
+  const figured = chargeWork({ unit, closing, faults, record, cleanup, readings, choice, holding, policy })
   const approval = approvalOf(day, oldestDecision(job))
   const { contamination, water, acid, dryers: chosen, need, size } = cleanup
   const dryers = chosen.map((each): PlannedDryer => ({
@@ -371,7 +399,7 @@ export function planRepair(input: PlanInput): Plan {
     remedy,
     record,
     cleanup,
-    reckoned,
+    figured,
     opens,
     isEmpty,
     holding,
@@ -383,6 +411,7 @@ export function planRepair(input: PlanInput): Plan {
   return {
     faults,
     opens,
+    staysIn: opens && isPartly({ access: figured.access, isEmpty }),
     contamination: {
       ...contamination,
       water,
@@ -396,11 +425,11 @@ export function planRepair(input: PlanInput): Plan {
     size,
     dryers,
     drops: readings.drops,
-    oil: reckoned.oil,
-    refrigerantPath: reckoned.path,
-    access: reckoned.access,
-    recovery: reckoned.recovery,
-    charge: opens ? reckoned.charge : undefined,
+    oil: figured.oil,
+    refrigerantPath: figured.path,
+    access: figured.access,
+    recovery: figured.recovery,
+    charge: opens ? figured.charge : undefined,
     policy,
     beforeLeaving: remedy.beforeLeaving,
     proofs: whole.proofs,

@@ -1,3 +1,4 @@
+import { type Basis, basisOf, isAssumed } from '../../base/known/known'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Day } from '../../record/records/day'
@@ -5,9 +6,11 @@ import { CAUTIONS, type CautionId, HAZARDS } from '../../safety/cautions'
 import type { VetoId } from '../../safety/vetoes'
 import { minutesOf, type TaskMinutes } from './estimates'
 import { ancestorsOf, graphOf, type GraphTask } from './graph'
-import { orderByVetoes } from './orderByVetoes'
-import type { Failure, TaskRow } from './tasks/row'
-import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
+import { orderByVetoes, type Step } from './orderByVetoes'
+import { framed } from './work'
+import { type NoteFacts, notesOf } from './notes'
+import type { Failure, FigureId, TaskRow } from './tasks/row'
+import { cautionsOf, opensCircuit, type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 
 /** A task of the plan: where it stands in the graph, what it takes, what can hurt, what must be shown, what if it fails. */
 export type PlanTask = GraphTask &
@@ -25,9 +28,20 @@ export type PlanTask = GraphTask &
     readonly sides?: 2
     /** figures of this job */
     readonly notes: readonly string[]
+    /** what it is planned by, where that is a guess */
+    readonly basis?: Basis
     /** what can be done while it runs by itself */
     readonly meanwhile: readonly TaskId[]
   }
+
+/** How each figure is known by which a task is planned. */
+export type Bases = { readonly [F in FigureId]?: Basis }
+
+/** What a task is planned by, where that is a guess. */
+function basisOfTask(id: TaskId, { bases }: Pick<TaskFacts, 'bases'>): Basis | undefined {
+  const basis = basisOf(...taskRow(id).restsOn.map((figure) => bases[figure]))
+  return isAssumed(basis) ? basis : undefined
+}
 
 export type TaskFacts = {
   readonly unit: UnitPlate
@@ -35,13 +49,17 @@ export type TaskFacts = {
   /** only a part of the circuit is emptied, tested and evacuated */
   readonly isPart: boolean
   readonly holding: readonly VetoId[]
+  /** a flue or gas line was moved for access */
+  readonly flueMoved: boolean
   readonly day: Day
-  /** figures of this job, by task */
-  readonly notes: { readonly [T in TaskId]?: readonly string[] }
+  /** what the notes of a task are written from; undefined where none are told */
+  readonly notes: NoteFacts | undefined
+  /** how the figures are known by which tasks are planned */
+  readonly bases: Bases
 }
 
 function cautionIds(id: TaskId, { unit, burns }: TaskFacts): CautionId[] {
-  const { cautions } = taskRow(id)
+  const cautions = cautionsOf(id)
   const ids: CautionId[] = [
     ...(burns ? (['flammable'] as const) : []),
     ...(hasWaterCoil(unit) && cautions.some((each) => each === 'recovery' || each === 'charging')
@@ -67,26 +85,46 @@ function meanwhileOf(graph: readonly GraphTask[]): Map<TaskId, TaskId[]> {
   )
 }
 
+/** The tasks with what stands round dead work and flames, in order. */
+const stepsOf = (ids: readonly TaskId[], { holding, flueMoved }: TaskFacts): Step[] =>
+  orderByVetoes(framed(ids, flueMoved), holding)
+
+/** The basis of what stands there only for tasks that are planned by a guess: a cover that one takes off, a watch after its flame. */
+function followingOf(ids: readonly TaskId[], facts: TaskFacts): Map<TaskId, Basis> {
+  const guessed = ids.filter((id) => basisOfTask(id, facts) !== undefined)
+  if (guessed.length === 0) return new Map()
+  const without = stepsOf(
+    ids.filter((id) => !guessed.includes(id)),
+    facts,
+  )
+  const basis = basisOf(...guessed.map((id) => basisOfTask(id, facts)))
+  const added = stepsOf(ids, facts).filter(({ id }) => !without.some((step) => step.id === id))
+  return new Map(added.map(({ id }) => [id, basis]))
+}
+
 /** The tasks as a graph, in an order in which each stands after what it waits for. */
 export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] {
-  const graph = graphOf(orderByVetoes(ids, facts.holding))
+  const graph = graphOf(stepsOf(ids, facts))
+  const following = followingOf(ids, facts)
   const meanwhile = meanwhileOf(graph)
   return graph.map((task): PlanTask => {
-    const { label, machine, opens, overWhen, fails } = taskRow(task.id)
+    const { label, machine, overWhen, fails } = taskRow(task.id)
+    const basis = basisOfTask(task.id, facts) ?? following.get(task.id)
     const hurts = cautionIds(task.id, facts)
     return {
       ...task,
       ...minutesOf(task.id, facts.day, facts.isPart),
       label,
       ...(machine ? { machine } : {}),
-      opens: opens === true,
+      opens: opensCircuit(task.id),
       flame: usesFlame(task.id),
       cautions: hurts.map((each) => CAUTIONS[each]),
       hazards: hurts.map((each) => HAZARDS[each]),
       ...(overWhen ? { overWhen } : {}),
       ...(fails ? { fails } : {}),
       ...(facts.unit.metering === 'capillary' && VACUUMS.includes(task.id) ? { sides: 2 } : {}),
-      notes: facts.notes[task.id] ?? [],
+      notes: facts.notes ? notesOf(task.id, facts.notes) : [],
+      ...(basis ? { basis } : {}),
       meanwhile: meanwhile.get(task.id) ?? [],
     }
   })

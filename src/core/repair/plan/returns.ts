@@ -1,14 +1,16 @@
+import { type Basis, basisOf } from '../../base/known/known'
 import type { CoreChange } from '../cleanup/dryerPlacing'
 import type { DryerChoice } from '../cleanup/dryers'
 import { planTasks, type PlanTask, type TaskFacts } from './planTasks'
 import type { TaskId } from './tasks/tasks'
-import { framed } from './work'
 
 /** A later visit that opens the circuit again: an opening of its own, with its own dryer, test and vacuum. */
 export type ReturnVisit = {
   /** hours after the first start */
   readonly hours: number
   readonly sentence: string
+  /** how what asks for it is known */
+  readonly basis: Basis
   readonly tasks: readonly PlanTask[]
 }
 
@@ -29,7 +31,7 @@ const ROUND: readonly TaskId[] = [
   'closeUp',
 ]
 
-type Changing = Pick<DryerChoice, 'place'> & { readonly changes: readonly CoreChange[] }
+type Changing = Pick<DryerChoice, 'place' | 'basis'> & { readonly changes: readonly CoreChange[] }
 
 /**
  * The visits on which cores are looked at and changed.
@@ -56,12 +58,14 @@ export function returnVisits(
     ]
     return {
       hours: at,
+      basis: basisOf(...due.map(({ basis }) => basis)),
       sentence: sentences.join('; '),
-      tasks: planTasks(framed(ids, false), {
+      tasks: planTasks(ids, {
         ...facts,
         isPart: false,
+        flueMoved: false,
         holding: facts.burns ? ['flammable'] : [],
-        notes: {},
+        notes: undefined,
       }),
     }
   })

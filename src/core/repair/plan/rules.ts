@@ -1,9 +1,22 @@
 import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { vetoesOf, type VetoId, VETO_IDS } from '../../safety/vetoes'
-import { LEAK_REPAIRS } from './choices'
 import { ancestorsOf, type GraphTask } from './graph'
 import { type Stage, stageAt } from './tasks/row'
-import { actsOf, taskEffects, type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
+import {
+  actsOf,
+  CHARGES,
+  COMPRESSORS,
+  opensCircuit,
+  playing,
+  RECOVERIES,
+  STARTS,
+  SWEEPS,
+  taskEffects,
+  type TaskId,
+  taskRow,
+  usesFlame,
+  VACUUMS,
+} from './tasks/tasks'
 
 /** A plan as its rules see it. */
 export type Ruled = {
@@ -31,12 +44,9 @@ type RuleRow = {
 }
 
 const has = ({ ids }: View, ...wanted: readonly TaskId[]) => wanted.some((id) => ids.includes(id))
-const RECOVERIES: readonly TaskId[] = ['recover', 'recoverRest']
 const EMPTYING: readonly TaskId[] = [...RECOVERIES, 'proveEmpty']
-const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
-const COMPRESSORS: readonly TaskId[] = ['swapCompressor', 'swapCondensingUnit']
-const CHARGES: readonly TaskId[] = ['weighIn', 'letIn']
-const PROOFS: readonly TaskId[] = ['confirm', 'confirmDead']
+const PROOFS = playing('proof')
+const LEAK_REPAIRS = playing('leak-repair')
 const DRYER: TaskId = 'swapLiquidDryer'
 
 /** All of the first are over before any of the second begins; those that are not in the plan do not count. */
@@ -129,7 +139,7 @@ const RULES: readonly RuleRow[] = [
       inOrder(view, ['pressureTest', 'bubbleJoints'], VACUUMS) &&
       inOrder(view, VACUUMS, ['decayTest']) &&
       inOrder(view, ['decayTest'], CHARGES) &&
-      inOrder(view, CHARGES, ['settle']) &&
+      inOrder(view, CHARGES, STARTS) &&
       [['pressureTest'], VACUUMS, ['decayTest'], CHARGES].every((any) => has(view, ...(any as TaskId[]))),
   },
   {
@@ -170,7 +180,7 @@ const RULES: readonly RuleRow[] = [
     holds: (view) => {
       const dead = view.ids.filter((id) => {
         const row = taskRow(id)
-        const isWork = row.opens || usesFlame(id) || row.cautions.includes('shock')
+        const isWork = row.effects.opens || usesFlame(id) || row.cautions.includes('shock')
         return isWork && id !== 'lockOut' && isLockedIn(stageOf(view, id))
       })
       return (
@@ -211,7 +221,7 @@ function viewOf(plan: Ruled): View {
   return {
     ...plan,
     ids,
-    opening: ids.filter((id) => taskRow(id).opens),
+    opening: ids.filter(opensCircuit),
     isBefore: (first, second) => ancestors.get(second)?.has(first) === true,
   }
 }

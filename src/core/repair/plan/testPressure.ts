@@ -1,3 +1,4 @@
+import { assumed, type Basis, basisOf, isAssumed, known } from '../../base/known/known'
 import { fromPascals, toKelvin, toPascals } from '../../base/units/convert'
 import type { PressureUnit } from '../../base/units/units'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
@@ -12,8 +13,9 @@ export type TestPressure = {
   readonly limit: number
   /** whose limit it is */
   readonly of: string
-  /** the plate says nothing: a common value, to be looked up */
+  /** assumed where the plate says nothing: a common value, to be looked up */
   readonly isAssumed: boolean
+  readonly basis: Basis
   /** pressures at which one stops and listens, Pa over the air */
   readonly steps: readonly number[]
   readonly sentence: string
@@ -27,12 +29,15 @@ const NEAR = 0.95
 const MODERATE = psi(200)
 
 /** [practice] handbook 07: what is put in where the plate says nothing; small splits of the dense refrigerants take more. */
-const USUAL = { old: { low: psi(150), high: psi(250) }, dense: { low: psi(250), high: psi(400) } } as const
+export const USUAL_LIMITS = {
+  old: { low: psi(150), high: psi(250) },
+  dense: { low: psi(250), high: psi(400) },
+} as const
 /** Saturation at 104 F above which a refrigerant counts as dense: R-410A, R-32, R-454B. */
 const DENSE = psi(300)
 const AT_104 = toKelvin({ value: 104, unit: 'F' })
 const usualOf = ({ refrigerant }: UnitPlate) =>
-  saturationPressure(refrigerant, 'bubble', AT_104) > DENSE ? USUAL.dense : USUAL.old
+  saturationPressure(refrigerant, 'bubble', AT_104) > DENSE ? USUAL_LIMITS.dense : USUAL_LIMITS.old
 
 /** [practice] a gauge errs by this much; the day may warm by 10 F until it is read again (handbook 07). */
 const GAUGE_ERROR = psi(1)
@@ -41,7 +46,7 @@ const WARMING = 10 / 1.8 / 297
 const safeBelow = (limit: number, atmosphere: number) =>
   (limit - GAUGE_ERROR - WARMING * atmosphere) / (1 + WARMING)
 
-type Section = { readonly of: string; readonly limit: number; readonly isAssumed: boolean }
+type Section = { readonly of: string; readonly limit: number; readonly basis: Basis }
 
 function plateLimit({ designPressures }: UnitPlate, side: 'high' | 'low'): number | undefined {
   const written = designPressures?.[side]
@@ -57,8 +62,12 @@ function sections(unit: UnitPlate, isPart: boolean, dryers: readonly Section[]):
   const side = (name: 'high' | 'low'): Section => {
     const limit = plateLimit(unit, name)
     return limit === undefined
-      ? { of: `${name} side, usual for ${unit.refrigerant}`, limit: usual[name], isAssumed: true }
-      : { of: `${name} side of the plate`, limit, isAssumed: false }
+      ? {
+          of: `${name} side, usual for ${unit.refrigerant}`,
+          limit: usual[name],
+          basis: assumed(undefined, `a ${name} side as usual for ${unit.refrigerant}`, 'designPressures'),
+        }
+      : { of: `${name} side of the plate`, limit, basis: known(undefined, 'plate', 'design pressures') }
   }
   // behind a shut receiver valve stands the low side alone
   return [side('low'), ...(isPart ? [] : [side('high')]), ...dryers]
@@ -78,7 +87,11 @@ export function testPressureOf(
   isPart: boolean,
   dryers: readonly number[],
 ): TestPressure {
-  const parts = dryers.map((limit): Section => ({ of: 'the new dryer', limit, isAssumed: false }))
+  const parts = dryers.map((limit): Section => ({
+    of: 'the new dryer',
+    limit,
+    basis: known(undefined, 'plate', 'the dryer'),
+  }))
   const all = sections(unit, isPart, parts)
   const lowest = all.reduce((a, b) => (b.limit < a.limit ? b : a))
   const most = safeBelow(lowest.limit, siteAtmosphere(unit))
@@ -90,8 +103,10 @@ export function testPressureOf(
     gauge,
     limit: lowest.limit,
     of: lowest.of,
-    isAssumed: lowest.isAssumed,
+    isAssumed: isAssumed(lowest.basis),
+    // a guess that is not the lowest decides as well: it would be, were it lower
+    basis: basisOf(...all.map(({ basis }) => basis)),
     steps: [...steps, gauge],
-    sentence: `${[...steps, gauge].map((each) => fromPascals(each, 'psia').toFixed(0)).join(', ')} psig; limit ${shown(lowest.limit)}, ${lowest.of}${lowest.isAssumed ? ': not on the plate, look it up' : ''}.`,
+    sentence: `${[...steps, gauge].map((each) => fromPascals(each, 'psia').toFixed(0)).join(', ')} psig; limit ${shown(lowest.limit)}, ${lowest.of}${isAssumed(lowest.basis) ? ': not on the plate, look it up' : ''}.`,
   }
 }

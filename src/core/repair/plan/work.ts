@@ -4,8 +4,9 @@ import type { Policy } from '../../record/policy/policy'
 import type { AccessChoice } from '../charge/access'
 import type { RefrigerantPath } from '../charge/refrigerantPath'
 import type { Cleanup } from '../cleanup/cleanup'
+import { isPartly } from './partly'
 import { stageAt } from './tasks/row'
-import { type TaskId, taskRow, usesFlame } from './tasks/tasks'
+import { METERING_CHANGES, opensCircuit, RECOVERIES, type TaskId, taskRow, usesFlame } from './tasks/tasks'
 
 /** What decides the work round a repair. */
 export type WorkFacts = {
@@ -29,10 +30,6 @@ const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> 
   'pump-down': ['pumpDown', 'recoverRest'],
   isolate: ['isolateCompressor', 'recoverRest', 'openValves'],
 }
-
-/** Only a part is emptied, tested and evacuated: the charge stays in the receiver or round the isolated compressor. */
-export const isPartly = ({ access, isEmpty }: Pick<WorkFacts, 'access' | 'isEmpty'>): boolean =>
-  access.chosen !== 'recover-all' && !isEmpty
 
 function vacuumTask({ cleanup, policy, ...facts }: WorkFacts): TaskId {
   if (cleanup.contamination.triple || policy.evacuation === 'always-triple') return 'evacuateWet'
@@ -58,13 +55,6 @@ const METERING_TASKS: Readonly<Record<UnitPlate['metering'], readonly [cleaned: 
   'fixed-orifice': ['swapOrifice', 'swapOrifice'],
   capillary: ['swapCapillary', 'swapCapillary'],
 }
-const CHANGES_METERING: readonly TaskId[] = [
-  'swapValve',
-  'swapValveFlare',
-  'swapHeader',
-  'swapOrifice',
-  'swapCapillary',
-]
 
 /**
  * What debris, wax or a burnout asks of the metering device: debris or wax never comes out of a capillary again; a valve is cleaned, or
@@ -74,7 +64,7 @@ function meteringWork({ cleanup, unit, policy, repairs }: WorkFacts): TaskId[] {
   const { contents } = cleanup.contamination
   const isDirty = contents.debris || contents.wax || contents.acid === 'strong'
   const [cleaned, changed] = METERING_TASKS[unit.metering]
-  if (!isDirty || repairs.some((id) => CHANGES_METERING.includes(id))) return []
+  if (!isDirty || repairs.some((id) => METERING_CHANGES.includes(id))) return []
   const isChanged = policy.valveChange === 'always' && repairs.includes('swapCompressor')
   return [isChanged ? changed : cleaned]
 }
@@ -118,9 +108,9 @@ const START = stageAt('start')
 
 /** Dead work from the lock on to the start. */
 const isDead = (id: TaskId): boolean => {
-  const { stage, cautions, opens } = taskRow(id)
+  const { stage, cautions } = taskRow(id)
   const at = stageAt(stage)
-  return at >= LOCK && at < START && (opens === true || usesFlame(id) || cautions.includes('shock'))
+  return at >= LOCK && at < START && (opensCircuit(id) || usesFlame(id) || cautions.includes('shock'))
 }
 
 /**
@@ -128,7 +118,7 @@ const isDead = (id: TaskId): boolean => {
  * taken out of a circuit that is emptied; a flue that was moved is checked.
  */
 export function framed(ids: readonly TaskId[], flueMoved: boolean): TaskId[] {
-  const isEmptied = ids.some((id) => id === 'recover' || id === 'recoverRest')
+  const isEmptied = ids.some((id) => RECOVERIES.includes(id))
   const kept = ids.filter((id) => !(id === 'removeExcess' && isEmptied))
   const isLocked = kept.some(isDead)
   return [

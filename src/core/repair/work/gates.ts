@@ -15,7 +15,19 @@ import { isOfItsTask } from '../logs/taskPurposes'
 import { LOG_KINDS } from '../logs/kinds'
 import { isOpening } from '../logs/told'
 import type { Verdicts } from '../logs/verdicts'
-import { actsOf, effectsOf, isTask, type TaskId, taskRow, usesFlame, VACUUMS } from '../plan/tasks/tasks'
+import {
+  actsOf,
+  CHARGES,
+  effectsOf,
+  isTask,
+  RECOVERIES,
+  STARTS,
+  SWEEPS,
+  type TaskId,
+  taskRow,
+  usesFlame,
+  VACUUMS,
+} from '../plan/tasks/tasks'
 import { FIRST_START } from './firstStart'
 import { stillOff, takenOffList } from './takenOff'
 
@@ -117,10 +129,6 @@ export function bubblesThatCount(scene: {
   return lapsedBy(scene, LOG_KINDS['pressure-test'].lapsesOn, at) === undefined ? at : undefined
 }
 
-const SWEEPS: readonly TaskId[] = ['sweep', 'sweepFlammable']
-const CHARGES: readonly TaskId[] = ['weighIn', 'letIn']
-const EMPTIES: readonly TaskId[] = ['recover', 'recoverRest']
-
 /** When the unit first ran again. */
 const startedAt = ({ job }: WorkScene) => job.repair?.startedAt
 
@@ -141,10 +149,10 @@ const has = ({ tasks }: WorkScene, ids: readonly TaskId[]) => tasks.some(({ id }
 /** What is still missing for each gate; nothing where it is open. */
 const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string[]>> = {
   'not-recovered': (scene) => {
-    if (isDone(scene, 'proveEmpty') || !has(scene, EMPTIES)) return []
+    if (isDone(scene, 'proveEmpty') || !has(scene, RECOVERIES)) return []
     return [
       ...missingOf(scene, 'recovery'),
-      ...(anyDone(scene, EMPTIES) ? [] : ['the recovery ticked as done']),
+      ...(anyDone(scene, RECOVERIES) ? [] : ['the recovery ticked as done']),
     ]
   },
   'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
@@ -187,8 +195,8 @@ function workActs(task: Pick<PlanTask, 'id' | 'opens'>): WorkAct[] {
     [usesFlame(task.id), 'flame'],
     [VACUUMS.includes(task.id), 'evacuate'],
     [CHARGES.includes(task.id), 'charge'],
-    [task.id === 'settle', 'first-start'],
-    [task.id === 'closeUp', 'close'],
+    [STARTS.includes(task.id), 'first-start'],
+    [taskRow(task.id).roles.includes('close'), 'close'],
   ]
   return acts.filter(([does]) => does).map(([, act]) => act)
 }

@@ -1,11 +1,12 @@
 import type { StepRecord } from '../../record/records/step'
 import { CAUTIONS, HAZARDS } from '../../safety/cautions'
 import type { PlanTask } from '../plan/planTasks'
-import { isTask, type TaskId, taskRow, usesFlame } from '../plan/tasks/tasks'
+import { cautionsOf, isTask, opensCircuit, type TaskId, taskRow, usesFlame } from '../plan/tasks/tasks'
 
 /** A task that no plan places, with what its row alone tells. */
 function taskAlone(id: TaskId): PlanTask {
-  const { label, stage, handsOn, unattended, machine, opens, overWhen, cautions } = taskRow(id)
+  const { label, stage, handsOn, unattended, machine, overWhen } = taskRow(id)
+  const cautions = cautionsOf(id)
   return {
     id,
     stage,
@@ -13,7 +14,7 @@ function taskAlone(id: TaskId): PlanTask {
     handsOn,
     ...(unattended ? { unattended } : {}),
     ...(machine ? { machine } : {}),
-    opens: opens === true,
+    opens: opensCircuit(id),
     flame: usesFlame(id),
     after: [],
     alongside: [],

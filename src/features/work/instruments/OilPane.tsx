@@ -11,13 +11,19 @@ export function OilPane({ job, change, answer }: InstrumentProps) {
   return (
     <Box component="section" aria-label="Oil" sx={{ display: 'grid', gap: 1 }}>
       <Figures>
-        <Figure label="On the plate" value={fluidOunces(oil.plate)} note={oil.goesIn} />
         <Figure
-          label="Goes back"
-          value={fluidOunces(oil.refill)}
+          label="On the plate"
+          value={fluidOunces(oil.plate.value)}
+          note={oil.goesIn}
+          basis={oil.plate}
+        />
+        <Figure
+          label="Refill"
+          value={fluidOunces(oil.refill.value)}
+          basis={oil.refill}
           note={oil.isMeasured ? 'as it came out' : 'likely, not measured yet'}
         />
-        <Figure label="Stays in the circuit" value={fluidOunces(oil.left)} />
+        <Figure label="Stays in the circuit" value={fluidOunces(oil.left.value)} basis={oil.left} />
         {oil.strokes !== undefined && <Figure label="Strokes of the pump" value={String(oil.strokes)} />}
       </Figures>
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>

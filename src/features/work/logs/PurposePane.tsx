@@ -9,6 +9,7 @@ import { countOf } from '@/core/record/logs/samples'
 import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import { Figure, Figures } from '@/ui/Figure'
+import { AskEntries } from '../../shared/unit/entryFields'
 import { HandEntry } from './HandEntry'
 import { LogChart } from './LogChart'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
@@ -75,8 +76,14 @@ function Said(props: SaidProps) {
       )}
       {view && (
         <Figures>
-          {view.figures.map(({ label, value, note }) => (
-            <Figure key={label} label={label} value={value} {...(note ? { note } : {})} />
+          {view.figures.map(({ label, value, note, assumed }) => (
+            <Figure
+              key={label}
+              label={label}
+              value={value}
+              {...(note ? { note } : {})}
+              basis={assumed && { source: 'assumed', from: assumed, asks: [] }}
+            />
           ))}
         </Figures>
       )}
@@ -134,6 +141,7 @@ export function PurposePane(props: PurposeProps) {
     >
       {wrong && <Alert severity="error">{wrong}</Alert>}
       <Said view={view} log={log} verdicts={props.verdicts} />
+      <AskEntries job={props.job} change={props.change} asks={view?.asks ?? []} />
       {!view && work.watching.status === 'connected' && <Now purpose={purpose} work={work} />}
       {isTyping && (
         <TextField

@@ -1,4 +1,3 @@
-import type { TaskId } from '../tasks/tasks'
 import type { MatchId } from './match'
 
 /** A part of the repair: how it is matched, what comes with it, what is done with it. */
@@ -7,8 +6,6 @@ type PartRow = {
   readonly match: readonly MatchId[]
   /** what it drags along */
   readonly drags?: readonly string[]
-  /** tasks that cannot begin without it; the check before the pressure test where none is named */
-  readonly needs?: readonly TaskId[]
   /** only where the power has one phase */
   readonly singlePhase?: true
   /** bought to order: days until it is in hand [practice] */
@@ -26,158 +23,134 @@ const PARTS = {
     label: 'expansion valve',
     match: VALVE_MATCH,
     drags: VALVE_DRAGS,
-    needs: ['swapValve', 'swapValveFlare', 'swapHeader'],
     days: 1,
   },
   'electronic-valve': {
     label: 'electronic expansion valve or its motor, driver and sensors by what fails',
     match: ['refrigerant', 'capacity', 'connections', 'coilVolts'],
     drags: ['gaskets'],
-    needs: ['swapValve', 'swapValveFlare'],
     days: 3,
   },
   distributor: {
     label: 'distributor with feeder tubes of equal length',
     match: ['tubes', 'lineSize', 'capacity'],
     drags: ['expansion-valve'],
-    needs: ['swapHeader'],
     days: 3,
   },
   orifices: {
     label: 'orifices of the plate size, seals',
     match: ['orifice'],
     drags: ['gaskets'],
-    needs: ['swapOrifice'],
     days: 1,
   },
   capillary: {
     label: 'capillary of the same bore and length',
     match: ['bore', 'length'],
     drags: ['capillary-cutter'],
-    needs: ['swapCapillary'],
   },
   compressor: {
     label: 'compressor',
     match: ['capacity', 'volts', 'phase', 'hertz', 'refrigerant', 'oil', 'connections', 'amps'],
     drags: ['run-capacitor', 'contactor', 'feet'],
-    needs: ['swapCompressor'],
     days: 2,
   },
   'scroll-kit': {
     label: 'kit for piston to scroll: piping, feet, wire ends',
     match: ['connections'],
     drags: ['start-gear'],
-    needs: ['pistonToScroll'],
     days: 2,
   },
   'condensing-unit': {
     label: 'condensing unit',
     match: ['capacity', 'refrigerant', 'volts', 'phase', 'hertz', 'connections', 'amps'],
     drags: ['contactor'],
-    needs: ['swapCondensingUnit'],
     days: 5,
   },
   'reversing-valve': {
     label: 'reversing valve of the same tons and pattern',
     match: ['capacity', 'pattern', 'connections', 'refrigerant'],
     drags: ['reversing-valve-coil'],
-    needs: ['swapReversingValve'],
     days: 2,
   },
   'reversing-valve-coil': {
     label: 'coil of the reversing valve',
     match: ['coilVolts', 'shape'],
-    needs: ['swapValveCoil'],
     days: 1,
   },
   solenoid: {
     label: 'liquid solenoid valve with coil, or its kit',
     match: ['connections', 'coilVolts', 'capacity'],
-    needs: ['swapSolenoid'],
     days: 1,
   },
   'head-pressure-valve': {
     label: 'head pressure control valve of the same setting',
     match: LINE_VALVE,
-    needs: ['swapLineValve'],
     days: 2,
   },
   'service-valve': {
     label: 'service valve of the same size',
     match: ['connections', 'ports'],
-    needs: ['swapLineValve'],
     days: 1,
   },
   'check-valve': {
     label: 'check valve, or the metering device that holds it',
     match: ['connections'],
-    needs: ['swapLineValve'],
     days: 1,
   },
   'fusible-plug': { label: 'fusible plug', match: ['opensAt', 'thread'], days: 1 },
-  'line-piece': { label: 'line piece and couplings', match: ['lineSize'], needs: ['clearLine'] },
+  'line-piece': { label: 'line piece and couplings', match: ['lineSize'] },
   'equaliser-tube': { label: 'equaliser tube and nuts', match: ['lineSize'] },
   'leak-parts': { label: 'parts for the leak, when found', match: ['lineSize'] },
   'low-pressure-switch': {
     label: 'low-pressure switch',
     match: ['setting', 'connections'],
-    needs: ['fitLowPressureSwitch'],
   },
   'terminal-kit': {
     label: 'plug, lead ends and terminal repair parts',
     match: ['shape'],
     drags: ['terminal-cover'],
-    needs: ['swapPlug'],
     days: 1,
   },
   'fan-motor': {
     label: 'fan motor, blade and capacitor by the plate',
     match: ['motor', 'volts', 'phase'],
-    needs: ['swapFanMotor', 'restoreAirflow'],
     days: 1,
   },
   'crankcase-heater': {
     label: 'crankcase heater',
     match: ['watts', 'volts', 'shape'],
-    needs: ['swapHeater', 'swapGroundedHeater'],
     days: 1,
   },
   contactor: {
     label: 'contactor',
     match: ['poles', 'amps', 'coilVolts'],
-    needs: ['swapContactor', 'rewire'],
   },
   'run-capacitor': {
     label: 'run capacitor',
     match: ['microfarad', 'capacitorVolts'],
-    needs: ['rewire', 'swapStartGear'],
     singlePhase: true,
   },
   'start-gear': {
     label: 'start gear by the plate',
     match: ['microfarad', 'capacitorVolts'],
-    needs: ['swapStartGear', 'rewire'],
   },
   control: {
     label: 'switch, thermostat or board by what is open',
     match: ['volts', 'setting'],
-    needs: ['swapControl', 'checkControls'],
   },
   'defrost-control': {
     label: 'defrost control, termination sensor or heater by what fails',
     match: ['volts', 'watts'],
-    needs: ['swapControl', 'checkControls'],
     days: 1,
   },
-  wire: { label: 'wire, ties, sleeve', match: ['wireGauge'], needs: ['repairLead'] },
+  wire: { label: 'wire, ties, sleeve', match: ['wireGauge'] },
   fuses: { label: 'fuses or wire by what fails', match: ['amps'] },
   filter: { label: 'air filter, belt', match: ['shape'] },
   indicator: {
     label: 'moisture indicator of the line size',
     match: ['connections'],
-    needs: ['fitIndicator'],
   },
-  'screen-kit': { label: 'screen and gaskets, or the valve', match: ['connections'], needs: ['cleanScreen'] },
+  'screen-kit': { label: 'screen and gaskets, or the valve', match: ['connections'] },
   'access-cores': { label: 'valve cores, caps and seals', ...CHEAP },
   'core-tool': { label: 'core tool', ...CHEAP },
   gaskets: { label: 'new gaskets and seals of the valve', ...CHEAP },

@@ -1,3 +1,4 @@
+import { type Basis, basisOf, type Known } from '../../../base/known/known'
 import { hasReversingValve } from '../../../record/equipment/kinds'
 import type { UnitPlate } from '../../../record/equipment/unit'
 import type { Charge } from '../../charge/charge'
@@ -15,6 +16,8 @@ export type Consumable = {
   readonly label: string
   readonly why: string
   readonly quantity?: string
+  /** how what decides it, or how much of it, is known */
+  readonly basis?: Basis
 }
 
 export type ConsumableFacts = {
@@ -27,13 +30,13 @@ export type ConsumableFacts = {
   readonly isEmpty: boolean
   /** the charge stays in the receiver or round the isolated compressor */
   readonly staysIn: boolean
-  readonly nitrogen: Nitrogen
-  readonly joints: { readonly copper: number; readonly steel: number }
+  readonly nitrogen: Known<Nitrogen>
+  readonly joints: Known<{ readonly copper: number; readonly steel: number }>
 }
 
 const inch = (size: number) => `${Number(size.toFixed(3))} in`
 
-function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
+function dryerParts({ place, chosen, ways, basis }: DryerChoice): Consumable[] {
   if (!chosen) return []
   const count = ways && ways.parallel > 1 ? `${ways.parallel} x ` : ''
   return [
@@ -41,6 +44,7 @@ function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
       name: `${place}-dryer`,
       label: `${count}${place} dryer, ${dryerName(chosen.dryer)}`,
       why: ways ? `the best that fits; ${ways.sentences[0] ?? ''}` : '',
+      basis,
     },
     ...(ways && ways.visits > 1
       ? [
@@ -48,6 +52,7 @@ function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
             name: `${place}-dryer-return`,
             label: `${ways.visits - 1} more ${place} dryer for the return visit`,
             why: 'one does not hold the water',
+            basis,
           },
         ]
       : []),
@@ -57,6 +62,7 @@ function dryerParts({ place, chosen, ways }: DryerChoice): Consumable[] {
             name: `${place}-dryer-reducers`,
             label: `two reducers ${inch(chosen.reducer.from)} to ${inch(chosen.reducer.to)}`,
             why: `line and ${place} dryer differ`,
+            basis,
           },
         ]
       : []),
@@ -79,28 +85,34 @@ function refrigerantParts({ charge, path, staysIn }: ConsumableFacts): Consumabl
       },
     ]
   const isOwn = path.recovered === 'reuse-in-same-equipment'
-  const cylinders = Math.ceil((charge.total * SPARE) / FULL_CYLINDER)
+  const { total, guess } = charge
+  const cylinders = Math.ceil((guess.value * SPARE) / FULL_CYLINDER)
+  const weight = total
+    ? weightText(total.value)
+    : `a charge that nobody knows, by a guess ${weightText(guess.value)}`
   return [
     {
       name: 'refrigerant',
       label: isOwn
-        ? `${path.goesIn}: its own charge goes back, and a little more for ${weightText(charge.total)}`
-        : `${path.goesIn}, ${weightText(charge.total)} and a little more`,
+        ? `${path.goesIn}: its own charge goes back, and a little more for ${weight}`
+        : `${path.goesIn}, ${weight} and a little more`,
       why: 'weigh-in',
       quantity: `${cylinders} new cylinder${cylinders === 1 ? '' : 's'}`,
+      basis: total ?? guess,
     },
   ]
 }
 
 function recoveryParts({ recovery, isEmpty }: ConsumableFacts): Consumable[] {
   if (isEmpty) return []
-  const { count } = recovery.cylinder
+  const { count, basis } = recovery.cylinder
   return [
     {
       name: 'recovery-cylinder',
       label: `recovery cylinder${recovery.isDedicated ? ', for burnt refrigerant alone' : ''}`,
       why: 'room and test date looked at',
       quantity: `${count}`,
+      basis: basisOf(basis, recovery.guess),
     },
   ]
 }
@@ -116,6 +128,7 @@ function oilParts({ oil }: ConsumableFacts): Consumable[] {
           ? `${oil.changes} oil change${oil.changes > 1 ? 's' : ''}`
           : 'what came out goes back',
       quantity: `${oil.cans}`,
+      basis: oil.bringBasis,
     },
   ]
 }
@@ -123,7 +136,7 @@ function oilParts({ oil }: ConsumableFacts): Consumable[] {
 const feet = (cubicMetres: number) => cubicFeet(cubicMetres).toFixed(cubicFeet(cubicMetres) < 10 ? 1 : 0)
 
 function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
-  const { sweep, brazing, test, breaks, total, withRound, cylinder, cylinders } = nitrogen
+  const { sweep, brazing, test, breaks, total, withRound, cylinder, cylinders } = nitrogen.value
   const shares = [
     ['sweeps', sweep],
     ['brazing', brazing],
@@ -137,6 +150,7 @@ function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
       label: 'dry nitrogen and regulator with relief',
       why: `${told.join(', ')}: ${feet(total)} ft³; with one round more ${feet(withRound)}`,
       quantity: `${cylinders > 1 ? `${cylinders} x ` : ''}${cylinder} ft³ or more`,
+      basis: nitrogen,
     },
   ]
 }
@@ -145,7 +159,8 @@ function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
 const JOINTS_A_ROD = 3
 const rods = (joints: number) => Math.ceil(joints / JOINTS_A_ROD)
 
-function rodParts({ joints: { copper, steel } }: ConsumableFacts): Consumable[] {
+function rodParts({ joints }: ConsumableFacts): Consumable[] {
+  const { copper, steel } = joints.value
   return [
     ...(copper > 0
       ? [
@@ -154,6 +169,7 @@ function rodParts({ joints: { copper, steel } }: ConsumableFacts): Consumable[] 
             label: 'phosphor-copper rods',
             why: `${copper} joint${copper === 1 ? '' : 's'} copper to copper`,
             quantity: `${rods(copper)}`,
+            basis: joints,
           },
         ]
       : []),
@@ -164,11 +180,12 @@ function rodParts({ joints: { copper, steel } }: ConsumableFacts): Consumable[] 
             label: 'high-silver rods and flux',
             why: `${steel} joint${steel === 1 ? '' : 's'} with steel or brass`,
             quantity: `${rods(steel)}`,
+            basis: joints,
           },
         ]
       : []),
     ...(copper + steel > 0
-      ? [{ name: 'extinguisher', label: 'extinguisher, wet rag, shields', why: 'flame' }]
+      ? [{ name: 'extinguisher', label: 'extinguisher, wet rag, shields', why: 'flame', basis: joints }]
       : []),
   ]
 }

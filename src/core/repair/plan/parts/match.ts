@@ -1,3 +1,4 @@
+import { isAssumed, type Known } from '../../../base/known/known'
 import { isThreePhase } from '../../../record/equipment/kinds'
 import type { UnitPlate } from '../../../record/equipment/unit'
 
@@ -9,8 +10,7 @@ export type MatchFacts = {
   /** what the circuit holds after the repair */
   readonly refrigerant: string | undefined
   readonly oil: string
-  readonly tons: number
-  readonly isTonsAssumed: boolean
+  readonly tons: Known<number>
   readonly feederTubes: number | undefined
 }
 
@@ -32,7 +32,7 @@ const MATCH_ROWS = {
   capacity: {
     label: 'Capacity',
     rule: 'near',
-    wanted: ({ tons, isTonsAssumed }) => (isTonsAssumed ? undefined : `${Number(tons.toFixed(2))} tons`),
+    wanted: ({ tons }) => (isAssumed(tons) ? undefined : `${Number(tons.value.toFixed(2))} tons`),
   },
   refrigerant: { label: 'Refrigerant', rule: 'same', wanted: ({ refrigerant }) => refrigerant },
   connections: { label: 'Connections', rule: 'same' },

@@ -279,10 +279,10 @@ describe('quantities', () => {
     expect(nitrogenFor({ ...need, volume: 0.2 })).toMatchObject({ cylinder: 125, cylinders: 4 })
   })
   test('joints: a valve and a dryer, a flare, a header of eight', () => {
-    expect(jointsOf(['swapValve', 'swapLiquidDryer'], undefined, false)).toEqual({ copper: 5, steel: 0 })
-    expect(jointsOf(['swapValveFlare', 'swapLiquidDryer'], undefined, true)).toEqual({ copper: 0, steel: 0 })
+    expect(jointsOf(['swapValve', 'swapLiquidDryer'], 6, false)).toEqual({ copper: 5, steel: 0 })
+    expect(jointsOf(['swapValveFlare', 'swapLiquidDryer'], 6, true)).toEqual({ copper: 0, steel: 0 })
     expect(jointsOf(['swapHeader'], 8, false).copper).toBe(11)
-    expect(jointsOf(['swapCompressor'], undefined, false)).toEqual({ copper: 1, steel: 2 })
+    expect(jointsOf(['swapCompressor'], 6, false)).toEqual({ copper: 1, steel: 2 })
   })
   test('the list says cubic feet, rods, cylinders', () => {
     const list = partsOf(['compressor-open-winding'])

@@ -1,9 +1,11 @@
+import { type Basis, isAssumed } from '../../../base/known/known'
 import { isThreePhase } from '../../../record/equipment/kinds'
 import type { Day, PartEdit } from '../../../record/records/day'
 import { partKey } from '../../../record/records/tick'
 import type { TaskId } from '../tasks/tasks'
 import { type PartId, partRow, withDragged } from './catalogue'
 import { type ConsumableFacts, consumablesOf } from './consumables'
+import { tasksNeeding } from './taskParts'
 import { compareMatch, type Fit, type MatchFacts, type MatchId, type MatchPoint, matchPoints } from './match'
 
 /** A point of a part with what a substitute offers there. */
@@ -30,10 +32,14 @@ export type PlanPart = {
   readonly struck: boolean
   /** added by hand */
   readonly isOwn: boolean
+  /** what it, or how much of it, is chosen by, where that is a guess */
+  readonly basis?: Basis
 }
 
 export type PartsInput = {
   readonly parts: readonly PartId[]
+  /** those of them that rest on a guess */
+  readonly guessed: ReadonlyMap<PartId, Basis>
   readonly facts: MatchFacts
   /** undefined where the circuit stays closed */
   readonly consumables: ConsumableFacts | undefined
@@ -71,14 +77,16 @@ function edited(line: BareLine, edit: PartEdit = {}): PlanPart {
   }
 }
 
-function fromCatalogue(id: PartId, { facts, hold }: PartsInput): BareLine {
-  const { label, match, needs = [], days } = partRow(id)
+function fromCatalogue(id: PartId, { facts, hold, guessed }: PartsInput): BareLine {
+  const { label, match, days } = partRow(id)
+  const basis = guessed.get(id)
   return {
     id: partKey(id),
     label,
     why: '',
     match: matchPoints(match, facts),
-    needs,
+    needs: tasksNeeding(id),
+    ...(basis ? { basis } : {}),
     ...(days === undefined ? {} : { days }),
     // what the van carries is not bought for this job
     ...(hold && days !== undefined ? { hold } : {}),
@@ -95,10 +103,11 @@ export function planParts(input: PartsInput): PlanPart[] {
   const fitting = withDragged(parts).filter((id) => !(partRow(id).singlePhase && isThreePhase(facts.unit)))
   const all: BareLine[] = [
     ...fitting.map((id) => fromCatalogue(id, input)),
-    ...(consumables ? consumablesOf(consumables) : []).map(({ name, ...line }): BareLine => ({
+    ...(consumables ? consumablesOf(consumables) : []).map(({ name, basis, ...line }): BareLine => ({
       ...PLAIN,
       id: partKey(name),
       ...line,
+      ...(basis && isAssumed(basis) ? { basis } : {}),
     })),
     ...(day.ownParts ?? []).map(({ id, label, quantity }): BareLine => ({
       ...PLAIN,

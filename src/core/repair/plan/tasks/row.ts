@@ -1,7 +1,10 @@
 import type { CautionId } from '../../../safety/cautions'
+import type { LogPurpose } from '../../../record/readings/logPurposes'
 import type { Effects } from '../../../record/state/effects'
 import type { Act } from '../../../safety/vetoes'
 import type { Machine, Minutes } from '../../schedule/model'
+import type { NoteId } from '../noteIds'
+import type { PartId } from '../parts/catalogue'
 
 /** The way of a job through handbook 01 and 07; a task of one stage begins when those of the stages before it are over. */
 const STAGES = [
@@ -44,6 +47,41 @@ export type Failure = {
   readonly minutes?: Minutes
 }
 
+/** What is read and written down in a step; the screen has a pane for each. */
+export type InstrumentId =
+  | 'recovery'
+  | 'nitrogen-limit'
+  | 'nitrogen'
+  | 'bubbles'
+  | 'bleed'
+  | 'pull'
+  | 'decay'
+  | 'charge'
+  | 'oil'
+  | 'start-list'
+  | 'start'
+  | 'retest'
+
+/** What of a task its effects do not tell: what it proves or mends, and what its time goes by. */
+export type TaskRole = 'proof' | 'leak-repair' | 'close' | 'time-by-place' | 'time-fixed' | 'time-by-volume'
+
+/** Figures of the plan by which a task is planned: where one is a guess, the task says so. */
+export type FigureId = 'cleanup' | 'charge' | 'depth' | 'test'
+
+/** Parts of a task. */
+type TaskParts = {
+  /** what it brings along, whatever the fault was */
+  readonly brings?: readonly PartId[]
+  /** it cannot begin without these */
+  readonly needs?: readonly PartId[]
+  /** what it makes needless */
+  readonly insteadOf?: readonly PartId[]
+}
+
+/** Brazed joints: copper to copper, and with steel or unlike metals; or as many as the dryer or the feeder tubes have. [practice] */
+type TaskJoints = readonly [copper: number, steel: number] | 'as-dryer' | 'as-feeder-tubes'
+
+/** Everything of a task. What is required has no default: the compiler names what a new row lacks. */
 export type TaskRow = {
   readonly label: string
   readonly stage: Stage
@@ -51,19 +89,40 @@ export type TaskRow = {
   readonly until?: Stage
   /** it is done while the task of another stage runs by itself */
   readonly alongside?: string
+  /** before (below zero) or after the others of its stage, although the table says otherwise */
+  readonly turn?: number
   readonly handsOn: Minutes
-  readonly unattended?: Minutes
+  /** while it runs by itself; null where it never does */
+  readonly unattended: Minutes | null
   readonly machine?: Machine
+  /** what can hurt, beside what its flame brings */
   readonly cautions: readonly CautionId[]
-  /** the circuit stands open from this task until the pressure test */
-  readonly opens?: true
-  /** what it does that can hurt in some states; flame where brazing is cautioned */
+  /** what it does that can hurt in some states, beside what its effects tell */
   readonly acts?: readonly Act[]
-  /** what it does to the unit, beside standing open */
-  readonly effects?: Omit<Effects, 'opens'>
+  /** what it does to the unit */
+  readonly effects: Effects
+  /** the log that it keeps */
+  readonly log: LogPurpose | null
+  readonly instruments: readonly InstrumentId[]
+  /** figures of the job that are told with it */
+  readonly notes: readonly NoteId[]
+  readonly restsOn: readonly FigureId[]
+  readonly parts: TaskParts
+  readonly joints: TaskJoints
+  readonly roles: readonly TaskRole[]
   /** what must be shown before the next task begins */
   readonly overWhen?: string
   readonly fails?: Failure
 }
+
+/** Hands are all that it needs: nothing is logged, read or told with it. */
+export const BY_HAND = { log: null, instruments: [], notes: [], restsOn: [] } as const
+/** It brings no parts and makes no joint. */
+export const NO_KIT = { parts: {}, joints: [0, 0] } as const
+
+/** Effects of a task that opens the circuit. */
+export const opening = (effects: Effects = {}): Effects => ({ opens: true, ...effects })
+/** Effects of a task that opens the circuit and uses a flame on it. */
+export const brazed = (effects: Effects = {}): Effects => ({ opens: true, flame: true, ...effects })
 
 export const defineTasks = <T extends Record<string, TaskRow>>(rows: T): T => rows

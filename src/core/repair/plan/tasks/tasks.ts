@@ -1,10 +1,11 @@
 import { type Effects, NO_EFFECTS } from '../../../record/state/effects'
+import type { CautionId } from '../../../safety/cautions'
 import type { Act } from '../../../safety/vetoes'
 import { CIRCUIT_TASKS } from './circuit'
 import { ELECTRICAL_TASKS } from './electrical'
 import { FRAME_TASKS } from './frame'
 import { REPLACE_TASKS } from './replace'
-import { stageAt, type TaskRow } from './row'
+import { stageAt, type TaskRole, type TaskRow } from './row'
 
 /** Every task there is; within a stage the order of this table is the order of the work. */
 const TASKS = { ...FRAME_TASKS, ...CIRCUIT_TASKS, ...ELECTRICAL_TASKS, ...REPLACE_TASKS } as const
@@ -16,22 +17,10 @@ export const isTask = (word: string): word is TaskId => Object.hasOwn(TASKS, wor
 /** The row seen without its literal types. */
 export const taskRow = (id: TaskId): TaskRow => TASKS[id]
 
-/** Where tasks of one stage stand before or after others although the table says otherwise. */
-const FIRST: readonly TaskId[] = ['recheck', 'confirm', 'confirmDead', 'proveFirst']
-const LAST: readonly TaskId[] = [
-  'waterOn',
-  'releaseValves',
-  'openValves',
-  'closeCover',
-  'checkFlue',
-  'unlock',
-  'settle',
-]
-
+/** Its turn within its stage: before, in, or after the order of the table. */
 function turnOf(id: TaskId): number {
-  const [first, last] = [FIRST.indexOf(id), LAST.indexOf(id)]
-  if (first >= 0) return first - FIRST.length
-  return last >= 0 ? TASK_IDS.length + last : TASK_IDS.indexOf(id)
+  const { turn = 0 } = taskRow(id)
+  return turn === 0 ? TASK_IDS.indexOf(id) : turn < 0 ? turn : TASK_IDS.length + turn
 }
 
 /** Of one stage: those in its chain, then those beside them, then those that float. */
@@ -44,22 +33,51 @@ export const byTurn = (a: TaskId, b: TaskId): number =>
   looseness(a) - looseness(b) ||
   turnOf(a) - turnOf(b)
 
+/** The tasks of the table whose row is of a kind. */
+const those = (is: (row: TaskRow) => boolean): readonly TaskId[] => TASK_IDS.filter((id) => is(taskRow(id)))
+/** The tasks that play a role. */
+export const playing = (role: TaskRole): readonly TaskId[] => those(({ roles }) => roles.includes(role))
+
 /** The ways to a vacuum; a plan has one. */
-export const VACUUMS: readonly TaskId[] = ['evacuate', 'evacuatePart', 'evacuateWet']
+export const VACUUMS = those(({ effects }) => effects.fills === 'vacuum')
+/** Sweeps before a flame. */
+export const SWEEPS = those(({ effects }) => effects.fills === 'nitrogen')
+/** What takes refrigerant out down to its depth. */
+export const RECOVERIES = those(({ effects }) => effects.empties === true)
+/** What puts the charge in. */
+export const CHARGES = those(({ effects }) => effects.charges === true)
+/** What fits another compressor, and another metering device. */
+export const COMPRESSORS = those(({ effects }) => effects.replaces?.includes('compressor') === true)
+export const METERING_CHANGES = those(({ effects }) => effects.replaces?.includes('metering-device') === true)
+/** The first start after a repair. */
+export const STARTS = those(({ effects }) => effects.starts === true)
 
-export const usesFlame = (id: TaskId): boolean => taskRow(id).cautions.includes('brazing')
+export const usesFlame = (id: TaskId): boolean => taskRow(id).effects.flame === true
 
-/** What a task does: its own acts, flame where brazing is cautioned, and whether it opens the circuit. */
+/** [practice] handbook 07, 12: what every flame on a circuit brings, whatever it is used for. */
+const OF_FLAME: readonly CautionId[] = ['brazing', 'oilFire', 'hotWork']
+
+/** What can hurt in a task: its own, and what its flame brings. */
+export function cautionsOf(id: TaskId): readonly CautionId[] {
+  const { cautions } = taskRow(id)
+  return usesFlame(id) ? [...new Set([...cautions, ...OF_FLAME])] : cautions
+}
+
+/** What a task does: its own acts, and what its effects tell of flame and opening. */
 export const actsOf = (id: TaskId): readonly Act[] => {
-  const { acts = [], opens } = taskRow(id)
-  return [...acts, ...(usesFlame(id) ? (['flame'] as const) : []), ...(opens ? (['open'] as const) : [])]
+  const { acts = [], effects } = taskRow(id)
+  return [
+    ...acts,
+    ...(effects.flame ? (['flame'] as const) : []),
+    ...(effects.opens ? (['open'] as const) : []),
+  ]
 }
 
 /** What a task does to the unit. */
-export function taskEffects(id: TaskId): Effects {
-  const { effects = NO_EFFECTS, opens } = taskRow(id)
-  return opens ? { ...effects, opens } : effects
-}
+export const taskEffects = (id: TaskId): Effects => taskRow(id).effects
+
+/** Whether a task opens the circuit. */
+export const opensCircuit = (id: TaskId): boolean => taskRow(id).effects.opens === true
 
 /** The effects of a step, by the row of its task; what is no task of the table does nothing to the unit. */
 export const effectsOf = ({ task }: { readonly task: string }): Effects =>

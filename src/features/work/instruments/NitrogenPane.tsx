@@ -4,7 +4,6 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { limitSentence } from '@/core/repair/logs/testLimit'
 import { PurposePane } from '../logs/PurposePane'
 import { usePurpose } from '../logs/usePurpose'
-import { BledPane, BubblesPane } from './BubblesPane'
 import type { InstrumentProps } from './instrumentProps'
 
 /** The limit of what is connected, beside each step in which nitrogen goes in. */
@@ -28,17 +27,6 @@ export function NitrogenPane(props: InstrumentProps) {
     <>
       <NitrogenLimit answer={props.answer} />
       <PurposePane {...pane} view={view} />
-    </>
-  )
-}
-
-/** Steps, settling, the clock; the change corrected for temperature, the smallest leak it could see; bubbles. */
-export function TestPane(props: InstrumentProps) {
-  return (
-    <>
-      <NitrogenPane {...props} />
-      <BubblesPane {...props} />
-      <BledPane {...props} />
     </>
   )
 }

@@ -1,0 +1,142 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { ENTRIES, type EntryId } from '@/core/base/known/entries'
+import type { TypedQuantity } from '@/core/base/units/compound'
+import type { QuantityKind, Unit } from '@/core/base/units/units'
+import type { Edit } from '@/core/record/edits/edit'
+import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
+import { setCylinder, setRepair } from '@/core/record/edits/repairEdits'
+import type { Job } from '@/core/record/job/job'
+import { AutosaveField } from '@/ui/AutosaveField'
+import { QuantityField } from '@/ui/QuantityField'
+import type { ChangeJob } from '../record/useJob'
+import { numberSaver } from './numberSaver'
+
+type Fields = Pick<Job, 'unit' | 'repair'>
+type Quantity = {
+  readonly label: string
+  readonly kind: QuantityKind
+  readonly unit: Unit
+  readonly read: (job: Fields) => TypedQuantity | undefined
+  readonly write: (value: TypedQuantity | undefined) => Edit
+}
+
+const line = (label: string, unit: Unit, key: 'length' | 'included' | 'liquid' | 'vapour'): Quantity => ({
+  label,
+  kind: 'length',
+  unit,
+  read: ({ unit: plate }) => plate.lineSet?.[key],
+  write: (value) => setPlatePart('lineSet', { [key]: value }),
+})
+
+/** Measures that settle an assumption, each written where it belongs. */
+const QUANTITIES: { readonly [E in EntryId]?: Quantity } = {
+  factoryCharge: {
+    label: 'Factory charge',
+    kind: 'mass',
+    unit: 'lb',
+    read: ({ unit }) => unit.factoryCharge,
+    write: (factoryCharge) => setPlate({ factoryCharge }),
+  },
+  oilCharge: {
+    label: 'Oil charge',
+    kind: 'volume',
+    unit: 'floz',
+    read: ({ unit }) => unit.oilCharge,
+    write: (oilCharge) => setPlate({ oilCharge }),
+  },
+  lineLiquid: line('Liquid line, outside', 'in', 'liquid'),
+  lineVapour: line('Vapour line, outside', 'in', 'vapour'),
+  lineLength: line('Line set, length', 'ft', 'length'),
+  lineIncluded: line('Length the plate charge covers', 'ft', 'included'),
+  coldestOutdoor: {
+    label: 'Coldest outdoor air at the site',
+    kind: 'temperature',
+    unit: 'F',
+    read: ({ unit }) => unit.control?.coldestOutdoor,
+    write: (coldestOutdoor) => setPlatePart('control', { coldestOutdoor }),
+  },
+  oilOut: {
+    label: 'Oil out, poured',
+    kind: 'volume',
+    unit: 'floz',
+    read: ({ repair }) => repair?.oilOut,
+    write: (oilOut) => setRepair({ oilOut }),
+  },
+  cylinder: {
+    label: 'Water it holds, stamped',
+    kind: 'mass',
+    unit: 'lb',
+    read: ({ repair }) => repair?.cylinder?.capacity,
+    write: (capacity) => setCylinder({ capacity }),
+  },
+}
+
+type FieldProps = { job: Fields; change: ChangeJob; id: EntryId }
+
+const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
+
+/** The field of one entry, wherever it is asked for; nothing for one that is told elsewhere, in words or by a test. */
+export function EntryField({ job, change, id }: FieldProps) {
+  const quantity = QUANTITIES[id]
+  const save = numberSaver(change)
+  if (id === 'nominalTons')
+    return (
+      <AutosaveField
+        label="Tons"
+        value={String(job.unit.nominalTons ?? '')}
+        onSave={save('nominalTons')}
+        slotProps={DECIMAL}
+      />
+    )
+  if (id === 'oldDryer')
+    return (
+      <AutosaveField
+        label="Old dryer, in³"
+        value={String(job.unit.oldDryer?.cubicInches ?? '')}
+        onSave={save('oldDryer', 'cubicInches')}
+        slotProps={DECIMAL}
+      />
+    )
+  if (!quantity) return null
+  return (
+    <QuantityField
+      label={quantity.label}
+      kind={quantity.kind}
+      defaultUnit={quantity.unit}
+      value={quantity.read(job)}
+      onChange={(value) => void change(quantity.write(value))}
+    />
+  )
+}
+
+const hasField = (id: EntryId) => id === 'nominalTons' || id === 'oldDryer' || QUANTITIES[id] !== undefined
+
+/** What would settle a verdict that is not drawn: the fields themselves, and in words what is told elsewhere. */
+export function AskEntries({ job, change, asks }: Omit<FieldProps, 'id'> & { asks: readonly EntryId[] }) {
+  const elsewhere = asks.filter((id) => !hasField(id))
+  if (asks.length === 0) return null
+  return (
+    <Box
+      role="group"
+      aria-label="What would settle it"
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        maxWidth: 520,
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+        my: 1,
+      }}
+    >
+      {asks.filter(hasField).map((id) => (
+        <EntryField key={id} job={job} change={change} id={id} />
+      ))}
+      {elsewhere.length > 0 && (
+        <Typography sx={{ gridColumn: '1 / -1', fontSize: '0.95rem' }}>
+          Asked under Arrive and Plan: {elsewhere.map((id) => ENTRIES[id]).join('; ')}.
+        </Typography>
+      )}
+    </Box>
+  )
+}
