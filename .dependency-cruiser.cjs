@@ -56,7 +56,7 @@ const CORE_MAY_USE = {
     'diagnosis/electrical',
     'diagnosis/standing',
   ],
-  'diagnosis/faults': [...FAULTS, 'diagnosis/electrical', 'diagnosis/evidence'],
+  'diagnosis/faults': [...FAULTS, 'safety', 'diagnosis/electrical', 'diagnosis/evidence'],
   'diagnosis/ranking': [
     ...BASE,
     ...RECORD,

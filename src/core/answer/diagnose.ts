@@ -15,9 +15,10 @@ import {
   faultRow,
   type SuspectId,
   suspectLabel,
+  gateIdOf,
 } from '../diagnosis/faults/faults'
 import { type ProofGate, judgeGate } from '../diagnosis/proof/gates'
-import { GATE_IDS, gateIdOf } from '../diagnosis/faults/gateIds'
+import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
 import { featureSentence, verdict, wordSentence } from '../diagnosis/evidence/sentence'

@@ -1,11 +1,20 @@
 import { electricalFaultsOf } from '../diagnosis/faults/applies'
-import { familyOf, STANDING_ALONE } from '../diagnosis/faults/families'
-import { CIRCUIT_FAULT_IDS, FAULT_IDS, faultRow, isElectrical } from '../diagnosis/faults/faults'
-import { GATE_IDS, gateIdOf, guardOf } from '../diagnosis/faults/gateIds'
+import {
+  CIRCUIT_FAULT_IDS,
+  FAULT_IDS,
+  faultRow,
+  gateIdOf,
+  isElectrical,
+  remedyIdOf,
+  stateOf,
+} from '../diagnosis/faults/faults'
+import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import { judgeGate } from '../diagnosis/proof/gates'
 import { recordOf } from '../diagnosis/proof/record'
-import { REMEDIES } from '../repair/plan/remedies'
-import { taskRow } from '../repair/plan/tasks/tasks'
+import { vetoChange } from '../diagnosis/vetoes/effects'
+import { REMEDIES, remedyOf } from '../repair/plan/remedies'
+import { vetoesOf } from '../safety/vetoes'
+import { taskEffects, taskRow } from '../repair/plan/tasks/tasks'
 import { SIMULATED_FAULTS } from '../simulate/circuitFaults'
 import { STANDING_FAULTS } from '../simulate/standingCircuit'
 import { ELECTRICAL_SHOWS } from '../simulate/electricalFaults'
@@ -18,15 +27,26 @@ describe.each(FAULT_IDS)('%s', (fault) => {
     expect(row.prior).toBeGreaterThan(0)
     expect(row.distinguishingSign.length).toBeGreaterThan(5)
   })
-  test('belongs to a family, or is named as standing alone; not both', () =>
-    expect(familyOf(fault) === fault).toBe(STANDING_ALONE.includes(fault)))
+  test('shares its family with another fault, or stands alone', () => {
+    const { family } = row
+    const same = FAULT_IDS.filter((id) => faultRow(id).family === family)
+    if (family !== null) expect(same.length).toBeGreaterThan(1)
+  })
+  test('what it is while it lasts refuses something, and its repair ends it', () => {
+    const state = stateOf(fault)
+    if (!state) return
+    expect(vetoesOf([state])[0]!.never.length).toBeGreaterThan(0)
+    expect(remedyOf(fault).work.some((task) => vetoChange(taskEffects(task)).lifts.includes(state))).toBe(
+      true,
+    )
+  })
   test('has a gate that can be judged, or says why none stands before it', () => {
-    const guard = guardOf(fault)
+    const guard = row.gate
     if (typeof guard === 'string') expect(GATE_IDS).toContain(guard)
-    else expect(guard?.exempt.length).toBeGreaterThan(10)
+    else expect(guard.exempt.length).toBeGreaterThan(10)
   })
   test('has a remedy whose tasks exist', () => {
-    const { work, opens } = REMEDIES[fault]
+    const { work, opens } = remedyOf(fault)
     expect(work.length > 0 || opens).toBe(true)
     for (const task of work) expect(taskRow(task).label.length).toBeGreaterThan(3)
   })
@@ -37,6 +57,11 @@ describe.each(FAULT_IDS)('%s', (fault) => {
     const showsAs = row.showsAs
     expect(simulated.includes(fault) || (showsAs !== undefined && simulated.includes(showsAs))).toBe(true)
   })
+})
+
+test('every remedy repairs some suspect', () => {
+  const named = [...FAULT_IDS, 'healthy' as const, 'unlisted' as const].map(remedyIdOf)
+  for (const id of Object.keys(REMEDIES)) expect(named).toContain(id)
 })
 
 test('every gate is judged and guards some fault', () => {

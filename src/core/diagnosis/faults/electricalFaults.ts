@@ -1,3 +1,4 @@
+import { REPAIRED, BY_TELL } from './gateIds'
 import type { FaultRow, ObservationTable } from './fault'
 
 /** The motor carries nothing a moment later, whatever stopped it. */
@@ -40,6 +41,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'compressor-grounded': {
     label: 'Compressor winding grounded',
     part: 'compressor',
+    family: 'path-to-ground',
+    gate: 'compressor-grounded',
+    remedy: 'swap-compressor',
+    state: 'ground-path',
+    inside: 'burnt',
+    comesInDegrees: false,
     prior: 3,
     observations: {
       ...TRIPS_BREAKER,
@@ -53,6 +60,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'compressor-open-winding': {
     label: 'Compressor winding open',
     part: 'compressor',
+    family: 'motor-failed',
+    gate: 'compressor-open-winding',
+    remedy: 'swap-compressor',
+    state: null,
+    inside: 'burnt',
+    comesInDegrees: false,
     prior: 2,
     observations: {
       ...STANDS,
@@ -67,6 +80,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'compressor-shorted-turns': {
     label: 'Compressor winding shorted between turns',
     part: 'compressor',
+    family: 'motor-failed',
+    gate: 'compressor-shorted-turns',
+    remedy: 'swap-compressor',
+    state: null,
+    inside: 'burnt',
+    comesInDegrees: false,
     prior: 2,
     observations: {
       ...NO_AMPS,
@@ -83,6 +102,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'compressor-locked-rotor': {
     label: 'Compressor locked',
     part: 'compressor',
+    family: 'motor-failed',
+    gate: 'compressor-locked',
+    remedy: 'swap-compressor',
+    state: null,
+    inside: 'broken',
+    comesInDegrees: false,
     prior: 3,
     observations: {
       ...NO_AMPS,
@@ -97,6 +122,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'compressor-overload-open': {
     label: 'Internal overload open: hot, not failed',
     part: 'nothing',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'cool-down',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 4,
     observations: {
       ...STANDS,
@@ -110,6 +141,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'start-gear-failed': {
     label: 'Run or start capacitor, or relay, failed',
     part: 'start-gear',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'swap-start-gear',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 10,
     applies: SINGLE,
     observations: {
@@ -126,6 +163,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'contactor-failed': {
     label: 'Contactor failed: coil, pitted or burnt contacts',
     part: 'contactor',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'swap-contactor',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 5,
     ways: [
       // its coil or its mechanism: it does not pull in
@@ -165,6 +208,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'supply-fault': {
     label: 'Supply fault: lost phase, low volts, unbalance, breaker, broken wire',
     part: 'supply',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'restore-supply',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 6,
     ways: [
       // nothing arrives
@@ -211,6 +260,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'control-open': {
     label: 'Control circuit open: pressure switch, thermostat, no call',
     part: 'controls',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'repair-control',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 6,
     observations: {
       ...STANDS,
@@ -232,6 +287,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'wire-rubbed-to-ground': {
     label: 'Lead rubbed through to ground',
     part: 'wiring',
+    family: 'path-to-ground',
+    gate: REPAIRED,
+    remedy: 'repair-lead',
+    state: 'ground-path',
+    inside: null,
+    comesInDegrees: false,
     // [practice] one ground in five to ten that is read at the contactor is a lead
     prior: 0.6,
     observations: {
@@ -246,6 +307,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'fan-motor-grounded': {
     label: 'Fan motor on the contactor grounded, not the compressor',
     part: 'fan-motor',
+    family: 'path-to-ground',
+    gate: BY_TELL,
+    remedy: 'swap-fan-motor',
+    state: 'ground-path',
+    inside: null,
+    comesInDegrees: false,
     prior: 0.7,
     observations: {
       ...TRIPS_BREAKER,
@@ -259,6 +326,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'crankcase-heater-grounded': {
     label: 'Crankcase heater grounded, not the compressor',
     part: 'crankcase-heater',
+    family: 'path-to-ground',
+    gate: BY_TELL,
+    remedy: 'swap-grounded-heater',
+    state: 'ground-path',
+    inside: null,
+    comesInDegrees: false,
     prior: 0.3,
     observations: {
       ...TRIPS_BREAKER,
@@ -271,6 +344,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'terminal-plug-burnt': {
     label: 'Plug, terminal lead or connector at the compressor burnt',
     part: 'terminal-plug',
+    family: null,
+    gate: 'terminal-plug',
+    remedy: 'repair-terminals',
+    state: 'terminals-burnt',
+    inside: null,
+    comesInDegrees: false,
     prior: 1,
     observations: {
       ...STANDS,
@@ -288,6 +367,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'crankcase-heater-open': {
     label: 'Crankcase heater open',
     part: 'crankcase-heater',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'swap-heater',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 0.7,
     observations: { ...RUNS_ON, heater: { open: 150, good: 0.02 } },
     distinguishingSign: 'no current in the heater with the contactor out',
@@ -295,6 +380,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'rv-coil-failed': {
     label: 'Reversing valve coil failed',
     part: 'reversing-valve-coil',
+    family: null,
+    gate: 'reversing-valve-coil',
+    remedy: 'swap-valve-coil',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 2,
     applies: { reversingValve: true },
     observations: {
@@ -309,6 +400,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'rv-control-voltage-fault': {
     label: 'Reversing valve gets no proper control voltage',
     part: 'controls',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'repair-valve-control',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 3,
     applies: { reversingValve: true },
     observations: {
@@ -323,6 +420,12 @@ export const ELECTRICAL_FAULT_ROWS = {
   'intermittent-start': {
     label: 'Starts only now and then',
     part: 'start-gear',
+    family: null,
+    gate: BY_TELL,
+    remedy: 'watch-starts',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 2,
     observations: {
       compressorState: { running: 1, 'hums-and-trips': 6, off: 2 },

@@ -1,3 +1,7 @@
+import type { VetoId } from '../../safety/vetoes'
+import type { Guard } from './gateIds'
+import type { NextAction } from './nextActions'
+import type { RemedyId } from './remedyIds'
 import type { Metering, UnitKind } from '../../record/equipment/unit'
 import type { WordKey } from '../evidence/wordKey'
 import type { FeatureKey } from '../evidence/features'
@@ -14,7 +18,7 @@ export type Signature = { readonly [K in FeatureKey]?: Cell }
 export type ObservationTable = { readonly [K in WordKey]?: Readonly<Record<string, number>> }
 
 /** Parts that a technician condemns; the proof gates are kept by part. */
-export type Part =
+type Part =
   | 'charge'
   | 'liquid-line'
   | 'liquid-dryer'
@@ -58,11 +62,25 @@ export type Applies = {
   readonly frosts?: true
 }
 
+/** [practice] handbook 06: an electrical burn, a broken compressor, ice, something shed upstream, wax. */
+export type InsideId = 'burnt' | 'broken' | 'ice' | 'shed' | 'wax'
+
 export type FaultRow = {
   readonly label: string
   /** where the coils have swapped their roles */
   readonly labelInHeating?: string
   readonly part: Part
+  /** the next action that it shares with others; null where it leads to one of its own */
+  readonly family: NextAction | null
+  /** the proof before its part is condemned, or why none stands there */
+  readonly gate: Guard
+  readonly remedy: RemedyId
+  /** the state of the table of vetoes that it is: whatever was read, nothing live is done to it before it is repaired */
+  readonly state: VetoId | null
+  /** what it suggests of the inside of the circuit while nothing was tested */
+  readonly inside: InsideId | null
+  /** electrical faults, a lost charge and reversed phases are there or not */
+  readonly comesInDegrees: boolean
   /** relative frequency before any reading [practice, a first estimate; shown in docs/diagnosis.md] */
   readonly prior: number
   readonly applies?: Applies

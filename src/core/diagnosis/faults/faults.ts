@@ -1,3 +1,6 @@
+import type { VetoId } from '../../safety/vetoes'
+import type { GateId } from './gateIds'
+import type { RemedyId } from './remedyIds'
 import type { Mode } from '../../record/readings/schema'
 import { ELECTRICAL_FAULT_ROWS } from './electricalFaults'
 import type { FaultRow } from './fault'
@@ -26,9 +29,23 @@ export const faultRow = (id: FaultId): FaultRow => FAULTS[id]
 
 export const isElectrical = (id: string): id is ElectricalFaultId => Object.hasOwn(ELECTRICAL_FAULT_ROWS, id)
 
-const WITHOUT_DEGREES: readonly SuspectId[] = ['charge-lost', 'phase-reversed']
+const isFault = (id: SuspectId): id is FaultId => id !== 'healthy' && id !== 'unlisted'
+
 /** Whether a suspect comes in degrees; electrical faults, a lost charge and reversed phases do not. */
-export const hasDegree = (id: SuspectId): boolean => !isElectrical(id) && !WITHOUT_DEGREES.includes(id)
+export const hasDegree = (id: SuspectId): boolean => !isFault(id) || faultRow(id).comesInDegrees
+
+/** What repairs a suspect, by name. */
+export const remedyIdOf = (id: SuspectId): RemedyId =>
+  isFault(id) ? faultRow(id).remedy : id === 'healthy' ? 'none' : 'look-again'
+
+/** The gate of a suspect; undefined where nothing is condemned for it. */
+export function gateIdOf(id: SuspectId): GateId | undefined {
+  const guard = isFault(id) ? faultRow(id).gate : undefined
+  return typeof guard === 'string' ? guard : undefined
+}
+
+/** The state of the table of vetoes that a suspect is; undefined where it is none. */
+export const stateOf = (id: SuspectId): VetoId | undefined => (isFault(id) && faultRow(id).state) || undefined
 
 const OTHER_LABELS = { healthy: 'Nothing wrong with the circuit', unlisted: 'Not in this list' } as const
 

@@ -1,3 +1,4 @@
+import { REPAIRED, BY_TELL } from './gateIds'
 import type { FaultRow } from './fault'
 
 /** A leak empties the circuit when nobody comes: what the standing pressure then says. */
@@ -11,6 +12,12 @@ export const FURTHER_FAULTS = {
   'charge-lost': {
     label: 'Charge lost: no liquid left',
     part: 'charge',
+    family: 'leak',
+    gate: REPAIRED,
+    remedy: 'repair-lost-charge',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 6,
     observations: {
       standing: { 'vapour-only': 250, empty: 600, vacuum: 400, liquid: 0.005, over: 0.02 },
@@ -45,6 +52,12 @@ export const FURTHER_FAULTS = {
     label: 'Leak at an access fitting, stem, cap or core',
     showsAs: 'undercharge',
     part: 'charge',
+    family: 'leak',
+    gate: REPAIRED,
+    remedy: 'repair-fitting',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     observations: {
       oilStain: { 'service-valve': 25, 'valve-stem': 15, none: 0.3, joint: 0.3, 'condenser-coil': 0.3 },
@@ -57,6 +70,12 @@ export const FURTHER_FAULTS = {
   'relief-plug-melted': {
     label: 'Fusible relief plug melted',
     part: 'charge',
+    family: 'leak',
+    gate: REPAIRED,
+    remedy: 'change-plug',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 0.7,
     observations: {
       oilStain: { 'condenser-coil': 8, none: 0.4 },
@@ -72,6 +91,12 @@ export const FURTHER_FAULTS = {
     label: 'Reversing valve pilot tube leaks',
     showsAs: 'undercharge',
     part: 'charge',
+    family: 'leak',
+    gate: REPAIRED,
+    remedy: 'repair-pilot-tube',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 0.8,
     applies: { reversingValve: true },
     observations: {
@@ -85,6 +110,12 @@ export const FURTHER_FAULTS = {
     label: 'Service valve damaged or melted shut',
     showsAs: 'liquid-line-restriction',
     part: 'service-valve',
+    family: 'liquid-line',
+    gate: 'service-valve',
+    remedy: 'swap-service-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 1,
     applies: { split: true },
     observations: {
@@ -97,6 +128,12 @@ export const FURTHER_FAULTS = {
     label: 'Liquid solenoid stuck closed',
     showsAs: 'liquid-line-restriction',
     part: 'liquid-solenoid',
+    family: 'liquid-line',
+    gate: 'liquid-solenoid-stuck',
+    remedy: 'free-solenoid',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
     observations: { solenoidPull: { none: 25, pulls: 0.2 } },
@@ -106,6 +143,12 @@ export const FURTHER_FAULTS = {
     label: 'Liquid solenoid leaks through',
     showsAs: 'healthy',
     part: 'liquid-solenoid',
+    family: null,
+    gate: 'liquid-solenoid-leaking',
+    remedy: 'swap-solenoid',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2.5,
     applies: { kinds: ['walk-in-cooler', 'walk-in-freezer'] },
     observations: {
@@ -117,6 +160,12 @@ export const FURTHER_FAULTS = {
   'equalizer-broken-or-blocked': {
     label: 'External equaliser broken or blocked',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: BY_TELL,
+    remedy: 'repair-equaliser',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 1.5,
     applies: { metering: ['txv'] },
     observations: {
@@ -129,6 +178,12 @@ export const FURTHER_FAULTS = {
   'eev-fault': {
     label: 'Electronic expansion valve stuck or its driver failed',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: 'expansion-valve',
+    remedy: 'swap-electronic-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 8,
     applies: { metering: ['eev'] },
     observations: {
@@ -140,6 +195,12 @@ export const FURTHER_FAULTS = {
   'evaporator-fan-failed': {
     label: 'Evaporator fan failed',
     part: 'airflow',
+    family: 'low-air',
+    gate: REPAIRED,
+    remedy: 'repair-evaporator-fan',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 3,
     applies: { mode: 'cooling' },
     observations: {
@@ -152,6 +213,12 @@ export const FURTHER_FAULTS = {
   'defrost-failure': {
     label: 'Defrost failed',
     part: 'airflow',
+    family: 'low-air',
+    gate: REPAIRED,
+    remedy: 'repair-defrost',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     applies: { frosts: true },
     observations: {
@@ -164,6 +231,12 @@ export const FURTHER_FAULTS = {
   'check-valve-leaking': {
     label: 'Check valve leaks through',
     part: 'check-valve',
+    family: 'valve-floods',
+    gate: BY_TELL,
+    remedy: 'swap-check-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 1,
     applies: { reversingValve: true },
     observations: { frostPattern: { 'suction-to-compressor': 4 }, bulbWarmResponse: { none: 2 } },
@@ -173,6 +246,12 @@ export const FURTHER_FAULTS = {
   'head-pressure-control-stuck-closed': {
     label: 'Head pressure control stuck: condenser flooded',
     part: 'head-pressure-control',
+    family: 'head-pressure-control',
+    gate: 'head-pressure-control',
+    remedy: 'swap-head-pressure-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2,
     applies: { headPressureControl: true },
     observations: { condenserCoil: { clean: 1.5, dirty: 0.5 } },
@@ -181,6 +260,12 @@ export const FURTHER_FAULTS = {
   'phase-reversed': {
     label: 'Phases reversed: the scroll runs backwards',
     part: 'supply',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'swap-phases',
+    state: null,
+    inside: null,
+    comesInDegrees: false,
     prior: 2,
     applies: { threePhase: true },
     // looks like not pumping, all the way: no pressure difference at all

@@ -1,3 +1,4 @@
+import { REPAIRED, SET_RIGHT } from './gateIds'
 import type { Curve, FaultRow, Signature } from './fault'
 
 const VALVES = ['txv', 'eev'] as const
@@ -67,6 +68,12 @@ export const TABLE_FAULTS = {
   undercharge: {
     label: 'Undercharge',
     part: 'charge',
+    family: 'leak',
+    gate: REPAIRED,
+    remedy: 'repair-leak',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 12,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -115,6 +122,12 @@ export const TABLE_FAULTS = {
   overcharge: {
     label: 'Overcharge',
     part: 'charge',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'remove-excess',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 6,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -150,6 +163,12 @@ export const TABLE_FAULTS = {
   'non-condensables': {
     label: 'Non-condensables (air in the circuit)',
     part: 'charge',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'remove-air',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 3,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -169,6 +188,12 @@ export const TABLE_FAULTS = {
   'liquid-line-restriction': {
     label: 'Liquid line restriction',
     part: 'liquid-line',
+    family: 'liquid-line',
+    gate: 'liquid-line',
+    remedy: 'clear-liquid-line',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 3,
     signature: {
       ...STARVED,
@@ -189,6 +214,12 @@ export const TABLE_FAULTS = {
   'plugged-liquid-dryer': {
     label: 'Plugged liquid dryer',
     part: 'liquid-dryer',
+    family: 'liquid-line',
+    gate: 'liquid-dryer',
+    remedy: 'change-dryer',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 5,
     signature: {
       ...STARVED,
@@ -214,6 +245,12 @@ export const TABLE_FAULTS = {
   'txv-underfeeding': {
     label: 'Expansion valve underfeeding',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: 'expansion-valve',
+    remedy: 'swap-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 8,
     applies: { metering: ['txv'] },
     signature: STARVED,
@@ -232,6 +269,12 @@ export const TABLE_FAULTS = {
   'txv-lost-bulb-charge': {
     label: 'Expansion valve bulb lost its charge',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: 'expansion-valve',
+    remedy: 'swap-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     applies: { metering: ['txv'] },
     signature: NEARLY_SHUT,
@@ -248,6 +291,12 @@ export const TABLE_FAULTS = {
   'txv-inlet-screen-plugged': {
     label: 'Expansion valve inlet screen plugged',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: SET_RIGHT,
+    remedy: 'clean-screen',
+    state: null,
+    inside: 'shed',
+    comesInDegrees: true,
     prior: 4,
     applies: { metering: VALVES },
     signature: NEARLY_SHUT,
@@ -265,6 +314,12 @@ export const TABLE_FAULTS = {
   'txv-set-too-closed': {
     label: 'Expansion valve set too far closed',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: SET_RIGHT,
+    remedy: 'set-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 3,
     applies: { metering: ['txv'] },
     signature: {
@@ -290,6 +345,12 @@ export const TABLE_FAULTS = {
     label: 'Ice in the expansion valve',
     showsAs: 'txv-lost-bulb-charge',
     part: 'expansion-valve',
+    family: 'valve-starves',
+    gate: SET_RIGHT,
+    remedy: 'remove-water',
+    state: null,
+    inside: 'ice',
+    comesInDegrees: true,
     prior: 2,
     applies: { metering: VALVES },
     signature: NEARLY_SHUT,
@@ -307,6 +368,12 @@ export const TABLE_FAULTS = {
   'txv-overfeeding': {
     label: 'Expansion valve overfeeding (stuck open)',
     part: 'expansion-valve',
+    family: 'valve-floods',
+    gate: 'expansion-valve-overfeeding',
+    remedy: 'swap-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     applies: { metering: VALVES },
     signature: {
@@ -330,6 +397,12 @@ export const TABLE_FAULTS = {
   'txv-bulb-loose': {
     label: 'Expansion valve bulb loose or bare',
     part: 'expansion-valve',
+    family: 'valve-floods',
+    gate: SET_RIGHT,
+    remedy: 'fix-bulb',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     applies: { metering: ['txv'] },
     signature: {
@@ -353,6 +426,12 @@ export const TABLE_FAULTS = {
   'fixed-orifice-plugged': {
     label: 'Fixed orifice plugged',
     part: 'fixed-orifice',
+    family: null,
+    gate: 'fixed-orifice',
+    remedy: 'clear-orifice',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 5,
     applies: { metering: ['fixed-orifice'] },
     signature: { ...STARVED, condensingMean: '-' },
@@ -365,6 +444,12 @@ export const TABLE_FAULTS = {
   'fixed-orifice-oversized': {
     label: 'Fixed orifice oversized or unseated',
     part: 'fixed-orifice',
+    family: null,
+    gate: 'fixed-orifice',
+    remedy: 'swap-orifice',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2,
     applies: { metering: ['fixed-orifice'] },
     signature: {
@@ -386,6 +471,12 @@ export const TABLE_FAULTS = {
   'capillary-plugged': {
     label: 'Capillary plugged',
     part: 'capillary',
+    family: null,
+    gate: 'capillary',
+    remedy: 'swap-capillary',
+    state: null,
+    inside: 'wax',
+    comesInDegrees: true,
     prior: 6,
     applies: { metering: ['capillary'] },
     signature: STARVED,
@@ -396,6 +487,12 @@ export const TABLE_FAULTS = {
     label: 'Low airflow over the evaporator',
     labelInHeating: 'Low flow over the outdoor coil: blocked, frosted, or fan or pump off',
     part: 'airflow',
+    family: 'low-air',
+    gate: REPAIRED,
+    remedy: 'restore-airflow',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 10,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -432,6 +529,12 @@ export const TABLE_FAULTS = {
   'high-load': {
     label: 'Load still high',
     part: 'nothing',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'wait-for-load',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 5,
     applies: { mode: 'cooling' },
     signature: {
@@ -451,6 +554,12 @@ export const TABLE_FAULTS = {
     label: 'Condenser fouled or its fan off',
     labelInHeating: 'Low airflow over the indoor coil',
     part: 'condenser',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'clean-condenser',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 10,
     applies: { heatRejection: 'air' },
     signature: {
@@ -470,6 +579,12 @@ export const TABLE_FAULTS = {
   'condenser-water-low-flow': {
     label: 'Low water flow through the condenser',
     part: 'water-side',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'restore-water',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 8,
     applies: { heatRejection: 'water' },
     signature: {
@@ -490,6 +605,12 @@ export const TABLE_FAULTS = {
   'compressor-not-pumping': {
     label: 'Compressor not pumping (valves, worn scroll)',
     part: 'compressor',
+    family: 'does-not-pump',
+    gate: 'compressor-not-pumping',
+    remedy: 'swap-compressor',
+    state: null,
+    inside: 'broken',
+    comesInDegrees: true,
     prior: 4,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -514,6 +635,12 @@ export const TABLE_FAULTS = {
   'internal-relief-open': {
     label: 'Internal relief open',
     part: 'compressor',
+    family: 'does-not-pump',
+    gate: 'internal-relief',
+    remedy: 'swap-compressor',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 1,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -536,6 +663,12 @@ export const TABLE_FAULTS = {
   'reversing-valve-leaking-through': {
     label: 'Reversing valve leaking through',
     part: 'reversing-valve',
+    family: 'reversing-valve',
+    gate: 'reversing-valve',
+    remedy: 'swap-reversing-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 5,
     applies: { reversingValve: true },
     signature: {
@@ -560,6 +693,12 @@ export const TABLE_FAULTS = {
   'reversing-valve-stuck-mid': {
     label: 'Reversing valve stuck mid-way',
     part: 'reversing-valve',
+    family: 'reversing-valve',
+    gate: 'reversing-valve',
+    remedy: 'swap-reversing-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2,
     applies: { reversingValve: true },
     signature: {
@@ -588,6 +727,12 @@ export const TABLE_FAULTS = {
   'suction-line-restriction': {
     label: 'Suction line or suction dryer restricted',
     part: 'suction-line',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'clear-suction-line',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 2,
     signature: {
       ...ELSEWHERE_SOUND,
@@ -606,6 +751,12 @@ export const TABLE_FAULTS = {
   'head-pressure-control-stuck': {
     label: 'Head pressure control stuck',
     part: 'head-pressure-control',
+    family: 'head-pressure-control',
+    gate: 'head-pressure-control',
+    remedy: 'swap-head-pressure-valve',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 4,
     applies: { headPressureControl: true },
     signature: {
@@ -624,6 +775,12 @@ export const TABLE_FAULTS = {
   'wrong-or-mixed-refrigerant': {
     label: 'Wrong or mixed refrigerant',
     part: 'charge',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'change-refrigerant',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
     prior: 1.5,
     signature: {
       ...ELSEWHERE_SOUND,

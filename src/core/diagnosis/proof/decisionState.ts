@@ -2,7 +2,7 @@ import type { KnownJob } from '../../record/job/job'
 import { decided, isReason } from '../../record/job/decisions'
 import type { Decision, JudgedGate } from '../../record/records/decision'
 import { isSuspect, type SuspectId } from '../faults/faults'
-import { gateIdOf } from '../faults/gateIds'
+import { gateIdOf } from '../faults/faults'
 import { type ProofGate, judgeGate } from './gates'
 import { recordOf } from './record'
 

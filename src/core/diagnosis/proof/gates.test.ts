@@ -1,8 +1,8 @@
 import { OPEN_OHMS } from '../../record/readings/openOhms'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode, Observations, Readings, ReadingSet } from '../../record/readings/schema'
-import { FAULT_IDS, faultRow } from '../faults/faults'
-import { GATE_IDS, type GateId, gateIdOf, guardOf } from '../faults/gateIds'
+import { FAULT_IDS, faultRow, gateIdOf } from '../faults/faults'
+import { GATE_IDS, type GateId } from '../faults/gateIds'
 import { hiddenDrop } from './dryerProof'
 import { judgeGate } from './gates'
 import { recordOf } from './record'
@@ -542,7 +542,7 @@ test('in heating the airflow point reads the rise, not the split', () => {
 
 test('every part that is condemned has its gate; what is set right says why it has none', () => {
   for (const fault of FAULT_IDS) {
-    const guard = guardOf(fault)
+    const guard = faultRow(fault).gate
     expect([fault, guard !== undefined]).toEqual([fault, true])
     if (faultRow(fault).part === 'compressor') expect(typeof guard).toBe('string')
   }

@@ -1,4 +1,5 @@
-import type { SuspectId } from '../../diagnosis/faults/faults'
+import type { InsideId } from '../../diagnosis/faults/fault'
+import { faultRow, isSuspect } from '../../diagnosis/faults/faults'
 import type { Contents } from './classes'
 
 /** What a fault suggests of the inside while nothing was tested, with its sentence. [practice], handbook 06 */
@@ -11,35 +12,28 @@ export type Suggestion = {
   readonly compressor?: true
 }
 
-const burnt = (what: string): Suggestion => ({
-  contents: { acid: 'mild' },
-  sentence: `${what}: an electrical burn, planned as mild acid at least until the oil is tested.`,
-  electrical: true,
-  compressor: true,
-})
-const broken = (what: string): Suggestion => ({
-  contents: { debris: true },
-  sentence: `${what}: it may have shed metal, planned as debris until the oil is seen.`,
-  compressor: true,
-})
-
-const SUGGESTIONS: { readonly [F in SuspectId]?: Suggestion } = {
-  'compressor-grounded': burnt('A winding to ground'),
-  'compressor-open-winding': burnt('An open winding'),
-  'compressor-shorted-turns': burnt('Shorted turns'),
-  'compressor-locked-rotor': broken('A locked rotor'),
-  'compressor-not-pumping': broken('A compressor that does not pump'),
-  'moisture-freeze-at-valve': {
-    contents: { wet: true },
-    sentence: 'Ice in the valve is the fault under repair.',
-  },
-  'txv-inlet-screen-plugged': {
+/** What each word of a fault's row means here, and its sentence after the name of the fault. */
+const SUGGESTIONS: Readonly<Record<InsideId, (what: string) => Suggestion>> = {
+  burnt: (what) => ({
+    contents: { acid: 'mild' },
+    sentence: `${what}: an electrical burn, planned as mild acid at least until the oil is tested.`,
+    electrical: true,
+    compressor: true,
+  }),
+  broken: (what) => ({
     contents: { debris: true },
-    sentence: 'The valve screen is plugged: something shed it.',
-  },
-  'capillary-plugged': { contents: { wax: true }, sentence: 'The capillary is plugged: wax or residue.' },
+    sentence: `${what}: it may have shed metal, planned as debris until the oil is seen.`,
+    compressor: true,
+  }),
+  ice: (what) => ({ contents: { wet: true }, sentence: `${what}: it is the fault under repair.` }),
+  shed: (what) => ({ contents: { debris: true }, sentence: `${what}: something shed it.` }),
+  wax: (what) => ({ contents: { wax: true }, sentence: `${what}: wax or residue.` }),
 }
 
 /** What the named faults suggest. */
 export const suggestionsOf = (faults: readonly string[]): Suggestion[] =>
-  faults.flatMap((fault) => SUGGESTIONS[fault as SuspectId] ?? [])
+  faults.flatMap((fault) => {
+    if (!isSuspect(fault) || fault === 'healthy' || fault === 'unlisted') return []
+    const { inside, label } = faultRow(fault)
+    return inside ? [SUGGESTIONS[inside](label)] : []
+  })

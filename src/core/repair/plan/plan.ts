@@ -1,5 +1,5 @@
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
-import type { SuspectId } from '../../diagnosis/faults/faults'
+import { stateOf, type SuspectId } from '../../diagnosis/faults/faults'
 import { assumed, computed } from '../../base/known/known'
 import { toPascals } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
@@ -37,7 +37,7 @@ import { type PlanPart, planParts } from './parts/planParts'
 import { guessedParts, jointsOf, partsOfTasks } from './parts/taskParts'
 import { type Bases, type PlanTask, planTasks, type TaskFacts } from './planTasks'
 import type { Proof } from './proofs'
-import { REMEDIES, type Remedy } from './remedies'
+import { type Remedy, remedyOf } from './remedies'
 import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
 import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
@@ -132,7 +132,7 @@ const causeWork = (job: PlannedJob, fault: SuspectId): TaskId[] =>
 
 /** The remedies of several faults as one: everything once, opened if any of them opens. */
 function unionOf(faults: readonly SuspectId[]): Remedy {
-  const all = faults.map((fault) => REMEDIES[fault])
+  const all = faults.map(remedyOf)
   const once = <T>(pick: (remedy: Remedy) => readonly T[]) => [...new Set(all.flatMap(pick))]
   return {
     work: once(({ work }) => work),
@@ -163,16 +163,9 @@ function openedFor(
   return { cleanup: opens ? planCleanup(input) : closed, opens }
 }
 
-/** States that a fault is: whatever was read, nothing live is done to it before it is mended. */
-const STATES_OF: { readonly [F in SuspectId]?: VetoId } = {
-  'compressor-grounded': 'ground-path',
-  'fan-motor-grounded': 'ground-path',
-  'crankcase-heater-grounded': 'ground-path',
-  'wire-rubbed-to-ground': 'ground-path',
-  'terminal-plug-burnt': 'terminals-burnt',
-}
+/** States of the table of vetoes that the faults themselves are. */
 const statesOf = (faults: readonly SuspectId[]): VetoId[] => [
-  ...new Set(faults.flatMap((fault) => STATES_OF[fault] ?? [])),
+  ...new Set(faults.flatMap((fault) => stateOf(fault) ?? [])),
 ]
 
 type ChargeFigures = ReturnType<typeof chargeWork>

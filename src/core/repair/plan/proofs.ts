@@ -1,6 +1,6 @@
 import type { KnownJob } from '../../record/job/job'
 import type { SuspectId } from '../../diagnosis/faults/faults'
-import { gateIdOf } from '../../diagnosis/faults/gateIds'
+import { gateIdOf } from '../../diagnosis/faults/faults'
 import { judgeGate } from '../../diagnosis/proof/gates'
 import { recordOf } from '../../diagnosis/proof/record'
 import { type DecisionState, decisionStatesOf } from '../../diagnosis/proof/decisionState'
