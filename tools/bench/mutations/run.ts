@@ -29,8 +29,11 @@ const NEAR: readonly (readonly [room: string, tests: string])[] = [
   ['src/core/safety', 'diagnosis/vetoes|work/work.test|answer/vetoes'],
   ['src/core/diagnosis/proof', 'answer/faultTables|door/notRunning'],
   ['src/core/physics/processes', 'repair/logs|repair/plan/parts|charge/charge.test'],
+  ['src/core/repair/cleanup', 'repair/charge|repair/worked|door/goldenPlans'],
+  ['src/core/repair/charge', 'repair/worked|door/goldenPlans'],
+  ['src/core/repair/plan', 'door/goldenPlans|answer/faultTables|repair/work'],
+  ['src/core/repair/logs', 'repair/work'],
   ['src/core/repair/schedule', 'repair/day'],
-  ['src/core/repair', 'repair/(plan|logs|work|charge|cleanup)|worked|goldenPlans|faultTables'],
 ]
 
 const filesIn = (folder: string): string[] =>
