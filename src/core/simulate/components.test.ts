@@ -128,7 +128,16 @@ describe('condenser', () => {
   const stream = streamOf(CONDENSER, OUTDOORS)
   const gas = gasAt(isobarAt(R, HIGH.dew), 35).enthalpy
   const at = (massFlow: number, held = 0) =>
-    condense(R, CONDENSER, stream, HIGH, HIGH.pressure, massFlow, gas, held)
+    condense({
+      name: R,
+      coil: CONDENSER,
+      stream,
+      at: HIGH,
+      pressure: HIGH.pressure,
+      massFlow,
+      enthalpyIn: gas,
+      held,
+    })
 
   test('its shares fill it; liquid leaves between air and bubble temperature', () => {
     const duty = at(0.05)

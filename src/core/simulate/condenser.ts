@@ -66,24 +66,36 @@ export function singlePhaseShare(
   return (massFlow * enthalpyDrop) / (conductance * mean)
 }
 
-/**
- * Desuperheating, condensing and subcooling in one coil, each a share of the surface in entering air.
- * @param at corners at the condensing pressure (of the refrigerant alone)
- * @param pressure total pressure, Pa: higher where air is in the circuit
- * @param held surface share kept out of work (a subcooler below the receiver), handled by the caller
- */
-export function condense(
-  name: RefrigerantName,
-  coil: Coil,
-  stream: Stream,
-  at: Corners,
-  pressure: number,
-  massFlow: number,
-  enthalpyIn: number,
-  held: number,
-  physics: Physics = USUAL_PHYSICS,
+/** What enters a condenser, and what it stands in. SI */
+export type CondenserLoad = {
+  readonly name: RefrigerantName
+  readonly coil: Coil
+  readonly stream: Stream
+  /** corners at the condensing pressure (of the refrigerant alone) */
+  readonly at: Corners
+  /** total pressure, Pa: higher where air is in the circuit */
+  readonly pressure: number
+  readonly massFlow: number
+  readonly enthalpyIn: number
+  /** surface share kept out of work (a subcooler below the receiver), handled by the caller */
+  readonly held: number
+  readonly physics?: Physics
+  readonly flowShare?: number
+}
+
+/** Desuperheating, condensing and subcooling in one coil, each a share of the surface in entering air. */
+export function condense({
+  name,
+  coil,
+  stream,
+  at,
+  pressure,
+  massFlow,
+  enthalpyIn,
+  held,
+  physics = USUAL_PHYSICS,
   flowShare = 1,
-): CondenserDuty {
+}: CondenserLoad): CondenserDuty {
   const conductances = condenserConductances(stream, coil.inside, physics, flowShare)
   const air = stream.temperature
   const gas = gasOfEnthalpy(isobarAt(name, at.dew), Math.max(enthalpyIn, at.vapourEnthalpy))

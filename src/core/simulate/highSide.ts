@@ -45,7 +45,18 @@ export function highSide(
   const held = hasReceiver ? subcoolerShare : 0
   const { physics } = circuit
   const flowShare = massFlow / circuit.nominalFlow
-  const condenser = condense(name, coil, stream, at, pressure, massFlow, enthalpyIn, held, physics, flowShare)
+  const condenser = condense({
+    name,
+    coil,
+    stream,
+    at,
+    pressure,
+    massFlow,
+    enthalpyIn,
+    held,
+    physics,
+    flowShare,
+  })
   if (!hasReceiver && circuit.headFloor === undefined) {
     return { condenser, leaving: leavingInlet(name, condenser, at, pressure), receiverLevel: 0 }
   }

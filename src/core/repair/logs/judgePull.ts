@@ -80,6 +80,12 @@ const GAUGE_SENTENCES = {
     ' The gauge at the pump reads higher than the one at the system: they are swapped, or one is dirty.',
 } as const
 
+function stateOf(system: number | undefined, isReached: boolean, stands: boolean): PullJudged['state'] {
+  if (system === undefined) return 'starting'
+  if (isReached) return 'reached'
+  return stands ? 'stalled' : 'falling'
+}
+
 /** Judges a pull: how deep, whether it stands and why, what the two gauges say (handbook 08). @param coldest K */
 export function judgePull(
   log: WorkLog,
@@ -94,7 +100,7 @@ export function judgePull(
   const isBelow = system !== undefined && system <= target
   const isReached = isBelow && staysBelow(looks, target)
   const stands = !isBelow && isStalled(since(looks, sweep))
-  const state = system === undefined ? 'starting' : isReached ? 'reached' : stands ? 'stalled' : 'falling'
+  const state = stateOf(system, isReached, stands)
   const stall = stands && system !== undefined ? stallOf(system, boilsBelow) : undefined
   const gauges = gaugesOf(system, pump)
   const said =

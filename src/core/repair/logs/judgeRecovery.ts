@@ -63,6 +63,11 @@ function endTestOf(rise: ReturnType<typeof riseAfter>, stop: number | undefined)
   return rise && rise.seconds >= WATCH ? 'holds' : 'watching'
 }
 
+function fillStateOf(fill: number): NonNullable<RecoveryJudged['fillState']> {
+  if (fill >= 1) return 'full'
+  return fill >= WARN_SHARE ? 'nearly-full' : 'room'
+}
+
 /** Judges a recovery log: depth, rise after the stop, the cylinder, what the weight says (handbook 07). */
 export function judgeRecovery(
   log: WorkLog,
@@ -93,8 +98,7 @@ export function judgeRecovery(
     rise,
     endTest,
     fill,
-    fillState:
-      fill === undefined ? undefined : fill >= 1 ? 'full' : fill >= WARN_SHARE ? 'nearly-full' : 'room',
+    fillState: fill === undefined ? undefined : fillStateOf(fill),
     out,
     ...judged,
     sentence: `${SENTENCES[endTest]}${shallow}${out ? ` ${out.sentence}` : ''}`,

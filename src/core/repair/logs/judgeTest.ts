@@ -127,29 +127,46 @@ export function leakText({ low, high }: LeakRange): string {
 
 type Figures = Omit<TestJudged, keyof Verdict>
 
-function sentenceOf(judged: Figures, setup: TestSetup): string {
-  const { state, hold, wanted, leastSeen, seen, nextStep, isLow, settled, over } = judged
-  if (over && (state === 'over' || state === 'too-warm')) return overSentence(over, setup)
-  const could =
-    leastSeen === undefined ? '' : ` Smaller leaks than about ${leakText(leastSeen)} it cannot see: bubbles.`
-  if (state === 'filling' && nextStep === undefined)
-    return settled !== undefined && settled >= SETTLE_SECONDS
-      ? 'Settled: shut the regulator and start the clock.'
-      : 'At its pressure: let it settle, the gas is warm from filling.'
-  if (state === 'filling' && nextStep !== undefined)
+type Says = (judged: Figures, setup: TestSetup) => string
+
+/** The change of a hold against its error. */
+const changeText = ({ hold }: Figures): string =>
+  hold
+    ? `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
+    : ''
+
+/** What a hold could not have seen; nothing where the inner volume is a guess. */
+const blindTo = ({ leastSeen }: Figures): string =>
+  leastSeen === undefined ? '' : ` Smaller leaks than about ${leakText(leastSeen)} it cannot see: bubbles.`
+
+const isOver: Says = ({ over }, setup) => (over ? overSentence(over, setup) : '')
+
+function filling({ nextStep, settled }: Figures): string {
+  if (nextStep !== undefined)
     return `Stop at ${(nextStep / UNITS.psia.si).toFixed(0)} psig, listen, bubble; then on.`
-  if (state === 'settling')
-    return 'It settles: the gas is still warm from filling. The clock has not started.'
-  if (!hold) return 'The clock runs.'
-  const change = `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
-  if (state === 'falls')
-    return `It falls: ${change}${seen === undefined ? '' : `, about ${leakText(seen)}`}. Bubbles: joints made today first, then stems, cores, caps, where oil is.`
-  if (state === 'rises')
-    return `It rises: ${change}. That is warming: put a clamp to the pipe, or wait and start the clock again.`
-  if (state === 'held' && isLow)
-    return `Held, but below its test pressure: that proves little. Go on up and start the clock again.`
-  if (state === 'held') return `No leak seen: ${change}.${could}`
-  return `So far ${change}; ${minutes(wanted - hold.seconds)} min more.${could}`
+  return settled !== undefined && settled >= SETTLE_SECONDS
+    ? 'Settled: shut the regulator and start the clock.'
+    : 'At its pressure: let it settle, the gas is warm from filling.'
+}
+
+/** What each state says. */
+const SAYS: Readonly<Record<TestJudged['state'], Says>> = {
+  over: isOver,
+  'too-warm': isOver,
+  filling,
+  settling: () => 'It settles: the gas is still warm from filling. The clock has not started.',
+  falls: (judged) =>
+    `It falls: ${changeText(judged)}${judged.seen === undefined ? '' : `, about ${leakText(judged.seen)}`}. Bubbles: joints made today first, then stems, cores, caps, where oil is.`,
+  rises: (judged) =>
+    `It rises: ${changeText(judged)}. That is warming: put a clamp to the pipe, or wait and start the clock again.`,
+  held: (judged) =>
+    judged.isLow
+      ? 'Held, but below its test pressure: that proves little. Go on up and start the clock again.'
+      : `No leak seen: ${changeText(judged)}.${blindTo(judged)}`,
+  holding: (judged) =>
+    judged.hold
+      ? `So far ${changeText(judged)}; ${minutes(judged.wanted - judged.hold.seconds)} min more.${blindTo(judged)}`
+      : 'The clock runs.',
 }
 
 type Stage = {
@@ -223,25 +240,27 @@ export function judgeTest(log: WorkLog, setup: TestSetup, now: number): TestJudg
     leastSeen: hold && asLeak(hold.leastSeen, setup, inside),
     seen: hold && hold.seen > 0 ? asLeak(hold.seen, setup, inside) : undefined,
   }
-  return { ...judged, ...limitOf(judged, target), sentence: sentenceOf(judged, setup) }
+  return { ...judged, ...SHOWN[judged.state](judged, target), sentence: SAYS[judged.state](judged, setup) }
 }
 
-/** What a hold has shown, and what it lacks. @param target Pa over the air; undefined where no plan tells it */
-function limitOf(
-  { state, isLow, hold, wanted }: Figures,
-  target: number | undefined,
-): Pick<Verdict, 'limit' | 'missing'> {
-  const waits = (what: string) => ({ limit: 'waiting' as const, missing: [what] })
-  if (state === 'over')
-    return {
-      limit: 'failed',
-      missing: ['relief and weakest part looked at, then the test again in a new log'],
-    }
-  if (state === 'too-warm') return waits('bleed to its pressure and start the clock again')
-  if (state === 'falls') return { limit: 'failed', missing: ['the leak found, and the test again'] }
-  if (state === 'rises') return waits('a clamp on the pipe, or the clock started again')
-  if (state === 'holding') return waits(`hold it ${minutesLeft(wanted - (hold?.seconds ?? 0))} more`)
-  if (state !== 'held') return waits('shut the regulator and start the clock')
-  if (isLow) return waits('go on up to its pressure and start the clock again')
-  return { limit: 'passed', missing: target === undefined ? ['the pressure of the test: its job'] : [] }
+type Shown = Pick<Verdict, 'limit' | 'missing'>
+const waits = (what: string): Shown => ({ limit: 'waiting', missing: [what] })
+const TO_START = () => waits('shut the regulator and start the clock')
+
+/** What each state has shown, and what it lacks. @param target Pa over the air; undefined where no plan tells it */
+const SHOWN: Readonly<Record<TestJudged['state'], (judged: Figures, target: number | undefined) => Shown>> = {
+  over: () => ({
+    limit: 'failed',
+    missing: ['relief and weakest part looked at, then the test again in a new log'],
+  }),
+  'too-warm': () => waits('bleed to its pressure and start the clock again'),
+  filling: TO_START,
+  settling: TO_START,
+  falls: () => ({ limit: 'failed', missing: ['the leak found, and the test again'] }),
+  rises: () => waits('a clamp on the pipe, or the clock started again'),
+  holding: ({ wanted, hold }) => waits(`hold it ${minutesLeft(wanted - (hold?.seconds ?? 0))} more`),
+  held: ({ isLow }, target) =>
+    isLow
+      ? waits('go on up to its pressure and start the clock again')
+      : { limit: 'passed', missing: target === undefined ? ['the pressure of the test: its job'] : [] },
 }
