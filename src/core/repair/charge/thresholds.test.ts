@@ -1,0 +1,125 @@
+import { fromKelvin, toKelvin } from '../../base/units/convert'
+import { UNITS } from '../../base/units/units'
+import {
+  saturatedState,
+  saturationPressure,
+  saturationTemperature,
+} from '../../physics/refrigerants/saturation'
+import type { UnitPlate } from '../../record/equipment/unit'
+import { emptyJob, type KnownJob } from '../../record/job/job'
+import type { Repair } from '../../record/records/repair'
+import { planOf } from '../plan/basis'
+import { cylinderFill } from './cylinderFill'
+
+const UNIT: UnitPlate = {
+  kind: 'package-ac',
+  refrigerant: 'R-410A',
+  metering: 'txv',
+  nominalTons: 3,
+  factoryCharge: { value: 7, unit: 'lb' },
+  oilCharge: { value: 40, unit: 'floz' },
+  compressor: { oil: 'POE' },
+  oldDryer: { cubicInches: 8 },
+}
+const job = (unit: Partial<UnitPlate> = {}, more: Partial<KnownJob> = {}): KnownJob => ({
+  ...emptyJob({ ...UNIT, ...unit }),
+  readingSets: [
+    {
+      id: 'a',
+      mode: 'off',
+      readings: {},
+      observations: { acidTest: 'negative', acidTestKind: 'oil-kit', oilAppearance: 'clear' },
+    },
+  ],
+  ...more,
+})
+const plan = (unit: Partial<UnitPlate> = {}, more: Partial<KnownJob> = {}) =>
+  planOf(job(unit, more), ['txv-underfeeding'])
+const POUND = UNITS.lb.si
+
+test('flooding: an eighth of the inside is condenser, four fifths of it liquid in place of gas at the coldest day', () => {
+  const kelvin = toKelvin({ value: -10, unit: 'F' })
+  const { charge, size } = plan({
+    kind: 'reach-in',
+    refrigerant: 'R-404A',
+    headPressureControl: true,
+    control: { coldestOutdoor: { value: -10, unit: 'F' } },
+  })
+  const line = charge!.lines.find(({ id }) => id === 'flooding')!
+  const swap =
+    saturatedState('R-404A', 'bubble', kelvin).density - saturatedState('R-404A', 'dew', kelvin).density
+  // [memory] 0.12 x 0.8 of the inner volume
+  expect(line.kg! / (size.volume.value * swap)).toBeCloseTo(0.096, 9)
+})
+
+describe('a cylinder has head enough 70 kPa above the side that it fills', () => {
+  const side = saturationPressure('R-410A', 'dew', toKelvin({ value: 40, unit: 'F' }))
+  const enough = fromKelvin(saturationTemperature('R-410A', 'bubble', side + 70_000), 'F')
+  test.each([
+    [-0.5, true],
+    [0.5, false],
+  ])('%f F from there: warmed %s', (by, isWarmed) => {
+    const repair: Repair = { cylinderAir: { value: enough + by, unit: 'F' } }
+    expect(plan({}, { repair }).charge!.cylinder !== undefined).toBe(isWarmed)
+  })
+})
+
+describe('what went in against what was calculated (handbook 09)', () => {
+  const total = plan().charge!.total!.value
+  const trim = (share: number) =>
+    plan({}, { closing: { charged: { value: (total + share * 7 * POUND) / POUND, unit: 'lb' } } }).charge!
+      .trim!.verdict
+  test.each([
+    [0.049, 'as-calculated'],
+    [0.05, 'as-calculated'],
+    [0.051, 'trimmed'],
+    [-0.249, 'trimmed'],
+    [-0.25, 'questioned'],
+    [0.251, 'questioned'],
+  ] as const)('%f of the plate: %s', (share, verdict) => expect(trim(share)).toBe(verdict))
+})
+
+describe('cylinder and cans', () => {
+  const state = (share: number) => {
+    const empty = cylinderFill('R-410A', 1, { capacity: { value: 20, unit: 'kg' } })
+    const gross = { value: 10 + share * empty.limit, unit: 'kg' as const }
+    return cylinderFill('R-410A', 1, {
+      capacity: { value: 20, unit: 'kg' },
+      tare: { value: 10, unit: 'kg' },
+      gross,
+    }).state
+  }
+  test.each([
+    [0.69, 'room'],
+    [0.71, 'nearly-full'],
+    [0.999, 'nearly-full'],
+    [1.001, 'over'],
+  ] as const)('%f of its limit: %s', (share, word) => expect(state(share)).toBe(word))
+  const cans = (millilitres: number) =>
+    plan(
+      { oilCharge: { value: 2000, unit: 'mL' } },
+      { repair: { oilOut: { value: millilitres, unit: 'mL' } } },
+    ).oil.cans
+  test.each([
+    [945, 1],
+    [946, 1],
+    [947, 2],
+  ])('%d mL are %d quarts', (millilitres, count) => expect(cans(millilitres)).toBe(count))
+  const oldCan = (hours: number) =>
+    plan({}, { repair: { oilOut: { value: 30, unit: 'floz' }, oilCanOpen: hours } }).oil.reasons.join()
+  test.each([
+    [1, false],
+    [1.1, true],
+  ])('a can that stood open for %f h is refused: %s', (hours, isRefused) =>
+    expect(/does not go in/.test(oldCan(hours))).toBe(isRefused),
+  )
+})
+
+test('a conversion starts with nine tenths of the plate, and a blend leaves its cylinder as liquid', () => {
+  const r22: Partial<UnitPlate> = { refrigerant: 'R-22', compressor: { oil: 'mineral' } }
+  const to = plan(r22, { repair: { refrigerantTo: 'R-407C' } })
+  expect(to.charge!.lines[0]!.kg! / (7 * POUND)).toBeCloseTo(0.9, 12)
+  expect(to.charge!.finish.join()).toMatch(/leaves the cylinder as liquid/)
+  // R-410A glides by a fifth of a degree
+  expect(plan().charge!.finish.join()).not.toMatch(/leaves the cylinder as liquid/)
+})
