@@ -5,6 +5,7 @@ import { GrowingSamples } from '@/core/record/logs/growing'
 import { noSamples, type Samples } from '@/core/record/logs/samples'
 import type { LogHead, LogMark } from '@/core/record/records/log'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
+import { isJudgedAsWet } from '@/core/repair/cleanup/contamination'
 import type { Plan } from '@/core/repair/plan/plan'
 import { type TaskId, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { judgeTest, SETTLE_SECONDS, testSetup } from '@/core/repair/logs/judgeTest'
@@ -149,7 +150,7 @@ const pressureTest: Script = (hands, plan, unit) => {
 }
 
 const evacuation: Script = (hands, { policy, contamination }) => {
-  const limits = vacuumLimits(policy, contamination.contents.wet)
+  const limits = vacuumLimits(policy, isJudgedAsWet(contamination))
   const log = hands.log('evacuation', EVERY)
   hands.hands({ regulator: 0, vent: false, pump: true, valve: 'open', hose: 'open' })
   log.mark({ what: 'valve-open' })
@@ -159,7 +160,7 @@ const evacuation: Script = (hands, { policy, contamination }) => {
 }
 
 const decay: Script = (hands, { policy, contamination }) => {
-  const limits = vacuumLimits(policy, contamination.contents.wet)
+  const limits = vacuumLimits(policy, isJudgedAsWet(contamination))
   const log = hands.log('decay', EVERY)
   hands.hands({ valve: 'shut' })
   log.mark({ what: 'valve-shut' })

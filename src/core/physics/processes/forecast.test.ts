@@ -129,4 +129,10 @@ describe('the forecast of a pull', () => {
     expect(never).toBeGreaterThan(0.5)
     expect(range[1]).toBeUndefined()
   })
+  test('its range is eight in ten of the ways that it may go', () => {
+    const { range, seconds } = forecastPull(GUESS, [], 500 * MICRON)
+    // of four in ten of the ways 0.89 and 1.18 would be the ends
+    expect(range[0] / seconds!).toBeLessThan(0.8)
+    expect(range[1]! / seconds!).toBeGreaterThan(2)
+  })
 })

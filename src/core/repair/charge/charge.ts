@@ -1,4 +1,4 @@
-import { entriesText } from '../../base/known/entries'
+import { entriesText, type EntryId } from '../../base/known/entries'
 import { assumed, type Basis, basisOf, computed, isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
@@ -235,6 +235,16 @@ function cylinderWarmUp({ refrigerant, unit, repair, readings }: ChargeInput): s
   return `At ${fromKelvin(air, 'F').toFixed(0)} F the cylinder gives ${fromPascals(has, 'psig', SEA_LEVEL_PASCALS).toFixed(0)} psig: warm its base to ${fromKelvin(wanted, 'F').toFixed(0)} F with warm water or a thermostatic heater, 125 F at most, never a flame.`
 }
 
+/** What settles a charge by itself; what a dryer was chosen by is asked only where nothing else is missing. */
+const DIRECT: readonly EntryId[] = [
+  'factoryCharge',
+  'lineLength',
+  'lineLiquid',
+  'lineVapour',
+  'lineIncluded',
+  'oldDryer',
+]
+
 /** The sum of what is counted, with what each part of it rests on; the lines count even where they add nothing. */
 function sumOf(
   lines: readonly ChargeLine[],
@@ -244,12 +254,14 @@ function sumOf(
   const counted = lines.filter(({ id, isAllowance }) => id !== 'plate' && !isAllowance)
   const sum = counted.reduce((all, { kg = 0 }) => all + kg, 0)
   const part = shareOf(isConversion, policy)
-  return computed(
+  const all = computed(
     plate.value * part + sum,
     plate,
     extraLine(unit).basis,
     ...counted.map(({ basis }) => basis),
   )
+  const direct = all.asks.filter((id) => DIRECT.includes(id))
+  return direct.length > 0 ? { ...all, asks: direct } : all
 }
 
 /** Why nothing is said of what went in, and what would settle it. */

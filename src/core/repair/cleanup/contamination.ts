@@ -28,6 +28,8 @@ export type Contamination = {
   readonly assumed: readonly string[]
   /** how the figures are known by which the class was found */
   readonly basis: Basis
+  /** how everything is known that the ledger of an opened circuit is calculated from */
+  readonly inside: Basis
   readonly exposure: Exposure | undefined
   /** three pulls, broken with nitrogen */
   readonly triple: boolean
@@ -160,6 +162,16 @@ function ledgerBasis(record: CleanupRecord, size: CircuitSize, exposure: Exposur
   )
 }
 
+/** Everything that the ledger of an opened circuit is calculated from, whether it could change its word or not. */
+const insideOf = (size: CircuitSize, exposure: Exposure | undefined): Basis =>
+  exposure ? basisOf(size.oilMass, size.volume, size.oil, exposure.time, exposure.weather) : basisOf()
+
+/** Whether water is shown by more than guesses: nothing is opened for a ledger of an inside that nobody knows. */
+const isWaterShown = (record: CleanupRecord, inside: Basis): boolean =>
+  waterSigns(record).some(({ wet }) => wet) ||
+  suggestionsOf(record.faults).some(({ contents }) => contents.wet) ||
+  !isAssumed(inside)
+
 /** All classes whose work applies. */
 export const classesOf = ({
   class: first,
@@ -173,6 +185,9 @@ export const isBurnout = ({ contents }: Pick<Contamination, 'contents'>): boolea
   contents.acid === 'strong'
 /** Whether water is to be dealt with. */
 export const isWet = ({ contents }: Pick<Contamination, 'contents'>): boolean => contents.wet
+/** Whether its vacuum is judged as that of a wet circuit: it is one, or only a guess says that it is not. */
+export const isJudgedAsWet = ({ contents, inside }: Pick<Contamination, 'contents' | 'inside'>): boolean =>
+  contents.wet || isAssumed(inside)
 
 const METAL = 'There are metal flakes in the oil.'
 const BY_LEDGER = 'By the water ledger its oil holds more than it may.'
@@ -211,6 +226,7 @@ export function classify(record: CleanupRecord, size: CircuitSize): Contaminatio
   const wax = suggested.some(({ contents }) => contents.wax)
   const contents: Contents = { acid: acid.value, wet: water.value, debris: debris.value, wax }
   const [first = 'clean', ...also] = classesFor(contents)
+  const inside = insideOf(size, exposure)
   const acidUpTo = acidChances(record)
     .slice(0, ACID_LEVELS.indexOf(acid.value) + 1)
     .reduce((sum, chance) => sum + chance, 0)
@@ -224,11 +240,12 @@ export function classify(record: CleanupRecord, size: CircuitSize): Contaminatio
     conflicts: conflictsOf(record),
     assumed: [...acid.assumed, ...debris.assumed, ...water.assumed],
     basis: ledgerBasis(record, size, exposure),
+    inside,
     exposure,
     triple: water.value || (exposure !== undefined && exposure.hours.likely > HOURS_OPEN_TRIPLE),
     asksToOpen:
       (acid.value !== 'none' && acid.known) ||
-      (water.value && water.known) ||
+      (water.value && isWaterShown(record, inside)) ||
       (debris.value && debris.known) ||
       wax,
     electrical: suggested.some(({ electrical }) => electrical),

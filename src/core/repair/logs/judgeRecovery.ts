@@ -44,7 +44,8 @@ export type RecoverySetup = {
   readonly atmosphere: number
   readonly depth?: Pick<Recovery['depth'], 'pascals' | 'shown'>
   /** kg */
-  readonly cylinder?: Pick<Recovery['cylinder'], 'limit' | 'net'>
+  readonly cylinder?: Pick<Recovery['cylinder'], 'limit' | 'net'> &
+    Partial<Pick<Recovery['cylinder'], 'basis'>>
   /** plate and lines, kg; nothing is short or over against a guess */
   readonly expected?: Known<number>
   /** only a part is emptied: what comes out says nothing of the charge */

@@ -10,6 +10,7 @@ import type { LogPurpose } from '../../record/readings/logPurposes'
 import type { PumpSetup } from '../../record/records/run'
 import type { Effects } from '../../record/state/effects'
 import type { WorkGateId } from '../../safety/workGates'
+import { isJudgedAsWet } from '../cleanup/contamination'
 import type { Plan } from '../plan/plan'
 import { decayQuestion, knownFit } from './decayFit'
 import type { KnownFit } from './judgeDecay'
@@ -85,7 +86,7 @@ const defineLogKind = <C extends object>({ context, judge, ...row }: LogKindRow<
 
 const atmosphereOf = ({ unit }: LogFacts) => (unit ? siteAtmosphere(unit) : SEA_LEVEL_PASCALS)
 const limitsOf = ({ plan }: LogFacts): VacuumLimits =>
-  vacuumLimits(plan?.policy ?? DEFAULT_POLICY, plan?.contamination.contents.wet === true)
+  vacuumLimits(plan?.policy ?? DEFAULT_POLICY, plan !== undefined && isJudgedAsWet(plan.contamination))
 const lastOf = ({ samples }: WorkLog) => samples.time.at(-1) ?? 0
 
 const MICRONS = [

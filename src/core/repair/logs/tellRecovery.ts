@@ -5,7 +5,7 @@ import { type Recovery, unjudgedWeight } from '../charge/recovery'
 import { kilograms, pounds } from '../../base/units/weightText'
 import { judgeRecovery, type RecoveryJudged, type RecoverySetup } from './judgeRecovery'
 import type { WorkLog } from './series'
-import type { FigureRow, Told } from './told'
+import { type FigureRow, markedRow, type Told } from './told'
 
 const CYLINDER: Readonly<Record<NonNullable<RecoveryJudged['fillState']>, readonly string[]>> = {
   full: ['⬣ The cylinder is at its limit: shut it, take another one.'],
@@ -15,7 +15,7 @@ const CYLINDER: Readonly<Record<NonNullable<RecoveryJudged['fillState']>, readon
 
 function figuresOf(
   { pressure, weight, fill, rise }: RecoveryJudged,
-  { atmosphere, depth, expected, isPart }: RecoverySetup,
+  { atmosphere, depth, expected, isPart, cylinder }: RecoverySetup,
 ): FigureRow[] {
   const rows: FigureRow[] = []
   if (pressure !== undefined)
@@ -30,8 +30,10 @@ function figuresOf(
     if (weight.rate !== undefined && !rise)
       rows.push({ label: 'Rate', value: `${pounds(weight.rate)} a min` })
   }
-  if (fill !== undefined)
-    rows.push({ label: 'Cylinder', value: `${Math.round(fill * 100)} %`, note: 'of its limit' })
+  if (fill !== undefined) {
+    const row = { label: 'Cylinder', value: `${Math.round(fill * 100)} %`, note: 'of its limit' }
+    rows.push(markedRow(row, cylinder?.basis))
+  }
   if (rise)
     rows.push({
       label: 'Rise after the stop',
@@ -40,6 +42,14 @@ function figuresOf(
     })
   return rows
 }
+
+/** What is said of the cylinder; of one whose stamp nobody read, too. */
+function cylinderDetails(state: RecoveryJudged['fillState'], { cylinder }: RecoverySetup): readonly string[] {
+  const said = state ? CYLINDER[state] : []
+  const isGuess = cylinder?.basis !== undefined && isAssumed(cylinder.basis)
+  return isGuess ? said.map((sentence) => `${sentence} ${STAMP}`) : said
+}
+const STAMP = 'Assumed: one of the 50 lb class; read its stamp.'
 
 /** What is said of a weight that is not judged. */
 const PART = 'A part only: what comes out of it says nothing of the charge.'
@@ -72,7 +82,7 @@ export function tellRecovery(log: WorkLog, setup: RecoverySetup, plan?: Recovery
     sentence,
     moved: weight?.moved,
     details: [
-      ...(fillState ? CYLINDER[fillState] : []),
+      ...cylinderDetails(fillState, setup),
       ...weightDetails(judged, setup, plan),
       ...(out ? [] : (plan?.sentences ?? [])),
     ],

@@ -19,7 +19,7 @@ import { chooseRefrigerant, type RefrigerantPath } from '../charge/refrigerantPa
 import type { AcidLedger } from '../cleanup/acid'
 import type { CircuitSize } from '../cleanup/circuitSize'
 import { type Cleanup, type CleanupInput, planCleanup } from '../cleanup/cleanup'
-import type { Contamination } from '../cleanup/contamination'
+import { type Contamination, isJudgedAsWet } from '../cleanup/contamination'
 import type { DropVerdict } from '../cleanup/dryerDrop'
 import { modelOf } from '../cleanup/dryerModel'
 import { type CoreChange, coreChanges, placingOf } from '../cleanup/dryerPlacing'
@@ -329,7 +329,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       proofs,
       approval: whole.approval,
       policy: whole.policy,
-      isWet: whole.cleanup.contamination.contents.wet,
+      isWet: isJudgedAsWet(whole.cleanup.contamination),
     },
   }
   const tasks = planTasks(taskIds(whole), facts)
