@@ -27,8 +27,12 @@ function taskLines({ tasks }: Plan, day: DayPlan): string[] {
       ...task.alongside.map((id) => `beside ${number.get(id)}`),
     ]
     const marks = [task.opens && 'open', task.flame && 'flame', task.machine].filter(Boolean).join(', ')
+    const hurts = task.hazards.length > 0 ? [`     hurts: ${task.hazards.join(', ')}`] : []
+    const then = task.fails?.minutes ? [`     if it fails: ${minutes(task.fails.minutes)}`] : []
     return [
       `${String(number.get(task.id)).padStart(2)} ${at} ${task.id} [${minutes(task.handsOn)}${task.unattended ? ` + ${minutes(task.unattended)}` : ''}] after ${waits.join(', ') || 'nothing'}${marks ? `; ${marks}` : ''}`,
+      ...hurts,
+      ...then,
       ...task.notes.map((note) => `     ${note}`),
       ...(task.refused ? [`     REFUSED ${task.refused}`] : []),
     ].join('\n')

@@ -9,6 +9,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Repair } from '../../record/records/repair'
 import { planOf } from '../plan/basis'
+import { compareRefrigerants } from './compareRefrigerants'
 import { cylinderFill } from './cylinderFill'
 
 const UNIT: UnitPlate = {
@@ -122,4 +123,70 @@ test('a conversion starts with nine tenths of the plate, and a blend leaves its 
   expect(to.charge!.finish.join()).toMatch(/leaves the cylinder as liquid/)
   // R-410A glides by a fifth of a degree
   expect(plan().charge!.finish.join()).not.toMatch(/leaves the cylinder as liquid/)
+})
+
+describe('what another refrigerant may be, by its own figures (handbook 10)', () => {
+  const NAMES = [
+    'R-22',
+    'R-407C',
+    'R-438A',
+    'R-427A',
+    'R-422D',
+    'R-404A',
+    'R-448A',
+    'R-134a',
+    'R-513A',
+  ] as const
+  const rows = ['R-22', 'R-404A', 'R-134a'].flatMap((original) =>
+    [-20, 0, 20, 40].flatMap((evaporating) =>
+      [90, 100, 110, 120, 130].flatMap((condensing) => {
+        const point = {
+          evaporating: toKelvin({ value: evaporating, unit: 'F' }),
+          condensing: toKelvin({ value: condensing, unit: 'F' }),
+          superheat: 6,
+          subcooling: 5,
+          efficiency: 0.7,
+        }
+        const { rows: all } = compareRefrigerants(original as (typeof NAMES)[number], NAMES, point, {})
+        const own = all.find(({ name }) => name === original)!
+        return all.filter(({ name }) => name !== original).map((row) => ({ row, own }))
+      }),
+    ),
+  )
+  const says = (reasons: readonly string[], words: RegExp) => reasons.some((reason) => words.test(reason))
+  /** Rows lie near a limit on both sides, so that a slip of a fifth is seen. */
+  const near = (ratios: readonly number[], limit: number) => {
+    expect(ratios.some((ratio) => ratio > limit && ratio < limit * 1.2)).toBe(true)
+    expect(ratios.some((ratio) => ratio <= limit && ratio > limit * 0.85)).toBe(true)
+  }
+  test('capacity from 0.8 to 1.2 of the original', () => {
+    near(
+      rows.map(({ row }) => row.relativeCapacity),
+      0.8,
+    )
+    near(
+      rows.map(({ row }) => row.relativeCapacity),
+      1.2,
+    )
+    for (const { row } of rows)
+      expect(says(row.suitability.reasons, /no longer fit/)).toBe(
+        row.relativeCapacity < 0.8 || row.relativeCapacity > 1.2,
+      )
+  })
+  test('a high side to 1.1 of the original where the plate is silent', () => {
+    const ratios = rows.map(({ row, own }) => row.cycle.dischargePressure / own.cycle.dischargePressure)
+    near(ratios, 1.1)
+    rows.forEach(({ row }, i) =>
+      expect(says(row.suitability.reasons, /beyond what the equipment/)).toBe(ratios[i]! > 1.1),
+    )
+  })
+  test('a glide of 2 K more, and 8 K more of discharge, are told', () => {
+    for (const { row, own } of rows.filter(({ row: { suitability } }) => suitability.verdict !== 'refused')) {
+      const { reasons } = row.suitability
+      expect(says(reasons, /^Glides/)).toBe(row.cycle.evaporatingGlide > own.cycle.evaporatingGlide + 2)
+      expect(says(reasons, /^Discharges hotter/)).toBe(
+        row.cycle.dischargeTemperature > own.cycle.dischargeTemperature + 8,
+      )
+    }
+  })
 })

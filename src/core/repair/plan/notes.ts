@@ -22,6 +22,8 @@ export type NoteFacts = {
   readonly approval: Approval
   readonly policy: Policy
   readonly isWet: boolean
+  /** only a part was emptied: the rest of the charge stayed inside */
+  readonly staysIn: boolean
 }
 
 /** Through the capillary one side empties the other only over hours (handbook 07). */
@@ -64,10 +66,12 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
     ...(unit.metering === 'capillary' ? [BOTH_SIDES] : []),
   ],
   decay: ({ policy, isWet }) => [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
-  charge: ({ charge }) => (charge ? [chargeNote(charge)] : []),
+  charge: ({ charge, staysIn }) => (charge ? [staysIn ? STAYED : chargeNote(charge)] : []),
   'water-coil': ({ unit }) => (hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
   'low-pressure': ({ unit }) => [lowPressureAdvice(unit) ?? []].flat(),
 }
+
+const STAYED = 'By weight what went out with the part; the rest stayed inside.'
 
 /** The weight that goes in; nothing is told where the plate charge is not known, but what would tell it. */
 const chargeNote = ({ total, refrigerant, guess }: Charge): string =>

@@ -330,6 +330,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       approval: whole.approval,
       policy: whole.policy,
       isWet: isJudgedAsWet(whole.cleanup.contamination),
+      staysIn: isPartly({ access: figured.access, isEmpty: whole.isEmpty }),
     },
   }
   const tasks = planTasks(taskIds(whole), facts)
