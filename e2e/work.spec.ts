@@ -260,7 +260,7 @@ test('a burnout from the set-up to the start: oil out is written, tests for acid
     expect.arrayContaining(['recover', 'sweep', 'swapCompressor', 'pressureTest', 'decayTest', 'weighIn']),
   )
   await choose(page, 'swapCompressor')
-  await expect(page.getByRole('region', { name: 'Oil' })).toContainText('Goes back')
+  await expect(page.getByRole('region', { name: 'Oil' })).toContainText('Refill')
   await choose(page, 'closeUp')
   await expect(page.getByRole('region', { name: 'Tests after the start' })).toContainText(
     'Oil tested again for acid',

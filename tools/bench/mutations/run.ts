@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { seededRandom } from '@/core/base/numeric/random'
@@ -79,10 +79,11 @@ const jest = (patterns: string) =>
 function survives({ file, site, text }: Drawn): boolean {
   writeFileSync(file, mutated(text, site))
   try {
-    const folder = dirname(file)
-    const own =
-      readdirSync(folder).some((name) => name.endsWith('.test.ts')) || existsSync(`${folder}.test.ts`)
-    if (own && !jest(`${folder}/[^/]*\\.test`)) return false
+    // its own folder, and the one above it for the rows of a table
+    const own = [dirname(file), dirname(dirname(file))].filter((folder) =>
+      readdirSync(folder).some((name) => name.endsWith('.test.ts')),
+    )
+    if (own.some((folder) => !jest(`${folder}/[^/]*\\.test`))) return false
     const near = NEAR.filter(([room]) => file.startsWith(room)).map(([, tests]) => tests)
     return near.every((tests) => jest(tests))
   } finally {
