@@ -105,6 +105,13 @@ describe('a coarse pull', () => {
     const course = pullCourse(PULL, 101_325, 500 * MICRON, 3600)
     const middle = course[Math.floor(course.length / 2)]!
     expect(courseAt(course, middle.seconds)).toBeCloseTo(pullPressure(middle), 6)
+    // its last stretch, its end, and after it
+    const [before, last] = [course.at(-2)!, course.at(-1)!]
+    const between = courseAt(course, (before.seconds + last.seconds) / 2)
+    expect(between).toBeGreaterThan(pullPressure(last))
+    expect(between).toBeLessThan(pullPressure(before))
+    expect(courseAt(course, last.seconds)).toBeCloseTo(pullPressure(last), 9)
+    expect(courseAt(course, last.seconds + 100)).toBeCloseTo(pullPressure(last), 9)
   })
 })
 
