@@ -184,7 +184,7 @@ const weighIn: Script = (hands, plan, unit) => {
 }
 
 /** How the log of each purpose is kept. */
-const SCRIPTS: Readonly<Record<LogPurpose, Script>> = {
+const SCRIPTS: { readonly [P in LogPurpose]?: Script } = {
   recovery,
   'pressure-test': pressureTest,
   evacuation,

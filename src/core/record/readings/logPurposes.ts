@@ -1,3 +1,5 @@
 /** What a log was taken for; one without a purpose is a log of readings. */
 export const LOG_PURPOSES = ['recovery', 'pressure-test', 'evacuation', 'decay', 'weigh-in'] as const
+/** Versions of the log record that came with a word of this list: a new word raises it, its number goes here. */
+export const PURPOSE_VERSIONS: readonly number[] = []
 export type LogPurpose = (typeof LOG_PURPOSES)[number]

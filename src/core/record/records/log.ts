@@ -2,9 +2,9 @@ import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { type Unit, UNITS } from '../../base/units/units'
 import { type ChannelKey, isChannelKey } from '../readings/channels'
-import { LOG_PURPOSES } from '../readings/logPurposes'
+import { LOG_PURPOSES, PURPOSE_VERSIONS } from '../readings/logPurposes'
 import { countSchema, idSchema, inRoundShape } from './fields'
-import { defineKind, type RawData } from './kind'
+import { defineKind, type RawData, widened } from './kind'
 
 const MOST_CHANNELS = 40
 
@@ -113,16 +113,20 @@ function asSaid({ verdict, ...data }: RawData): RawData {
   return { ...data, said }
 }
 
+/** Versions that came with fields of the log; those that came with a kind of log stand beside its word. */
+const OWN_VERSION = 4
+
 /** What a log is; its samples stand in chunks of their own, outside the job's live query and outside undo. */
 export const LOG = defineKind({
   kind: 'log',
-  version: 4,
+  version: OWN_VERSION + PURPOSE_VERSIONS.length,
   schema: logSchema,
   migrations: [
     { to: 2, change: ofStep },
     { to: 3, change: asSaid },
     // version 4: what is typed stands in the log itself; what was typed before stays where it is
     { to: 4, change: (data) => data },
+    ...PURPOSE_VERSIONS.map(widened),
   ],
   defaults: {},
 })

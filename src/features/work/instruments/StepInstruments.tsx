@@ -8,6 +8,7 @@ import { BledPane, BubblesPane } from './BubblesPane'
 import { ChargePane } from './ChargePane'
 import { DecayPane } from './DecayPane'
 import { FirstStartList } from './FirstStartList'
+import { LogPane } from './LogPane'
 import { OilPane } from './OilPane'
 import { PullPane } from './PullPane'
 import { RecoveryPane } from './RecoveryPane'
@@ -17,6 +18,7 @@ import { NitrogenLimit, NitrogenPane } from './NitrogenPane'
 
 /** A pane for each instrument that a step can have. */
 const PANES: Readonly<Record<InstrumentId, ComponentType<InstrumentProps>>> = {
+  log: LogPane,
   recovery: RecoveryPane,
   'nitrogen-limit': NitrogenLimit,
   nitrogen: NitrogenPane,

@@ -6,7 +6,7 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { isOpening } from '@/core/repair/logs/told'
 import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
-import { LOG_ACTIONS, type LogAction } from './logActions'
+import { actionsOf, type LogAction } from './logActions'
 import type { logActs } from './logActs'
 import type { PurposeProps } from './purposeProps'
 
@@ -72,7 +72,7 @@ function Hands({ purpose, view, acts, when, onActed }: Props) {
     isStep && view?.nextStep !== undefined ? `To ${Math.round(view.nextStep)} psig` : label
   return (
     <>
-      {LOG_ACTIONS[purpose].map((action) => (
+      {actionsOf(purpose).map((action) => (
         <Button
           key={action.label}
           variant="outlined"

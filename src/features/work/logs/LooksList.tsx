@@ -13,7 +13,7 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { attempt } from '@/core/base/errors/orzoError'
 import { HandEntry } from './HandEntry'
 import { logWhen } from './logActs'
-import { LOG_ACTIONS } from './logActions'
+import { actionsOf } from './logActions'
 import type { PurposeProps } from './purposeProps'
 
 type Row =
@@ -47,7 +47,7 @@ type RowProps = PurposeProps & { head: LogHead; row: Row }
 
 /** What a mark says: the words of the button that set it. */
 const markText = (purpose: PurposeProps['purpose'], { what, text }: LogMark) =>
-  text ?? LOG_ACTIONS[purpose].find(({ mark }) => mark === what)?.label ?? what
+  text ?? actionsOf(purpose).find(({ mark }) => mark === what)?.label ?? what
 
 /** A look or a mark that is corrected: its figures, its moment. */
 function Correction({ row, head, onClose, ...props }: RowProps & { onClose: () => void }) {

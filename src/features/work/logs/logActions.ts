@@ -1,5 +1,6 @@
 import type { MarkKind } from '@/core/record/records/log'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
+import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import type { PlantHands } from '@/instruments/workSource'
 
 /** Something hands do while a log runs: a mark in it, and in a demo job the hose or machine itself. */
@@ -11,8 +12,8 @@ export type LogAction = {
   readonly isStep?: true
 }
 
-/** What hands do while each log runs. */
-export const LOG_ACTIONS: Readonly<Record<LogPurpose, readonly LogAction[]>> = {
+/** What hands do while a log runs, where it is more than to mark a moment. */
+const LOG_ACTIONS: { readonly [P in LogPurpose]?: readonly LogAction[] } = {
   recovery: [
     { label: 'Machine runs', mark: 'valve-open', hands: { machine: true } },
     { label: 'Machine stopped', mark: 'stop', hands: { machine: false } },
@@ -43,3 +44,19 @@ export const LOG_ACTIONS: Readonly<Record<LogPurpose, readonly LogAction[]>> = {
     { label: 'Cylinder changed', mark: 'cylinder' },
   ],
 }
+
+/** What a mark says on its button where a kind of log says nothing of its own. */
+const MARK_LABELS: Readonly<Record<MarkKind, string>> = {
+  'valve-open': 'Valve open',
+  'valve-shut': 'Valve shut',
+  step: 'To the next step',
+  hold: 'Clock on',
+  stop: 'Stopped',
+  sweep: 'Swept',
+  cylinder: 'Cylinder changed',
+  note: 'Note the moment',
+}
+
+/** What hands do while a log runs: as the kind says, else its marks. */
+export const actionsOf = (purpose: LogPurpose): readonly LogAction[] =>
+  LOG_ACTIONS[purpose] ?? LOG_KINDS[purpose].marks.map((mark) => ({ label: MARK_LABELS[mark], mark }))
