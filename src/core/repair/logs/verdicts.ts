@@ -7,7 +7,7 @@ import type { LogPurpose } from '../../record/readings/logPurposes'
 import { LOG_KINDS, type LogFacts } from './kinds'
 
 /** Raised when a judge of the table says something else of the same samples: what it said before is judged again. */
-const JUDGE_VERSION = 2
+const JUDGE_VERSION = 3
 
 /** The samples of logs by their ids; one that is not here is being read, an empty one has none. */
 export type LogSamples = Readonly<Record<string, Samples>>
