@@ -28,6 +28,6 @@ export const named = <N extends string>(
 ): Readonly<Record<N, number>> =>
   Object.fromEntries(names.map((name, i) => [name, deviates[i]])) as Record<N, number>
 
-/** The value below which a share of some lies. @param sorted upwards @returns infinity for none */
+/** The value below which a share of some lies: one of them, never between two, since infinity stands for never. @param sorted upwards @returns infinity for none */
 export const quantile = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(Math.floor(share * sorted.length), sorted.length - 1)] ?? Infinity
