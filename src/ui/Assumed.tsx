@@ -24,12 +24,15 @@ function AssumedMark({ basis: { from, asks = [] }, of }: Props) {
         aria-expanded={at !== null}
         onClick={({ currentTarget }) => setAt(currentTarget)}
         sx={{
-          minHeight: 48,
-          minWidth: 48,
-          px: 1,
-          ml: -1,
+          font: 'inherit',
           fontSize: '0.9rem',
           fontWeight: 600,
+          lineHeight: 1.4,
+          whiteSpace: 'nowrap',
+          position: 'relative',
+          verticalAlign: 'baseline',
+          // a finger needs more room than the word takes in a line
+          '&::after': { content: '""', position: 'absolute', inset: '-14px -6px' },
           color: 'text.secondary',
           textDecoration: 'underline dotted',
           textUnderlineOffset: '3px',

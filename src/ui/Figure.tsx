@@ -16,7 +16,7 @@ type FigureProps = {
 /** The result of a table: large numerals, what it is below. */
 export function Figure({ label, value, note, basis }: FigureProps) {
   return (
-    <Box data-figure={label} sx={{ minWidth: 132 }}>
+    <Box data-figure={label} sx={{ minWidth: 132, maxWidth: 320 }}>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
       <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
       {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}

@@ -12,6 +12,8 @@ import { classText, grams, sureness } from '../shared/planText'
 import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
 import { Columns, More, Sentences } from './More'
+import { basisOf } from '@/core/base/known/known'
+import { Assumed } from '@/ui/Assumed'
 import { OwnDryers } from './OwnDryers'
 import { Retests } from './Retests'
 import { WaterBalance } from './WaterBalance'
@@ -20,28 +22,33 @@ type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
 function Answer({ plan }: { plan: Plan }) {
   const { contamination, dryers, oil, opens } = plan
-  const liquid = dryers.find(({ place }) => place === 'liquid')?.chosen?.dryer
+  const choice = dryers.find(({ place }) => place === 'liquid')
+  const liquid = choice?.chosen?.dryer
   const { water, known } = contamination
   return (
     <Figures>
       <Figure
         label={known ? 'Clean-up class' : '△ Class not known, planned as'}
         value={classText(classesOf(contamination))}
+        basis={contamination.basis}
         note={`${Math.round(contamination.confidence * 100)} % that nothing graver is inside, ${sureness(contamination.confidence)}`}
       />
       <Figure
         label="Liquid dryer"
         value={liquid ? `${liquid.block} in³` : opens ? 'none fits' : 'stays'}
         note={liquid ? `${liquid.flow}, ${liquid.pressure.toFixed(0)} psig` : 'the circuit stays closed'}
+        basis={choice?.basis}
       />
       <Figure
         label="Water left for it"
         value={grams(water.remainder.likely)}
+        basis={water.basis}
         note={`${grams(Math.min(water.remainder.low, water.remainder.high))} to ${grams(Math.max(water.remainder.low, water.remainder.high))}`}
       />
       <Figure
         label="Oil changes"
         value={String(oil.changes)}
+        basis={oil.changes > 0 ? oil.changesBasis : undefined}
         note={`${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${durationText(water.work.hours * 60)} of vacuum`}
       />
     </Figures>
@@ -121,6 +128,7 @@ function Water({ plan }: { plan: Plan }) {
       <Typography id="water-title" variant="h2">
         Water: {verdict}
       </Typography>
+      <Assumed basis={basisOf(water.basis, dryers[0]?.figures)} of="Water" />
       <WaterBalance water={water} room={dryer ? `room ${grams(room)}` : 'no dryer'} />
       <More label="Low, likely and high">
         <NumberTable
@@ -159,6 +167,7 @@ function Acid({ plan: { contamination } }: { plan: Plan }) {
         Acid: {acid.changes} oil {acid.changes === 1 ? 'change' : 'changes'} to below {acid.target} mg KOH/g
         {acid.changesHigh > acid.changes && `, ${acid.changesHigh} at worst`}
       </Typography>
+      <Assumed basis={acid.basis} of="Acid" />
       <NumberTable
         caption="Acid ledger"
         words={[0]}

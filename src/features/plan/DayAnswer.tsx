@@ -1,5 +1,6 @@
 'use client'
 import Typography from '@mui/material/Typography'
+import type { Basis } from '@/core/base/known/known'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import { Figure, Figures } from '@/ui/Figure'
 import { dayAt, daysOn, timeAt } from '@/ui/timeplan/layout'
@@ -24,7 +25,7 @@ const searched = ({ isProven, bound, finish }: DayPlan): string =>
       : `No order saves more than ${durationText(finish - bound)}`
 
 /** When it is done, likely and safe; when it runs; how long it stands open; the deadline. */
-export function DayAnswer({ day }: { day: DayPlan }) {
+export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
   const { finish, p50, p90, running, open, visits, deadline, problem } = day
   if (problem)
     return (
@@ -40,6 +41,7 @@ export function DayAnswer({ day }: { day: DayPlan }) {
           label="Done, likely"
           value={timeAt(day, p50 ?? finish)}
           note={asDrawn(day, p50 ?? finish, finish)}
+          basis={basis}
         />
         <Figure
           label="Done, safe"

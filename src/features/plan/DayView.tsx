@@ -1,4 +1,5 @@
 'use client'
+import { basisOf } from '@/core/base/known/known'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
@@ -167,7 +168,7 @@ export function DayView({ job, change, plan }: Props) {
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>
       {problem && <Alert severity="error">{problem}</Alert>}
       <Freshness fresh={isFresh}>
-        {day && <DayAnswer day={day} />}
+        {day && <DayAnswer day={day} basis={basisOf(...plan.tasks.map(({ basis }) => basis))} />}
         {!day && <Typography>Planning the day</Typography>}
         {day && isWide && day.rows.length > 0 && (
           <Drawn {...{ job, change, plan, day, chosen }} onChoose={setChosen} />

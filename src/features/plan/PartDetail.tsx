@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { editPart, removeOwnPart, setMatch } from '@/core/record/edits/dayEdits'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import { partKey } from '@/core/record/records/tick'
+import { Assumed } from '@/ui/Assumed'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { MomentField } from '@/ui/MomentField'
 import type { StageProps } from '../shared/stageProps'
@@ -77,6 +78,7 @@ export function PartDetail({ job, change, part }: Props) {
   const own = job.day?.ownParts?.find(({ id }) => part.isOwn && partKey(id) === part.id)
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 0.5 }}>
+      <Assumed basis={part.basis} of={part.label} />
       <MatchTable part={part} change={change} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <AutosaveField

@@ -41,7 +41,7 @@ function PartNote({ part }: { part: PlanPart }) {
   const known = match.flatMap(({ wanted }) => wanted ?? [])
   const differs = match.filter(({ fit }) => fit === 'differs').map(({ label }) => label.toLowerCase())
   const plain = known.length > 0 ? known.join(', ') : why
-  if (!plain && !quantity && !hold && !struck && days === undefined && !arrives) return null
+  if (!plain && !quantity && !hold && !struck && days === undefined && !arrives && !part.basis) return null
   return (
     <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
       {struck && <b>struck off · </b>}
@@ -51,6 +51,7 @@ function PartNote({ part }: { part: PlanPart }) {
         </Box>
       )}
       {plain}
+      {part.basis && ' · ≈ assumed'}
       {arrives
         ? ` · in hand from ${wallWords(arrives)}`
         : days !== undefined && ` · ordered, about ${days} day${days === 1 ? '' : 's'}`}

@@ -94,7 +94,8 @@ function ChargePart({ plan: { charge }, job, change }: Props) {
             key: id,
             cells: [
               <span key="l">
-                {isAllowance ? `allowance: ${label}` : label} <Assumed basis={basis} of={label} />
+                {isAllowance ? `allowance: ${label}` : label}{' '}
+                <Assumed basis={kg === undefined ? undefined : basis} of={label} />
               </span>,
               kg === undefined ? 'not known' : pounds(kg),
               kg === undefined ? '–' : (kg * 1000).toFixed(0),

@@ -34,6 +34,7 @@ function PartLine({ part, isTicked }: { part: PlanPart; isTicked: boolean }) {
       <div>
         <b>{part.label}</b>
         {part.quantity && `, ${part.quantity}`}
+        {part.basis && ' (assumed)'}
         {part.hold && ` △ ${part.hold}`}
         {points.length > 0 && (
           <Box sx={{ fontSize: '0.9rem' }}>

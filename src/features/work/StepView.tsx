@@ -1,4 +1,5 @@
 'use client'
+import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { durationText } from '@/core/base/units/wall'
@@ -72,6 +73,7 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
         <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
       )}
       <StepGates change={props.change} step={step} />
+      <Assumed basis={task.basis} of={task.label} />
       {task.notes.map((note) => (
         <Typography key={note} sx={{ fontSize: '0.98rem' }}>
           {note}
