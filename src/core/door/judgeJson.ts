@@ -1,3 +1,4 @@
+import { isAssumed } from '../base/known/known'
 import { fromPascals } from '../base/units/convert'
 import type { ArchivedJob } from '../record/archive/jobArchive'
 import type { Job } from '../record/job/job'
@@ -27,7 +28,7 @@ function forecastJson(log: WorkLog, facts: LogFacts) {
     speedFactor: rounded(speedFactor, 3),
     waterLeftGrams: rounded(waterLeft * 1000, 2),
     calculatedMinutes: minutes(answer.calculated),
-    isVolumeAssumed: facts.plan === undefined,
+    isVolumeAssumed: facts.plan === undefined || isAssumed(facts.plan.size.volume),
   }
 }
 
@@ -41,6 +42,7 @@ export function judgeJson(purpose: LogPurpose, log: WorkLog, facts: LogFacts): R
     details,
     figures,
     levels = [],
+    asks = [],
   } = LOG_KINDS[purpose].judge(log, facts)
   return {
     kind: purpose,
@@ -51,6 +53,7 @@ export function judgeJson(purpose: LogPurpose, log: WorkLog, facts: LogFacts): R
     sentence,
     details,
     figures,
+    asks,
     levels: levels.map(({ label, value }) => ({ label, value: rounded(value, 2) })),
     forecast: purpose === 'evacuation' ? forecastJson(log, facts) : null,
   }
