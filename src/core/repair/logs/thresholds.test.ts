@@ -160,6 +160,22 @@ describe('a pressure test', () => {
   ] as const)('held for %d s, large %s: %s', (seconds, isLarge, state) =>
     expect(held(seconds, circuit(isLarge))).toBe(state),
   )
+  test('how high it was held is what stood there at its beginning: cooling makes it no lower', () => {
+    // 5.4 psi of 214.7 psia are 13.45 F of 534.67 R [physics]
+    const judged = judgeTest(
+      logOf(
+        [0, 450, 900],
+        [
+          ['testPressure', 'psig', [200, 197.3, 194.6]],
+          ['gasTemp', 'F', [75, 68.275, 61.55]],
+        ],
+        [{ seconds: 0, what: 'hold' }],
+      ),
+      { ...setup, circuit: circuit(false)! },
+      900,
+    )
+    expect(judged).toMatchObject({ state: 'held', isLow: false, limit: 'passed' })
+  })
   test('nobody knows how large it is: the longer time', () => {
     const guess = {
       ...circuit(false)!,
