@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
-import type { Basis } from '@/core/base/known/known'
+import { type Basis, isAssumed } from '@/core/base/known/known'
 import { Assumed } from './Assumed'
 
 type FigureProps = {
@@ -15,12 +15,18 @@ type FigureProps = {
 
 /** The result of a table: large numerals, what it is below. */
 export function Figure({ label, value, note, basis }: FigureProps) {
+  const isGuess = basis !== undefined && isAssumed(basis)
   return (
     <Box data-figure={label} sx={{ minWidth: 132, maxWidth: 320 }}>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
       <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
-      {note && <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>{note}</Typography>}
-      <Assumed basis={basis} of={label} />
+      {(note || isGuess) && (
+        <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
+          {note}
+          {note && isGuess && ' · '}
+          <Assumed basis={basis} of={label} />
+        </Typography>
+      )}
     </Box>
   )
 }

@@ -128,9 +128,9 @@ function Water({ plan }: { plan: Plan }) {
       <Typography id="water-title" variant="h2">
         Water: {verdict}
       </Typography>
-      <Assumed basis={basisOf(water.basis, dryers[0]?.figures)} of="Water" />
       <WaterBalance water={water} room={dryer ? `room ${grams(room)}` : 'no dryer'} />
       <More label="Low, likely and high">
+        <Assumed basis={basisOf(water.basis, dryers[0]?.figures)} of="Water" />
         <NumberTable
           caption="Water ledger"
           words={[0]}
@@ -167,7 +167,6 @@ function Acid({ plan: { contamination } }: { plan: Plan }) {
         Acid: {acid.changes} oil {acid.changes === 1 ? 'change' : 'changes'} to below {acid.target} mg KOH/g
         {acid.changesHigh > acid.changes && `, ${acid.changesHigh} at worst`}
       </Typography>
-      <Assumed basis={acid.basis} of="Acid" />
       <NumberTable
         caption="Acid ledger"
         words={[0]}
@@ -176,7 +175,10 @@ function Acid({ plan: { contamination } }: { plan: Plan }) {
           {
             key: 'before',
             cells: [
-              acid.isMeasured ? 'by the laboratory' : 'taken for this class',
+              <span key="l">
+                {acid.isMeasured ? 'by the laboratory' : 'taken for this class'}{' '}
+                <Assumed basis={acid.basis} of="Acid" />
+              </span>,
               acid.before.likely.toFixed(3),
             ],
           },

@@ -41,7 +41,7 @@ function PartNote({ part }: { part: PlanPart }) {
   const known = match.flatMap(({ wanted }) => wanted ?? [])
   const differs = match.filter(({ fit }) => fit === 'differs').map(({ label }) => label.toLowerCase())
   const plain = known.length > 0 ? known.join(', ') : why
-  if (!plain && !quantity && !hold && !struck && days === undefined && !arrives && !part.basis) return null
+  if (!plain && !quantity && !hold && !struck && days === undefined && !arrives) return null
   return (
     <Typography sx={{ fontSize: '0.95rem', color: 'text.secondary' }}>
       {struck && <b>struck off · </b>}
@@ -51,7 +51,6 @@ function PartNote({ part }: { part: PlanPart }) {
         </Box>
       )}
       {plain}
-      {part.basis && ' · ≈ assumed'}
       {arrives
         ? ` · in hand from ${wallWords(arrives)}`
         : days !== undefined && ` · ordered, about ${days} day${days === 1 ? '' : 's'}`}
@@ -83,7 +82,8 @@ export function PartsView({ job, change, plan }: Props) {
   const done = (lines: readonly { id: string }[]) => lines.filter(({ id }) => ticked.includes(id)).length
   const lines = plan.parts.map((part) => ({
     id: part.id,
-    label: part.label,
+    // what it is, or how much of it, is a guess: its line says from what
+    label: part.basis ? `${part.label} ≈` : part.label,
     note: <PartNote part={part} />,
     detail: <PartDetail job={job} change={change} part={part} />,
   }))
