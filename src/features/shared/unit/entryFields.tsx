@@ -125,7 +125,7 @@ export function AskEntries({ job, change, asks }: Omit<FieldProps, 'id'> & { ask
         display: 'grid',
         gap: 1.5,
         maxWidth: 520,
-        gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
+        gridTemplateColumns: 'repeat(auto-fill, minmax(min(260px, 100%), 1fr))',
         my: 1,
       }}
     >
