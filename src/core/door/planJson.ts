@@ -24,6 +24,10 @@ const gramsRange = ({ low, likely, high }: Range) => ({
 /** How a value beside it is known: plate, measured, typed, computed or assumed, from what, and what would settle it. */
 const basisJson = ({ source, from, asks }: Basis) => ({ source, from, asks })
 
+/** The same with its basis as the door prints it, where it rests on a guess. */
+const withBasis = <T extends { readonly basis?: Basis }>({ basis, ...rest }: T) =>
+  basis ? { ...rest, basis: basisJson(basis) } : rest
+
 const sentences = ({ judged }: JudgedDryer, holds: boolean) =>
   judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
 
@@ -151,13 +155,11 @@ function recoveryJson({ recovery, access }: Plan) {
       liquidFullF: fahrenheit(cylinder.fullAt),
       isDedicated,
     },
-    depth,
+    depth: { ...depth, basis: basisJson(depth.basis) },
     expectedGrams: expected ? grams(expected.value) : null,
     sources: {
       cylinder: basisJson(basisOf(cylinder.basis, guess)),
-      depth: basisJson(depth.basis),
       expectedGrams: basisJson(expected ?? guess),
-      access: basisJson(access.basis),
       unjudged: basisJson(guess),
     },
     unjudged: recovery.unjudged ?? null,
@@ -186,7 +188,11 @@ function chargeJson({ charge }: Plan) {
       guessGrams: basisJson(guess),
       unjudged: basisJson(guess),
     },
-    lines: lines.map(({ kg, ...line }) => ({ ...line, grams: kg === undefined ? null : grams(kg) })),
+    lines: lines.map(({ kg, basis, ...line }) => ({
+      ...line,
+      basis: basisJson(basis),
+      grams: kg === undefined ? null : grams(kg),
+    })),
     unjudged: unjudged ?? null,
     trim: trim ? { ...trim, charged: grams(trim.charged) } : null,
   }
@@ -298,13 +304,16 @@ export function planJson(plan: Plan): Record<string, unknown> {
     recovery: recoveryJson(plan),
     charge: chargeJson(plan),
     policy: plan.policy,
-    parts: plan.parts,
+    parts: plan.parts.map(withBasis),
     beforeLeaving: plan.beforeLeaving,
     proofs: plan.proofs,
     approval: plan.approval,
     testPressure: testJson(plan),
     // the door's own word for it, which files of others read
-    tasks: plan.tasks.map(({ overWhen, ...task }) => ({ ...task, ...(overWhen ? { gate: overWhen } : {}) })),
+    tasks: plan.tasks.map(({ overWhen, ...task }) => ({
+      ...withBasis(task),
+      ...(overWhen ? { gate: overWhen } : {}),
+    })),
     rules: plan.rules,
     schedule: scheduleJson(planDay(plan), plan.tasks),
     returns: plan.returns.map(({ hours, sentence, tasks, basis }) => ({

@@ -15,24 +15,28 @@ export type Basis = {
 /** A value that carries how it is known wherever it goes. */
 export type Known<T> = Basis & { readonly value: T }
 
+type Told = Exclude<KnownSource, 'assumed' | 'computed'>
+
+/** What somebody wrote down or measured, without its value. */
+export const fact = (source: Told, from: string): Basis => ({ source, from: [from], asks: [] })
+
 /** A value that somebody wrote down or measured. */
-export const known = <T>(
-  value: T,
-  source: Exclude<KnownSource, 'assumed' | 'computed'>,
-  from: string,
-): Known<T> => ({
+export const known = <T>(value: T, source: Told, from: string): Known<T> => ({
   value,
-  source,
+  ...fact(source, from),
+})
+
+/** A guess, without its value. @param asks what would settle it */
+export const guess = (from: string, ...asks: readonly EntryId[]): Basis => ({
+  source: 'assumed',
   from: [from],
-  asks: [],
+  asks,
 })
 
 /** A value that stands where nobody wrote one. @param asks what would settle it */
 export const assumed = <T>(value: T, from: string, ...asks: readonly EntryId[]): Known<T> => ({
   value,
-  source: 'assumed',
-  from: [from],
-  asks,
+  ...guess(from, ...asks),
 })
 
 export const isAssumed = ({ source }: Basis): boolean => source === 'assumed'
@@ -50,6 +54,10 @@ export function basisOf(...parts: readonly (Basis | undefined)[]): Basis {
     asks: once(counted.flatMap(({ asks }) => asks)),
   }
 }
+
+/** A basis that counts only where what else it could be would change the word: a guess that decides nothing is no guess. */
+export const whereItDecides = (basis: Basis, words: () => readonly unknown[]): Basis | undefined =>
+  isAssumed(basis) && new Set(words()).size > 1 ? basis : undefined
 
 /** A value computed from others: assumed where any of them is. */
 export const computed = <T>(value: T, ...parts: readonly (Basis | undefined)[]): Known<T> => ({

@@ -1,5 +1,5 @@
 import { entriesText, type EntryId } from '../../base/known/entries'
-import { assumed, type Basis, basisOf, computed, isAssumed, type Known } from '../../base/known/known'
+import { type Basis, basisOf, computed, guess, isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
 import { fromKelvin, fromPascals, toKelvin, toSI } from '../../base/units/convert'
@@ -134,10 +134,7 @@ function floodingLine({ unit, refrigerant, size }: ChargeInput): ChargeLine[] {
   })
   if (!held.ok) return []
   const label = `flooding in the cold at ${fromKelvin(kelvin, 'F').toFixed(0)} F, after the glass is clear`
-  const basis = basisOf(
-    size.volume,
-    coldest ? undefined : assumed(undefined, '20 F on the coldest day', 'coldestOutdoor'),
-  )
+  const basis = basisOf(size.volume, coldest ? undefined : guess('20 F on the coldest day', 'coldestOutdoor'))
   return [
     { id: 'flooding', label, kg: held.value * CONDENSER_SHARE * FLOODED_SHARE, basis, isAllowance: true },
   ]
@@ -248,9 +245,9 @@ const DIRECT: readonly EntryId[] = [
 /** The sum of what is counted, with what each part of it rests on; the lines count even where they add nothing. */
 function sumOf(
   lines: readonly ChargeLine[],
-  plate: Known<number>,
-  { unit, isConversion, policy }: ChargeInput,
-) {
+  { unit, isConversion, policy, size }: ChargeInput,
+): Known<number> {
+  const plate = size.chargeGuess
   const counted = lines.filter(({ id, isAllowance }) => id !== 'plate' && !isAllowance)
   const sum = counted.reduce((all, { kg = 0 }) => all + kg, 0)
   const part = shareOf(isConversion, policy)
@@ -274,20 +271,20 @@ const unjudgedOf = ({ asks }: Known<number>, isPart: boolean): string =>
 export function chargeOf(input: ChargeInput): Charge {
   const { unit, size, closing, refrigerant } = input
   const lines = chargeLines(input)
-  const guess = sumOf(lines, size.chargeGuess, input)
-  const total = size.charge && sumOf(lines, size.charge, input)
+  const sum = sumOf(lines, input)
+  const total = size.charge && sum
   const charged = closing?.charged && toSI(closing.charged)
   const isJudged = total !== undefined && !isAssumed(total) && !input.isPart
   return {
     refrigerant,
     lines,
     total,
-    guess,
+    guess: sum,
     isExact: unit.metering === 'capillary',
     missing: [...(size.charge ? [] : ['charge of the plate']), ...extraLine(unit).missing],
     trim:
       charged !== undefined && isJudged ? trimOf(charged, total.value, size.chargeGuess.value) : undefined,
-    unjudged: charged === undefined || isJudged ? undefined : unjudgedOf(guess, input.isPart),
+    unjudged: charged === undefined || isJudged ? undefined : unjudgedOf(sum, input.isPart),
     finish: finishOf(input),
     cylinder: cylinderWarmUp(input),
   }

@@ -1,4 +1,4 @@
-import { assumed, type Basis, known } from '../../base/known/known'
+import { type Basis, fact, guess } from '../../base/known/known'
 import { bracketedRoot } from '../../base/numeric/root'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
@@ -88,8 +88,8 @@ export function cylinderFill(
     fullAt: fullTemperature(refrigerant, water, limit),
     isLimitedByHeat: limit < fillLimit(refrigerant, water) - 1e-9,
     basis: cylinder?.capacity
-      ? known(undefined, 'typed', 'the cylinder')
-      : assumed(undefined, 'a cylinder of the 50 lb class', 'cylinder'),
+      ? fact('typed', 'the cylinder')
+      : guess('a cylinder of the 50 lb class', 'cylinder'),
     state: (net ?? 0) > limit ? 'over' : (net ?? 0) > WARN_SHARE * limit ? 'nearly-full' : 'room',
   }
 }

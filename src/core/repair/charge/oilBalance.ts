@@ -63,6 +63,9 @@ const OPEN_CAN = 1
 const oilOut = ({ oilOut: volume, oilOutWeighed: mass }: Repair, oil: OilFamily): number | undefined =>
   volume ? toSI(volume) : mass ? oilVolumeOf(toSI(mass), oil) : undefined
 
+/** Volume of oil that left inside parts, m3. */
+const oilLost = ({ oilLost: volume }: Repair): number => (volume ? toSI(volume) : 0)
+
 /** Strokes of a pump for a volume, whole; undefined for no stroke. */
 export const strokesFor = (volume: number, stroke: number): number | undefined =>
   stroke > 0 ? Math.ceil(volume / stroke - 1e-9) : undefined
@@ -145,7 +148,7 @@ function refillOf({
   isConversion,
 }: OilInput): Known<number> {
   const out = oilOut(repair, size.oil.value)
-  const lost = repair.oilLost ? toSI(repair.oilLost) : 0
+  const lost = oilLost(repair)
   if (out !== undefined) return known(out + lost, 'measured', 'the oil that came out')
   const isDrained = changes > 0 || isCompressorChanged || isConversion
   return isDrained
@@ -171,7 +174,7 @@ export function oilBalance(input: OilInput): OilBalance {
     goesIn,
     plate,
     out,
-    lost: repair.oilLost ? toSI(repair.oilLost) : 0,
+    lost: oilLost(repair),
     refill,
     isMeasured: out !== undefined,
     left,

@@ -1,4 +1,4 @@
-import { type Basis, basisOf, type Known } from '../../base/known/known'
+import { type Basis, basisOf, isAssumed, type Known, whereItDecides } from '../../base/known/known'
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { fromPascals, toKelvin } from '../../base/units/convert'
 import { UNITS } from '../../base/units/units'
@@ -47,10 +47,14 @@ const GUESS_FACTOR = 4
 /** Which side of both limits a charge lies on: all that the depth asks of it. */
 const sideOf = (charge: number) => `${charge < LARGE_CHARGE} ${charge <= SMALL_APPLIANCE}`
 /** A guess that lies far from both limits decides nothing. */
-function depthBasis(charge: Known<number>): Basis {
-  const sides = [1 / GUESS_FACTOR, 1, GUESS_FACTOR].map((factor) => sideOf(charge.value * factor))
-  return new Set(sides).size > 1 ? charge : basisOf()
-}
+const depthBasis = (charge: Known<number>): Basis =>
+  isAssumed(charge)
+    ? basisOf(
+        whereItDecides(charge, () =>
+          [1 / GUESS_FACTOR, 1, GUESS_FACTOR].map((factor) => sideOf(charge.value * factor)),
+        ),
+      )
+    : basisOf(charge)
 
 /**
  * Depth before opening for a refrigerant and a charge at an elevation. The table is for a standard atmosphere: at height a

@@ -1,4 +1,4 @@
-import { assumed, type Basis, basisOf } from '../../base/known/known'
+import { type Basis, basisOf, guess } from '../../base/known/known'
 import { TAN_CLEAN } from './acidEvidence'
 import type { CircuitSize } from './circuitSize'
 import type { Contamination } from './contamination'
@@ -72,7 +72,7 @@ const coreTakes = (core: DryerModel, size: CircuitSize) => (core.acid * 0.5) / (
 const acidBasis = ({ repair }: CleanupRecord, { contents }: Contamination): Basis | undefined =>
   repair.acidNumber !== undefined || contents.acid === 'none'
     ? undefined
-    : assumed(undefined, `the acid number usual for ${contents.acid} acid`, 'oilTest')
+    : guess(`the acid number usual for ${contents.acid} acid`, 'oilTest')
 
 /** Acid before, after each oil change and after each core; when it is tested again. */
 export function acidLedger(record: CleanupRecord, contamination: Contamination): AcidLedger {

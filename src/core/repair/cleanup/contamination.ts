@@ -1,16 +1,14 @@
 import { askSentence, type Basis, basisOf, isAssumed } from '../../base/known/known'
-import { refrigerantRow } from '../../physics/refrigerants/catalogue'
 import { acidSigns, type AcidSign, isOilTested } from './acidEvidence'
 import { acidChances, waterChance } from './chances'
 import type { CircuitSize } from './circuitSize'
 import { ACID_LEVELS, type AcidLevel, classesFor, type ContaminationClass, type Contents } from './classes'
 import { conflictsOf } from './conflicts'
 import { type Exposure, exposureOf } from './exposure'
-import { OIL_ROWS } from './oils'
 import type { CleanupRecord } from './record'
 import { suggestionsOf } from './suggests'
-import { waterAsFound } from './waterFound'
 import { HOURS_OPEN_TRIPLE, waterSigns } from './waterEvidence'
+import { insideOf, isWaterSeen, isWetByLedger, ledgerBasis } from './waterLedgerWord'
 
 export type Contamination = {
   readonly class: ContaminationClass
@@ -90,87 +88,29 @@ function debrisOf({ observations, faults }: CleanupRecord): Finding<boolean> {
 
 const UNTOLD = 'How long it stood open is not known: a day to a year is assumed, likely a month.'
 
-function waterOf(record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): Finding<boolean> {
-  const isSeen =
-    waterSigns(record).some(({ wet }) => wet) ||
-    suggestionsOf(record.faults).some(({ contents }) => contents.wet)
-  if (isSeen) return { value: true, known: true, assumed: [] }
-  if (!exposure) return { value: false, known: true, assumed: [] }
-  const wet = isWetBy(record, size, exposure)
+/** What is known of water, and how the figures are known that it was found by. */
+function waterOf(
+  record: CleanupRecord,
+  size: CircuitSize,
+  exposure: Exposure | undefined,
+): Finding<boolean> & { readonly basis: Basis } {
+  if (isWaterSeen(record) || !exposure)
+    return {
+      value: isWaterSeen(record),
+      known: true,
+      assumed: [],
+      // a laboratory's water is held against what this oil may hold
+      basis: basisOf(record.repair.oilWater === undefined ? undefined : size.oil),
+    }
   const basis = ledgerBasis(record, size, exposure)
-  const guess = askSentence(basis, 'how wet it is by its ledger is known')
+  const asked = exposure.isTold ? askSentence(basis, 'how wet it is by its ledger is known') : UNTOLD
   return {
-    value: wet,
+    value: isWetByLedger(record, size, exposure),
     known: !isAssumed(basis),
-    assumed: [...(exposure.isTold ? [] : [UNTOLD]), ...(exposure.isTold && guess ? [guess] : [])],
+    assumed: asked ? [asked] : [],
+    basis,
   }
 }
-
-/** [memory] a guess at oil or inner volume errs by less than this factor. */
-const SIZE_FACTOR = 3
-const CORNERS = [1 / SIZE_FACTOR, SIZE_FACTOR]
-
-/** Whether the oil of a circuit holds more water than it may. @param exposure the opening it is judged by */
-const isWetBy = (record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): boolean =>
-  waterAsFound(record, size, 'likely', exposure).ppm > OIL_ROWS[size.oil.value].act
-
-/** Whether another size within its error would change the word. */
-const sizeDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
-  const scaled = <T extends { readonly value: number }>(figure: T, factor: number): T => ({
-    ...figure,
-    value: figure.value * factor,
-  })
-  const words = [1, ...CORNERS].flatMap((oil) =>
-    [1, ...CORNERS].map((volume) =>
-      isWetBy(
-        record,
-        { ...size, oilMass: scaled(size.oilMass, oil), volume: scaled(size.volume, volume) },
-        exposure,
-      ),
-    ),
-  )
-  return new Set(words).size > 1
-}
-
-/** Whether another oil that this refrigerant runs with would change the word. */
-const oilDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
-  const { oils } = refrigerantRow(record.unit.convertedFrom ?? record.unit.refrigerant)
-  const words = [size.oil.value, ...oils].map((value) =>
-    isWetBy(record, { ...size, oil: { ...size.oil, value } }, exposure),
-  )
-  return new Set(words).size > 1
-}
-
-/** Whether drier or damper air would change the word. */
-const weatherDecides = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean => {
-  const { low, high } = exposure.humidity
-  const words = [low, high].map((likely) =>
-    isWetBy(record, size, { ...exposure, humidity: { ...exposure.humidity, likely } }),
-  )
-  return new Set(words).size > 1
-}
-
-/** What the ledger's word on water rests on: what could change it. A sign that was seen outranks it. */
-function ledgerBasis(record: CleanupRecord, size: CircuitSize, exposure: Exposure | undefined): Basis {
-  const isSeen = waterSigns(record).some(({ wet }) => wet)
-  if (!exposure || isSeen) return basisOf(record.repair.oilWater === undefined ? undefined : size.oil)
-  return basisOf(
-    oilDecides(record, size, exposure) ? size.oil : undefined,
-    exposure.time,
-    ...(sizeDecides(record, size, exposure) ? [size.oilMass, size.volume] : []),
-    weatherDecides(record, size, exposure) ? exposure.weather : undefined,
-  )
-}
-
-/** Everything that the ledger of an opened circuit is calculated from, whether it could change its word or not. */
-const insideOf = (size: CircuitSize, exposure: Exposure | undefined): Basis =>
-  exposure ? basisOf(size.oilMass, size.volume, size.oil, exposure.time, exposure.weather) : basisOf()
-
-/** Whether water is shown by more than guesses: nothing is opened for a ledger of an inside that nobody knows. */
-const isWaterShown = (record: CleanupRecord, inside: Basis): boolean =>
-  waterSigns(record).some(({ wet }) => wet) ||
-  suggestionsOf(record.faults).some(({ contents }) => contents.wet) ||
-  !isAssumed(inside)
 
 /** All classes whose work applies. */
 export const classesOf = ({
@@ -239,13 +179,14 @@ export function classify(record: CleanupRecord, size: CircuitSize): Contaminatio
     evidence: evidenceOf(record, signs, exposure, water.value),
     conflicts: conflictsOf(record),
     assumed: [...acid.assumed, ...debris.assumed, ...water.assumed],
-    basis: ledgerBasis(record, size, exposure),
+    basis: water.basis,
     inside,
     exposure,
     triple: water.value || (exposure !== undefined && exposure.hours.likely > HOURS_OPEN_TRIPLE),
     asksToOpen:
       (acid.value !== 'none' && acid.known) ||
-      (water.value && isWaterShown(record, inside)) ||
+      // nothing is opened for a ledger of an inside that nobody knows
+      (water.value && (isWaterSeen(record) || !isAssumed(inside))) ||
       (debris.value && debris.known) ||
       wax,
     electrical: suggested.some(({ electrical }) => electrical),

@@ -1,5 +1,14 @@
-import { assumed, type Basis, basisOf, computed, isAssumed, type Known, known } from '../../base/known/known'
+import {
+  assumed,
+  type Basis,
+  basisOf,
+  computed,
+  type Known,
+  known,
+  whereItDecides,
+} from '../../base/known/known'
 import { isAcid, isWet } from './contamination'
+import { scaledRange } from './exposure'
 import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
 import type { DryerModel, DryerPlace } from './dryerModel'
 import {
@@ -167,34 +176,28 @@ function rank(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): R
 
 /** The best that fits, or else the largest that lacks capacity alone. */
 function bestOf({ all, fitting }: Ranked): JudgedDryer | undefined {
+  if (fitting[0]) return fitting[0]
   const lacking = all.filter(({ judged }) => lacksOnlyCapacity(judged))
-  return fitting[0] ?? lacking.sort((a, b) => b.dryer.tons - a.dryer.tons || b.dryer.block - a.dryer.block)[0]
+  return lacking.sort((a, b) => b.dryer.tons - a.dryer.tons || b.dryer.block - a.dryer.block)[0]
 }
 
 /** [memory] water by a guess at the inside errs by less than this factor. */
 const WATER_FACTOR = 4
 
-/** Whether another amount of water within its error would choose another dryer, or more of them. */
-function waterDecides(
+/** How the water is known, where another amount within its error would choose another dryer, or more of them. */
+const waterThatDecides = (
   place: DryerPlace,
   need: DryerNeed,
   own: readonly DryerModel[],
-  chosen: JudgedDryer | undefined,
-): boolean {
-  if (place !== 'liquid' || !isAssumed(need.waterBasis)) return false
-  const scaled = (factor: number): DryerNeed => ({
-    ...need,
-    water: {
-      low: need.water.low * factor,
-      likely: need.water.likely * factor,
-      high: need.water.high * factor,
-    },
-  })
-  return [1 / WATER_FACTOR, WATER_FACTOR].some((factor) => {
-    const ranked = rank(place, scaled(factor), own)
-    return ranked.fitting.length === 0 || bestOf(ranked)?.dryer.id !== chosen?.dryer.id
-  })
-}
+): Basis | undefined =>
+  place === 'liquid'
+    ? whereItDecides(need.waterBasis, () =>
+        [1 / WATER_FACTOR, 1, WATER_FACTOR].map((factor) => {
+          const ranked = rank(place, { ...need, water: scaledRange(need.water, factor) }, own)
+          return `${bestOf(ranked)?.dryer.id} ${ranked.fitting.length > 0}`
+        }),
+      )
+    : undefined
 
 /** The choice for one place. */
 function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]): DryerChoice {
@@ -202,7 +205,6 @@ function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]):
   const { all, fitting } = ranked
   const chosen = bestOf(ranked)
   const old = place === 'liquid' ? need.unit.oldDryer?.cubicInches : undefined
-  const decided = waterDecides(place, need, own, chosen) ? need.waterBasis : undefined
   return {
     place,
     chosen,
@@ -212,7 +214,12 @@ function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]):
     steps: stepsOf(need, place),
     holds: chosen && place === 'liquid' ? blockHolds(chosen.dryer.block, need.refrigerant) : 0,
     oldHeld: place === 'liquid' ? oldHeldOf(need, old) : computed(0),
-    basis: basisOf(need.size.tons, need.size.isAppliance, need.contamination.basis, decided),
+    basis: basisOf(
+      need.size.tons,
+      need.size.isAppliance,
+      need.contamination.basis,
+      waterThatDecides(place, need, own),
+    ),
     figures: basisOf(need.size.tons, need.size.isAppliance, need.contamination.basis, need.waterBasis),
   }
 }

@@ -1,4 +1,4 @@
-import { assumed, type Basis, known } from '../../base/known/known'
+import { type Basis, fact, guess } from '../../base/known/known'
 import type { CleanupRecord } from './record'
 import { USUAL } from './usual'
 
@@ -24,6 +24,8 @@ const DAY = 24
 const range = (low: number, likely: number, high: number): Range => ({ low, likely, high })
 const times = (all: Range, by: Range): Range =>
   range(all.low * by.low, all.likely * by.likely, all.high * by.high)
+/** A figure with both its sides, by a factor. */
+export const scaledRange = (all: Range, factor: number): Range => times(all, range(factor, factor, factor))
 
 /** [practice] relative humidity by the word for the weather. */
 const HUMIDITY = {
@@ -61,8 +63,8 @@ export function exposureOf(record: CleanupRecord): Exposure | undefined {
   const told = observations.hoursOpenToAir
   if ((told === undefined || told === 0) && !drewAir && !isEmpty && observations.linesPlugged !== 'unplugged')
     return undefined
-  const hours = told === undefined ? unknownHours() : times(range(told, told, told), TOLD)
-  const days = times(hours, range(1 / DAY, 1 / DAY, 1 / DAY))
+  const hours = told === undefined ? unknownHours() : scaledRange(TOLD, told)
+  const days = scaledRange(hours, 1 / DAY)
   const rate = observations.linesPlugged === 'unplugged' ? UNPLUGGED : BREATHES
   // what was found in vacuum has filled itself with air once
   const once = drewAir ? 1 : 0
@@ -75,10 +77,10 @@ export function exposureOf(record: CleanupRecord): Exposure | undefined {
     sentence: wordsOf(record, told),
     time:
       told === undefined
-        ? assumed(undefined, 'open for a day to a year, likely a month', 'hoursOpen')
-        : known(undefined, 'typed', 'the time that it stood open'),
+        ? guess('open for a day to a year, likely a month', 'hoursOpen')
+        : fact('typed', 'the time that it stood open'),
     weather: observations.openConditions
-      ? known(undefined, 'typed', 'the weather')
-      : assumed(undefined, 'air of usual humidity', 'weather'),
+      ? fact('typed', 'the weather')
+      : guess('air of usual humidity', 'weather'),
   }
 }

@@ -1,4 +1,4 @@
-import { assumed, type Basis, basisOf, known } from '../../base/known/known'
+import { type Basis, basisOf, fact, guess } from '../../base/known/known'
 import { ENTRIES, type EntryId } from '../../base/known/entries'
 import { toSI } from '../../base/units/convert'
 import type { Quantity } from '../../base/units/units'
@@ -23,15 +23,15 @@ export type ExtraLine = {
 }
 
 /** What each missing entry of a line set is taken as. */
-const TAKEN: { readonly [E in EntryId]?: string } = {
+const TAKEN = {
   lineLength: 'lines as long as the plate includes, as their length is not entered',
   lineLiquid: 'nothing for a liquid line of unknown size',
   lineVapour: 'nothing for a vapour line of unknown size',
   lineIncluded: '15 ft of line in the plate charge',
-}
+} as const satisfies { readonly [E in EntryId]?: string }
 
 /** Entries of the line set that are missing; a unit that is not piped on site has no lines beyond its plate. */
-function missingOf(unit: Pick<UnitPlate, 'kind' | 'lineSet'>): EntryId[] {
+function missingOf(unit: Pick<UnitPlate, 'kind' | 'lineSet'>): (keyof typeof TAKEN)[] {
   const { length, liquid, vapour, included } = unit.lineSet ?? {}
   if (!length) return isPipedOnSite(unit) ? ['lineLength'] : []
   return [
@@ -50,13 +50,12 @@ export function extraLine(unit: Pick<UnitPlate, 'kind' | 'lineSet'>): ExtraLine 
     ? toSI(lineSet.length) - (lineSet.included ? toSI(lineSet.included) : USUAL.lineIncluded)
     : 0
   const missing = missingOf(unit)
-  const guesses = missing.map((id) => assumed(undefined, TAKEN[id] ?? '', id))
   return {
     length,
     liquidArea,
     vapourArea,
     volume: Math.max(length, 0) * (liquidArea + vapourArea),
     missing: missing.map((id) => ENTRIES[id]),
-    basis: basisOf(...(guesses.length > 0 ? guesses : [known(undefined, 'typed', 'line set')])),
+    basis: basisOf(fact('typed', 'line set'), ...missing.map((id) => guess(TAKEN[id], id))),
   }
 }

@@ -79,7 +79,7 @@ const unmarkedOf = ({ sentence, missing, details, figures, limit }: Told) =>
     sentence,
     missing,
     details: details.filter((sentence) => !sentence.includes('Assumed:')),
-    figures: figures.filter(({ assumed }) => assumed === undefined),
+    figures: figures.filter(({ basis }) => basis === undefined),
   })
 
 /** A leak, a weight or a smallest leak: none of it may be told by a guess. */
@@ -123,7 +123,7 @@ test('one entry settles it: with plate, lines and old dryer the same weights are
   expect(said[0]!.sentence).toMatch(/57 % of plate and lines is missing/)
   expect(said[1]!.sentence).toMatch(/12 lb .* over/)
   expect(said[2]!.sentence).toMatch(/Smaller leaks than about .* to .* a year/)
-  expect(said.map(({ asks }) => asks)).toEqual([undefined, undefined, undefined, undefined, undefined])
+  expect(said.flatMap(({ asks = [] }) => asks)).toEqual([])
   const { factoryCharge: _unknown, ...silent } = unit
   const asked = { ...full, unit: silent }
   const without = planOf(asked, ['txv-underfeeding'])

@@ -1,4 +1,4 @@
-import { entriesText } from '../../base/known/entries'
+import { entriesText, type EntryId } from '../../base/known/entries'
 import { isAssumed, type Known } from '../../base/known/known'
 import { fromSI } from '../../base/units/convert'
 import { pounds } from '../../base/units/weightText'
@@ -23,9 +23,9 @@ const CLOSE_EXACT = 0.003
 const ounces = (kg: number) => `${fromSI(Math.abs(kg), 'oz').toFixed(1)} oz`
 
 /** What is missing before a weight can be judged. */
-function missingFor({ wanted, guess, isPart }: WantedCharge): string {
-  if (isPart) return 'what stayed inside, which nobody weighed'
-  const asks = (wanted ?? guess)?.asks ?? []
+function missingFor(want: WantedCharge): string {
+  if (want.isPart) return 'what stayed inside, which nobody weighed'
+  const asks = asksOf(want)
   return asks.length > 0 ? entriesText(asks) : 'the weight that is to go in: its job'
 }
 
@@ -60,6 +60,10 @@ export type WantedCharge = {
   /** a capillary holds its charge exactly */
   readonly isExact: boolean
 }
+
+/** What would have to be entered before a weight is judged; nothing where it is, or where no entry would do. */
+export const asksOf = (want: WantedCharge): readonly EntryId[] =>
+  want.isPart || aimOf(want) !== undefined ? [] : ((want.wanted ?? want.guess)?.asks ?? [])
 
 /** The weight that is aimed at, kg; undefined where it is not known. */
 export const aimOf = ({ wanted, isPart }: WantedCharge): number | undefined =>

@@ -32,7 +32,7 @@ import { type VacuumLimits, vacuumLimits } from './vacuumLimits'
 /** What of a plan a log is judged by. */
 type PlanOfLog = Pick<
   Plan,
-  'recovery' | 'size' | 'testPressure' | 'refrigerantPath' | 'policy' | 'contamination' | 'charge' | 'staysIn'
+  'recovery' | 'size' | 'testPressure' | 'refrigerantPath' | 'policy' | 'contamination' | 'charge' | 'isPart'
 >
 
 /** What a log is judged by; what is missing is not known, and no verdict rests on it. */
@@ -142,7 +142,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
             depth: { pascals: facts.plan.recovery.depth.pascals, shown: facts.plan.recovery.depth.shown },
             cylinder: facts.plan.recovery.cylinder,
             ...(facts.plan.recovery.expected ? { expected: facts.plan.recovery.expected } : {}),
-            isPart: facts.plan.staysIn,
+            isPart: facts.plan.isPart,
           }
         : {}),
     }),
@@ -211,7 +211,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
       atmosphere: atmosphereOf(facts),
       ...(facts.plan?.charge?.total ? { wanted: facts.plan.charge.total } : {}),
       ...(facts.plan?.charge ? { guess: facts.plan.charge.guess } : {}),
-      isPart: facts.plan?.staysIn === true,
+      isPart: facts.plan?.isPart === true,
       isExact: facts.plan?.charge?.isExact ?? false,
     }),
     judge: (log, setup) => tellCharge(log, setup),

@@ -1,4 +1,4 @@
-import { assumed, type Basis, basisOf } from '../../base/known/known'
+import { type Basis, basisOf, guess } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { toKelvin, toSI } from '../../base/units/convert'
 import type { TemperatureUnit } from '../../base/units/units'
@@ -66,7 +66,7 @@ export const pullBasis = (
   pump: PumpSetup = {},
 ): Basis =>
   basisOf(size.volume, contamination.water.basis, pump.hose && pump.pumpFlow ? undefined : USUAL_SETUP)
-const USUAL_SETUP = assumed(undefined, 'hoses and pump as usual', 'pumpSetup')
+const USUAL_SETUP = guess('hoses and pump as usual', 'pumpSetup')
 
 /** [memory] inside of a split of about three tons, m3: what a pull is foretold by where no plan tells it; its fit frees it. */
 const USUAL_VOLUME = 0.012

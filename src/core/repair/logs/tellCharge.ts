@@ -1,6 +1,6 @@
 import { durationText } from '../../base/units/wall'
 import { kilograms, pounds } from '../../base/units/weightText'
-import { aimOf, type ChargeJudged, judgeCharge, type WantedCharge } from './judgeCharge'
+import { aimOf, asksOf, type ChargeJudged, judgeCharge, type WantedCharge } from './judgeCharge'
 import type { WorkLog } from './series'
 import { type FigureRow, markedRow, type Told } from './told'
 
@@ -36,8 +36,7 @@ export function tellCharge(log: WorkLog, setup: ChargeSetup): Told {
   const judged = judgeCharge(log, setup, setup.atmosphere)
   const { weight, left, limit, missing, sentence } = judged
   const first = 'Zero is what the scale shows at the first look.'
-  const asks = setup.isPart || aimOf(setup) !== undefined ? [] : ((setup.wanted ?? setup.guess)?.asks ?? [])
-  const told = { limit, missing, sentence, ...(asks.length > 0 ? { asks } : {}) }
+  const told = { limit, missing, sentence, asks: asksOf(setup) }
   if (!weight) return { ...told, details: [first, LIQUID], figures: [] }
   const isOnTheWay = limit === 'waiting'
   return {

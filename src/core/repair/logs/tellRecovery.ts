@@ -57,25 +57,13 @@ const PART = 'A part only: what comes out of it says nothing of the charge.'
 /** What a recovery is told with beside its samples. */
 type RecoveryPlan = Pick<Recovery, 'sentences' | 'guess'>
 
-/** What is told of the weight: nothing that rests on a guess, but what would settle it. */
-function weightDetails(
-  { weight, out }: RecoveryJudged,
-  { expected, isPart }: RecoverySetup,
-  plan?: RecoveryPlan,
-) {
-  if (!weight || out) return []
-  if (isPart) return [PART]
-  const ask = plan && unjudgedWeight(expected, plan.guess)
-  return ask ? [ask] : []
-}
-
 /** A recovery with its figures. @param plan told until the weight says something */
 export function tellRecovery(log: WorkLog, setup: RecoverySetup, plan?: RecoveryPlan): Told {
   const judged = judgeRecovery(log, setup)
   const { limit, missing, sentence, weight, fillState, out } = judged
-  const { depth, atmosphere } = setup
-  const isAsked = plan && !setup.isPart && unjudgedWeight(setup.expected, plan.guess) !== undefined
-  const asks = isAsked ? plan.guess.asks : []
+  const { depth, atmosphere, isPart, expected } = setup
+  const ask = isPart || !plan ? undefined : unjudgedWeight(expected, plan.guess)
+  const unjudged = isPart ? PART : ask
   return {
     limit,
     missing,
@@ -83,10 +71,10 @@ export function tellRecovery(log: WorkLog, setup: RecoverySetup, plan?: Recovery
     moved: weight?.moved,
     details: [
       ...cylinderDetails(fillState, setup),
-      ...weightDetails(judged, setup, plan),
+      ...(weight && !out && unjudged ? [unjudged] : []),
       ...(out ? [] : (plan?.sentences ?? [])),
     ],
-    ...(asks.length > 0 ? { asks } : {}),
+    asks: ask && plan ? plan.guess.asks : [],
     figures: figuresOf(judged, setup),
     ...(depth ? { levels: [{ label: 'depth', value: fromPascals(depth.pascals, 'psig', atmosphere) }] } : {}),
   }

@@ -1,9 +1,9 @@
 import { fromPascals } from '../../base/units/convert'
-import { askSentence, type Basis, isAssumed } from '../../base/known/known'
+import { askSentence, isAssumed } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { judgeTest, leakText, SETTLE_SECONDS, type TestJudged, type TestSetup } from './judgeTest'
 import type { WorkLog } from './series'
-import type { FigureRow, Told } from './told'
+import { type FigureRow, markedRow, type Told } from './told'
 
 const psi = (pascals: number, digits = 2) => (pascals / UNITS.psia.si).toFixed(digits)
 
@@ -35,12 +35,16 @@ function figuresOf(judged: TestJudged, { atmosphere, limit }: TestSetup): Figure
   const { pressure, nextStep, settled, state } = judged
   const rows: FigureRow[] = []
   if (pressure !== undefined)
-    rows.push({
-      label: 'Nitrogen',
-      value: `${fromPascals(pressure, 'psig', atmosphere).toFixed(1)} psig`,
-      ...(limit ? { note: `limit ${psi(limit.limit, 0)} psig, ${limit.of}` } : {}),
-      ...(limit?.basis && isAssumed(limit.basis) ? { assumed: limit.basis.from } : {}),
-    })
+    rows.push(
+      markedRow(
+        {
+          label: 'Nitrogen',
+          value: `${fromPascals(pressure, 'psig', atmosphere).toFixed(1)} psig`,
+          ...(limit ? { note: `limit ${psi(limit.limit, 0)} psig, ${limit.of}` } : {}),
+        },
+        limit?.basis,
+      ),
+    )
   if (nextStep !== undefined) rows.push({ label: 'Next step', value: `${psi(nextStep, 0)} psig` })
   if (state === 'settling' && settled !== undefined)
     rows.push({
@@ -50,13 +54,6 @@ function figuresOf(judged: TestJudged, { atmosphere, limit }: TestSetup): Figure
     })
   // over its limit a test tells nothing else
   return judged.over ? rows : [...rows, ...holdFigures(judged), ...leakFigures(judged)]
-}
-
-const LEAK_TOLD = 'the smallest leak that it could see is told'
-
-const askedLeak = (volume: Basis): string[] => {
-  const ask = askSentence(volume, LEAK_TOLD)
-  return ask ? [ask] : []
 }
 
 /** Why it is held for the longer time. */
@@ -69,14 +66,15 @@ const longer = ({ hold, over }: TestJudged, { circuit }: TestSetup): string[] =>
 export function tellTest(log: WorkLog, setup: TestSetup, now: number): Told {
   const judged = judgeTest(log, setup, now)
   const { limit, missing, sentence, nextStep, hold, over } = judged
-  const guessed = setup.circuit && isAssumed(setup.circuit.volume) ? setup.circuit.volume : undefined
-  const isAsked = guessed && hold && !over
+  const { circuit } = setup
+  const guessed = circuit && hold && !over && isAssumed(circuit.volume) ? circuit.volume : undefined
+  const ask = guessed && askSentence(guessed, 'the smallest leak that it could see is told')
   return {
     limit,
     missing,
     sentence,
-    details: [...longer(judged, setup), ...(isAsked ? askedLeak(guessed) : [])],
-    ...(isAsked ? { asks: guessed.asks } : {}),
+    details: [...longer(judged, setup), ...(ask ? [ask] : [])],
+    asks: guessed?.asks ?? [],
     figures: figuresOf(judged, setup),
     nextStep: nextStep === undefined ? undefined : nextStep / UNITS.psia.si,
     levels: setup.limit ? [{ label: 'limit', value: setup.limit.limit / UNITS.psia.si }] : [],

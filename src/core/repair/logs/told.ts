@@ -1,5 +1,5 @@
 import type { EntryId } from '../../base/known/entries'
-import { type Basis, isAssumed } from '../../base/known/known'
+import { type Basis, basisOf, isAssumed } from '../../base/known/known'
 import type { LogVerdict } from '../../record/records/log'
 
 /** A figure that is shown large, with what it is beside. */
@@ -7,8 +7,8 @@ export type FigureRow = {
   readonly label: string
   readonly value: string
   readonly note?: string
-  /** from what, where it rests on a guess */
-  readonly assumed?: readonly string[]
+  /** what it rests on, where that is a guess */
+  readonly basis?: Basis
 }
 /** A line across the curve, in the unit of the first channel. */
 export type Level = { readonly label: string; readonly value: number }
@@ -39,4 +39,4 @@ export const isOpening = ({ limit, missing }: Pick<Verdict, 'limit' | 'missing'>
 
 /** A row as a guess where what it is calculated from is one. */
 export const markedRow = (row: FigureRow, basis: Basis | undefined): FigureRow =>
-  basis && isAssumed(basis) ? { ...row, assumed: basis.from } : row
+  basis && isAssumed(basis) ? { ...row, basis: basisOf(basis) } : row

@@ -4,7 +4,6 @@ import type { SuspectId } from '../../diagnosis/faults/faults'
 import type { Policy } from '../../record/policy/policy'
 import type { VetoId } from '../../safety/vetoes'
 import { accessOf, isOfCompressor } from '../charge/access'
-import { isPartly } from './partly'
 import { chargeOf } from '../charge/charge'
 import type { CircuitReadings } from '../charge/circuitReadings'
 import { oilBalance } from '../charge/oilBalance'
@@ -63,7 +62,7 @@ export function chargeWork({
     },
     policy,
   )
-  const isPart = isPartly({ access, isEmpty })
+  const isPart = access.chosen !== 'recover-all' && !isEmpty
   // back to what the plate lists is the plate's own charge
   const base = {
     unit,
@@ -80,6 +79,8 @@ export function chargeWork({
   return {
     path,
     access,
+    /** only a part is emptied: the charge stays in the receiver or round the isolated compressor */
+    isPart,
     recovery: recoveryOf({
       unit,
       contamination,

@@ -23,7 +23,7 @@ export type NoteFacts = {
   readonly policy: Policy
   readonly isWet: boolean
   /** only a part was emptied: the rest of the charge stayed inside */
-  readonly staysIn: boolean
+  readonly isPart: boolean
 }
 
 /** Through the capillary one side empties the other only over hours (handbook 07). */
@@ -66,7 +66,7 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
     ...(unit.metering === 'capillary' ? [BOTH_SIDES] : []),
   ],
   decay: ({ policy, isWet }) => [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
-  charge: ({ charge, staysIn }) => (charge ? [staysIn ? STAYED : chargeNote(charge)] : []),
+  charge: ({ charge, isPart }) => (charge ? [isPart ? STAYED : chargeNote(charge)] : []),
   'water-coil': ({ unit }) => (hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
   'low-pressure': ({ unit }) => [lowPressureAdvice(unit) ?? []].flat(),
 }

@@ -1,6 +1,6 @@
 import { isCause, killsCompressor } from '../../diagnosis/proof/causes'
 import { stateOf, type SuspectId } from '../../diagnosis/faults/faults'
-import { assumed, computed } from '../../base/known/known'
+import { computed, guess } from '../../base/known/known'
 import { toPascals } from '../../base/units/convert'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import { decided, decisionOn, unnamedNotes } from '../../record/job/decisions'
@@ -42,7 +42,6 @@ import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
 import { type TaskId, taskRow, usesFlame, VACUUMS } from './tasks/tasks'
 import { type TestPressure, testPressureOf } from './testPressure'
-import { isPartly } from './partly'
 import { heldWork, openedWork } from './work'
 
 export type { PlanTask } from './planTasks'
@@ -58,7 +57,7 @@ export type Plan = {
   readonly faults: readonly SuspectId[]
   readonly opens: boolean
   /** only a part is emptied: the charge stays in the receiver or round the isolated compressor */
-  readonly staysIn: boolean
+  readonly isPart: boolean
   readonly contamination: Contamination & {
     readonly water: WaterLedger
     readonly acid: AcidLedger
@@ -209,6 +208,7 @@ function taskIds(whole: Whole): TaskId[] {
         path: figured.path,
         policy,
         isEmpty,
+        isPart: figured.isPart,
         burnsInside: whole.holding.includes('flammable'),
         repairs,
       })
@@ -227,11 +227,11 @@ function taskIds(whole: Whole): TaskId[] {
 }
 
 /** The test, where the circuit is opened. */
-function testOf({ job, figured, cleanup, policy, isEmpty }: Whole): TestPressure {
+function testOf({ job, figured, cleanup, policy }: Whole): TestPressure {
   const dryers = cleanup.dryers.flatMap(({ chosen }) =>
     chosen ? [toPascals({ value: chosen.dryer.pressure, unit: 'psia' })] : [],
   )
-  return testPressureOf(job.unit, policy, isPartly({ access: figured.access, isEmpty }), dryers)
+  return testPressureOf(job.unit, policy, figured.isPart, dryers)
 }
 
 /** Why nothing is bought yet: it is not proven, or the owner did not agree. */
@@ -248,8 +248,11 @@ function jointsKnown({ record, job, cleanup }: Whole, ids: readonly TaskId[]) {
   const { feederTubes } = record.repair
   const joints = jointsOf(ids, feederTubes ?? USUAL.feederTubes, job.unit.oldDryer?.joint === 'flare')
   const isGuess = feederTubes === undefined && ids.some((id) => taskRow(id).joints === 'as-feeder-tubes')
-  const guess = assumed(undefined, `${USUAL.feederTubes} feeder tubes`, 'feederTubes')
-  return computed(joints, cleanup.basis, isGuess ? guess : undefined)
+  return computed(
+    joints,
+    cleanup.basis,
+    isGuess ? guess(`${USUAL.feederTubes} feeder tubes`, 'feederTubes') : undefined,
+  )
 }
 
 /** How the figures are known by which tasks are planned. */
@@ -288,7 +291,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
             path: figured.path,
             recovery: figured.recovery,
             isEmpty,
-            staysIn: isPartly({ access: figured.access, isEmpty }),
+            isPart: figured.isPart,
             nitrogen: computed(
               nitrogenFor({
                 volume: size.volume.value,
@@ -316,7 +319,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
   const facts: TaskFacts = {
     unit: job.unit,
     burns: burnsIn(whole),
-    isPart: isPartly({ access: figured.access, isEmpty: whole.isEmpty }),
+    isPart: figured.isPart,
     holding,
     flueMoved: whole.record.repair.flueMoved === true,
     day,
@@ -330,7 +333,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       approval: whole.approval,
       policy: whole.policy,
       isWet: isJudgedAsWet(whole.cleanup.contamination),
-      staysIn: isPartly({ access: figured.access, isEmpty: whole.isEmpty }),
+      isPart: figured.isPart,
     },
   }
   const tasks = planTasks(taskIds(whole), facts)
@@ -405,7 +408,7 @@ export function planRepair(input: PlanInput): Plan {
   return {
     faults,
     opens,
-    staysIn: opens && isPartly({ access: figured.access, isEmpty }),
+    isPart: opens && figured.isPart,
     contamination: {
       ...contamination,
       water,

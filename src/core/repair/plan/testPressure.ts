@@ -1,4 +1,4 @@
-import { assumed, type Basis, basisOf, isAssumed, known } from '../../base/known/known'
+import { type Basis, basisOf, fact, guess, isAssumed } from '../../base/known/known'
 import { fromPascals, toKelvin, toPascals } from '../../base/units/convert'
 import type { PressureUnit } from '../../base/units/units'
 import { saturationPressure } from '../../physics/refrigerants/saturation'
@@ -65,9 +65,9 @@ function sections(unit: UnitPlate, isPart: boolean, dryers: readonly Section[]):
       ? {
           of: `${name} side, usual for ${unit.refrigerant}`,
           limit: usual[name],
-          basis: assumed(undefined, `a ${name} side as usual for ${unit.refrigerant}`, 'designPressures'),
+          basis: guess(`a ${name} side as usual for ${unit.refrigerant}`, 'designPressures'),
         }
-      : { of: `${name} side of the plate`, limit, basis: known(undefined, 'plate', 'design pressures') }
+      : { of: `${name} side of the plate`, limit, basis: fact('plate', 'design pressures') }
   }
   // behind a shut receiver valve stands the low side alone
   return [side('low'), ...(isPart ? [] : [side('high')]), ...dryers]
@@ -90,7 +90,7 @@ export function testPressureOf(
   const parts = dryers.map((limit): Section => ({
     of: 'the new dryer',
     limit,
-    basis: known(undefined, 'plate', 'the dryer'),
+    basis: fact('plate', 'the dryer'),
   }))
   const all = sections(unit, isPart, parts)
   const lowest = all.reduce((a, b) => (b.limit < a.limit ? b : a))

@@ -4,7 +4,6 @@ import type { Policy } from '../../record/policy/policy'
 import type { AccessChoice } from '../charge/access'
 import type { RefrigerantPath } from '../charge/refrigerantPath'
 import type { Cleanup } from '../cleanup/cleanup'
-import { isPartly } from './partly'
 import { stageAt } from './tasks/row'
 import { METERING_CHANGES, opensCircuit, RECOVERIES, type TaskId, taskRow, usesFlame } from './tasks/tasks'
 
@@ -17,6 +16,8 @@ export type WorkFacts = {
   readonly policy: Policy
   /** nothing is left in it */
   readonly isEmpty: boolean
+  /** only a part is emptied */
+  readonly isPart: boolean
   /** a flammable refrigerant is or may be inside */
   readonly burnsInside: boolean
   /** tasks of the repair itself */
@@ -33,7 +34,7 @@ const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> 
 
 function vacuumTask({ cleanup, policy, ...facts }: WorkFacts): TaskId {
   if (cleanup.contamination.triple || policy.evacuation === 'always-triple') return 'evacuateWet'
-  return isPartly(facts) ? 'evacuatePart' : 'evacuate'
+  return facts.isPart ? 'evacuatePart' : 'evacuate'
 }
 
 /** Work that a clean-up class adds. */
@@ -96,7 +97,7 @@ export function openedWork(facts: WorkFacts): TaskId[] {
     'bubbleJoints',
     vacuumTask(facts),
     'decayTest',
-    isPartly(facts) && access.chosen === 'pump-down' ? 'letIn' : 'weighIn',
+    facts.isPart && access.chosen === 'pump-down' ? 'letIn' : 'weighIn',
     ...pathWork(facts),
     'refit',
     'settle',

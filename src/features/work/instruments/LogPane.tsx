@@ -5,13 +5,29 @@ import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import { PurposePane } from '../logs/PurposePane'
 import { usePurpose } from '../logs/usePurpose'
 import type { InstrumentProps } from './instrumentProps'
+import { WriteWeight } from './WriteWeight'
+
+/** Where the weight of a log is written in the record of the job. */
+const WEIGHTS: { readonly [P in LogPurpose]?: 'recovered' | 'charged' } = {
+  recovery: 'recovered',
+  'weigh-in': 'charged',
+}
 
 function OwnLog({ purpose, ...props }: InstrumentProps & { purpose: LogPurpose }) {
   const { pane, own, facts } = usePurpose(props, purpose)
-  return <PurposePane {...pane} view={own && LOG_KINDS[purpose].judge(own, facts)} />
+  const view = own && LOG_KINDS[purpose].judge(own, facts)
+  const field = WEIGHTS[purpose]
+  return (
+    <>
+      <PurposePane {...pane} view={view} />
+      {field && (
+        <WriteWeight job={props.job} change={props.change} field={field} log={pane.log} moved={view?.moved} />
+      )}
+    </>
+  )
 }
 
-/** The log that a task keeps, where its kind needs nothing beside it. */
+/** The log that a task keeps, judged by its kind, and its weight where it is one. */
 export function LogPane(props: InstrumentProps) {
   const { log } = taskRow(props.step.task.id)
   return log && <OwnLog {...props} purpose={log} />

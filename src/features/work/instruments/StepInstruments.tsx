@@ -5,13 +5,11 @@ import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import { useTables } from '../../shared/tables/useTables'
 import type { InstrumentProps } from './instrumentProps'
 import { BledPane, BubblesPane } from './BubblesPane'
-import { ChargePane } from './ChargePane'
 import { DecayPane } from './DecayPane'
 import { FirstStartList } from './FirstStartList'
 import { LogPane } from './LogPane'
 import { OilPane } from './OilPane'
 import { PullPane } from './PullPane'
-import { RecoveryPane } from './RecoveryPane'
 import { RetestPane } from './RetestPane'
 import { StartPane } from './StartPane'
 import { NitrogenLimit, NitrogenPane } from './NitrogenPane'
@@ -19,14 +17,12 @@ import { NitrogenLimit, NitrogenPane } from './NitrogenPane'
 /** A pane for each instrument that a step can have. */
 const PANES: Readonly<Record<InstrumentId, ComponentType<InstrumentProps>>> = {
   log: LogPane,
-  recovery: RecoveryPane,
   'nitrogen-limit': NitrogenLimit,
   nitrogen: NitrogenPane,
   bubbles: BubblesPane,
   bleed: BledPane,
   pull: PullPane,
   decay: DecayPane,
-  charge: ChargePane,
   oil: OilPane,
   'start-list': FirstStartList,
   start: StartPane,

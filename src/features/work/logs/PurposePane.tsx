@@ -76,14 +76,8 @@ function Said(props: SaidProps) {
       )}
       {view && (
         <Figures>
-          {view.figures.map(({ label, value, note, assumed }) => (
-            <Figure
-              key={label}
-              label={label}
-              value={value}
-              {...(note ? { note } : {})}
-              basis={assumed && { source: 'assumed', from: assumed, asks: [] }}
-            />
+          {view.figures.map(({ label, value, note, basis }) => (
+            <Figure key={label} label={label} value={value} {...(note ? { note } : {})} basis={basis} />
           ))}
         </Figures>
       )}

@@ -29,7 +29,7 @@ export type ConsumableFacts = {
   readonly recovery: Recovery
   readonly isEmpty: boolean
   /** the charge stays in the receiver or round the isolated compressor */
-  readonly staysIn: boolean
+  readonly isPart: boolean
   readonly nitrogen: Known<Nitrogen>
   readonly joints: Known<{ readonly copper: number; readonly steel: number }>
 }
@@ -74,9 +74,9 @@ const FULL_CYLINDER = 10
 const SPARE = 1.1
 
 /** What goes in again, with its weight; nothing where the equipment may hold nothing that is known. */
-function refrigerantParts({ charge, path, staysIn }: ConsumableFacts): Consumable[] {
+function refrigerantParts({ charge, path, isPart }: ConsumableFacts): Consumable[] {
   if (!charge || path.goesIn === undefined) return []
-  if (staysIn)
+  if (isPart)
     return [
       {
         name: 'refrigerant',

@@ -50,14 +50,12 @@ export type Failure = {
 /** What is read and written down in a step; the screen has a pane for each. */
 export type InstrumentId =
   | 'log'
-  | 'recovery'
   | 'nitrogen-limit'
   | 'nitrogen'
   | 'bubbles'
   | 'bleed'
   | 'pull'
   | 'decay'
-  | 'charge'
   | 'oil'
   | 'start-list'
   | 'start'
