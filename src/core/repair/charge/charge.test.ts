@@ -164,6 +164,16 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
     expect(trim).toMatchObject({ verdict: 'questioned' })
     expect(trim!.sentence).toMatch(/What else is wrong/)
   })
+  test('an old dryer that nobody wrote down holds up the verdict, also where the guess makes no difference', () => {
+    const { oldDryer: _old, ...unit } = UNIT
+    const said = planOf(
+      { ...job({ closing: { charged: { value: 9, unit: 'lb' } } }), unit },
+      ['txv-underfeeding'],
+    ).charge!
+    expect(said.lines.find(({ id }) => id === 'dryer')!.kg).toBeCloseTo(0, 9)
+    expect(said.trim).toBeUndefined()
+    expect(said.unjudged).toBe('What went in is not judged: enter the cubic inches of the old dryer.')
+  })
   test('a cold cylinder is warmed, a warm one is not', () => {
     const at = (value: number) => plan({ repair: { cylinderAir: { value, unit: 'F' } } }).charge!.cylinder
     expect(at(75)).toBeUndefined()

@@ -162,7 +162,8 @@ function chargeLines(input: ChargeInput): ChargeLine[] {
     ...(suction ? suctionLine(suction, input) : []),
     ...floodingLine(input),
   ]
-  return all.filter(({ id, kg }) => id === 'plate' || Math.abs(kg ?? 0) > 1e-9)
+  // a difference of nothing that is guessed is a guess like any other
+  return all.filter(({ id, kg, basis }) => id === 'plate' || Math.abs(kg ?? 0) > 1e-9 || isAssumed(basis))
 }
 
 /** What a trim away from the calculated weight means (handbook 09). @param plate kg */
