@@ -166,10 +166,9 @@ describe('charge: plate + both lines + dryer difference + flooding', () => {
   })
   test('an old dryer that nobody wrote down holds up the verdict, also where the guess makes no difference', () => {
     const { oldDryer: _old, ...unit } = UNIT
-    const said = planOf(
-      { ...job({ closing: { charged: { value: 9, unit: 'lb' } } }), unit },
-      ['txv-underfeeding'],
-    ).charge!
+    const said = planOf({ ...job({ closing: { charged: { value: 9, unit: 'lb' } } }), unit }, [
+      'txv-underfeeding',
+    ]).charge!
     expect(said.lines.find(({ id }) => id === 'dryer')!.kg).toBeCloseTo(0, 9)
     expect(said.trim).toBeUndefined()
     expect(said.unjudged).toBe('What went in is not judged: enter the cubic inches of the old dryer.')
