@@ -347,7 +347,7 @@ describe('a dead compressor', () => {
         'leakSearch',
         'swapCompressor',
         'repairLeak',
-        'evacuateWet',
+        'evacuateTriple',
         'weighIn',
       ]),
     )

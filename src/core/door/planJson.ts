@@ -38,8 +38,8 @@ function dryerJson(choice: PlannedDryer) {
     chosen: chosen ? { ...chosen.dryer, ...(chosen.reducer ? { reducer: chosen.reducer } : {}) } : null,
     reasons: chosen ? sentences(chosen, true) : [],
     ...(ways ? { lacks: chosen ? sentences(chosen, false) : [], ways } : {}),
-    extraChargeGrams: grams(holds - oldHeld.value),
-    isOldAssumed: isAssumed(oldHeld),
+    extraChargeGrams: oldHeld ? grams(holds - oldHeld.value) : null,
+    isOldAssumed: oldHeld === undefined,
     basis: basisJson(basis),
     sources: {
       extraChargeGrams: basisJson(basisOf(oldHeld, basis)),
@@ -71,7 +71,7 @@ const acidJson = ({ before, after, ...acid }: AcidLedger) => ({
 })
 
 function contaminationJson({ contamination, dryers }: Plan) {
-  const { water, acid, settles, exposure, confidence, closes, closesHigh, missing } = contamination
+  const { water, acid, settles, exposure, confidence, closes, closesHigh, missing, effort } = contamination
   return {
     class: contamination.class,
     also: contamination.also,
@@ -104,6 +104,7 @@ function contaminationJson({ contamination, dryers }: Plan) {
       closes,
       closesHigh,
       missingGrams: grams(missing),
+      effort,
       basis: basisJson(basisOf(water.basis, dryers[0]?.figures)),
     },
     acid: acidJson(acid),
@@ -144,7 +145,7 @@ function pathJson({ refrigerantPath: path }: Plan) {
 }
 
 function recoveryJson({ recovery, access }: Plan) {
-  const { cylinder, depth, weight, isDedicated, guess, expected } = recovery
+  const { cylinder, depth, weight, isDedicated, guess, expected, vapour } = recovery
   return {
     access,
     cylinder: {
@@ -157,9 +158,11 @@ function recoveryJson({ recovery, access }: Plan) {
     },
     depth: { ...depth, basis: basisJson(depth.basis) },
     expectedGrams: expected ? grams(expected.value) : null,
+    ...(vapour ? { vapourGrams: grams(vapour.value) } : {}),
     sources: {
       cylinder: basisJson(basisOf(cylinder.basis, guess)),
       expectedGrams: basisJson(expected ?? guess),
+      ...(vapour ? { vapourGrams: basisJson(vapour) } : {}),
       unjudged: basisJson(guess),
     },
     unjudged: recovery.unjudged ?? null,
@@ -198,6 +201,17 @@ function chargeJson({ charge }: Plan) {
   }
 }
 
+const newOilJson = ({ ships, together, pourOff }: NonNullable<Plan['oil']['newCompressor']>) => ({
+  shipsMillilitres: millilitres(ships.value),
+  togetherMillilitres: millilitres(together.value),
+  pourOffMillilitres: millilitres(pourOff.value),
+  sources: {
+    shipsMillilitres: basisJson(ships),
+    togetherMillilitres: basisJson(together),
+    pourOffMillilitres: basisJson(pourOff),
+  },
+})
+
 function oilJson({ oil }: Plan) {
   return {
     kind: oil.kind.value,
@@ -207,6 +221,8 @@ function oilJson({ oil }: Plan) {
     refillMillilitres: millilitres(oil.refill.value),
     leftMillilitres: millilitres(oil.left.value),
     changes: oil.changes,
+    laterChanges: oil.laterChanges,
+    newCompressor: oil.newCompressor ? newOilJson(oil.newCompressor) : null,
     cans: oil.cans,
     strokes: oil.strokes ?? null,
     newShare: rounded(oil.newShare, 3),
@@ -219,6 +235,7 @@ function oilJson({ oil }: Plan) {
       newShare: basisJson(oil.left),
       strokes: basisJson(oil.refill),
       changes: basisJson(oil.changesBasis),
+      laterChanges: basisJson(basisOf(oil.changesBasis, oil.left)),
       cans: basisJson(oil.bringBasis),
       reasons: basisJson(basisOf(oil.left, oil.changesBasis)),
     },

@@ -151,6 +151,11 @@ export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
     }),
   'compressor-locked-rotor': (sound) =>
     stands({ inrushAmps: sound.inrushAmps ?? 0 }, { compressorState: 'hums-and-trips' }),
+  'compressor-broken-inside': (sound) =>
+    stands(
+      { inrushAmps: sound.inrushAmps ?? 0 },
+      { compressorState: 'hums-and-trips', oilAppearance: 'metal-flakes' },
+    ),
   'start-gear-failed': (sound, _unit, random) =>
     stands(
       {

@@ -2,10 +2,10 @@
 import { Choice } from '@/ui/Choice'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { hasLiquidValve } from '@/core/record/equipment/kinds'
+import { hasLiquidValve, isPipedOnSite } from '@/core/record/equipment/kinds'
 import { asksFor, type PlateField } from '@/core/record/equipment/plateFields'
 import { plateDoubts } from '@/core/record/equipment/plausible'
-import { COMPRESSOR_TYPES, type UnitPlate } from '@/core/record/equipment/unit'
+import { COMPRESSOR_TYPES, CONDENSER_COILS, type UnitPlate } from '@/core/record/equipment/unit'
 import { OILS } from '@/core/physics/refrigerants/catalogue'
 import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
@@ -59,6 +59,7 @@ function Compressor({ unit, change }: PlatePart) {
         />
       </Pair>
       <EntryField id="oilCharge" job={{ unit }} change={change} />
+      <EntryField id="oilPorts" job={{ unit }} change={change} />
       {unit.nominalTons === undefined && (
         <QuantityField
           label="Swept volume"
@@ -170,6 +171,25 @@ export function Nameplate({ unit, change }: PlatePart) {
           onChange={(value) => void change(setPlate({ [field]: value }))}
         />
       ))}
+      {unit.headPressureControl && <EntryField id="headControl" job={{ unit }} change={change} />}
+      {isPipedOnSite(unit) && (
+        <Choice
+          label="Condenser coil"
+          value={unit.condenserCoil ?? ''}
+          values={CONDENSER_COILS}
+          onChange={(condenserCoil) => void change(setPlate({ condenserCoil }))}
+        />
+      )}
+      <YesNo
+        label="Moisture indicator in the liquid line"
+        value={unit.moistureIndicator}
+        onChange={(moistureIndicator) => void change(setPlate({ moistureIndicator }))}
+      />
+      <PlateNumber
+        label="Control volts, read on a coil"
+        value={unit.control?.volts}
+        onSave={numberSaver(change)('control', 'volts')}
+      />
       <Pressures unit={unit} change={change} />
       <LineSet unit={unit} change={change} />
       <OldDryer plate={unit} change={change} />

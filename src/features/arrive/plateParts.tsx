@@ -106,6 +106,16 @@ export function OldDryer({ plate, change }: Props) {
   return (
     <>
       <EntryField id="oldDryer" job={{ unit: plate }} change={change} />
+      <YesNo
+        label="A dryer was fitted"
+        value={oldDryer?.none ? false : oldDryer?.cubicInches === undefined ? undefined : true}
+        onChange={(fitted) => set({ none: fitted === false ? true : undefined })}
+      />
+      <YesNo
+        label="Old dryer sits behind the part, out of reach afterwards"
+        value={oldDryer?.behind}
+        onChange={(behind) => set({ behind })}
+      />
       <QuantityField
         label="Old dryer, connections"
         kind="length"

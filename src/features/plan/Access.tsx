@@ -13,7 +13,7 @@ type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
 /** The ways to get at the part: which fit, what each costs and gives up, and why the others do not. */
 export function Access({ job, change, plan: { access, recovery } }: Props) {
-  const { ways, chosen, refused } = access
+  const { ways, chosen, refused, costs } = access
   const way = ways.find((each) => each.way === chosen)
   const labels = Object.fromEntries(ways.map((each) => [each.way, each.label]))
   return (
@@ -29,6 +29,11 @@ export function Access({ job, change, plan: { access, recovery } }: Props) {
       <Typography sx={{ fontSize: '0.95rem' }}>
         {way?.leaves} Depth before opening: <b>{recovery.depth.shown}</b>.
       </Typography>
+      {costs.length > 0 && (
+        <Typography>
+          △ Taken by choice after its valves were tried. What speaks against it: {costs.join('; ')}.
+        </Typography>
+      )}
       <ChoiceChips
         label="Way wanted"
         values={ACCESS_WAYS}

@@ -13,7 +13,10 @@ import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
 import { Columns, More, Sentences } from './More'
 import { basisOf } from '@/core/base/known/known'
+import { setRepair } from '@/core/record/edits/repairEdits'
+import { WATER_WORKS } from '@/core/record/records/repair'
 import { Assumed } from '@/ui/Assumed'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import { OwnDryers } from './OwnDryers'
 import { Retests } from './Retests'
 import { WaterBalance } from './WaterBalance'
@@ -158,6 +161,28 @@ const ledgerRow = (key: string, label: string, { low, likely, high }: Sides) => 
   cells: [label, grams(low), grams(likely), grams(high)],
 })
 
+/** What is done against water: by caution or by grams, and the choice between them. */
+function WaterEffort({ job, change, plan: { contamination } }: Props) {
+  const { by, isChoice, sentence } = contamination.effort
+  if (!sentence) return null
+  return (
+    <>
+      <Typography sx={{ fontSize: '0.95rem' }}>{sentence}</Typography>
+      {isChoice && (
+        <ChoiceChips
+          label="Against water"
+          values={WATER_WORKS}
+          labels={{ caution: 'what a wet class asks for', ledger: 'what its grams ask for' }}
+          value={by}
+          onChange={(word) =>
+            void change(setRepair({ waterWork: WATER_WORKS.find((each) => each === word) }))
+          }
+        />
+      )}
+    </>
+  )
+}
+
 function Acid({ plan: { contamination } }: { plan: Plan }) {
   const { acid } = contamination
   if (acid.before.likely === 0) return null
@@ -202,6 +227,7 @@ export function CleanUpView({ job, change, plan }: Props) {
         left={
           <>
             <Water plan={plan} />
+            <WaterEffort job={job} change={change} plan={plan} />
             <Acid plan={plan} />
             <Retests job={job} change={change} plan={plan} />
           </>

@@ -15,6 +15,12 @@ const MARK = { leave: '●', 'at-next-visit': '△', 'change-now': '⬣' } as co
 const figures = ({ judged }: JudgedDryer, holds: boolean) =>
   judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
 
+/** What the larger block takes, where the old one is known. */
+const extraText = (holds: number, old: PlannedDryer['oldHeld']): string =>
+  old
+    ? `Charge ${holds < old.value ? '' : '+'}${pounds(holds - old.value)} against the old one`
+    : 'What it takes beyond the old one is not known: enter the in³ of the old dryer'
+
 function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
   return (
     <More label={`${refused.length} refused, and why`}>
@@ -31,7 +37,6 @@ function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
 
 function Choice({ choice }: { choice: PlannedDryer }) {
   const { place, chosen, ways, others, refused, holds, oldHeld, placing, basis, figures: told } = choice
-  const extra = holds - oldHeld.value
   return (
     <section aria-label={PLACE[place]} data-dryer={place}>
       <Typography variant="h2">
@@ -43,11 +48,9 @@ function Choice({ choice }: { choice: PlannedDryer }) {
       )}
       {place === 'liquid' && chosen && (
         <Typography sx={{ fontSize: '0.95rem' }}>
-          Charge {extra < 0 ? '' : '+'}
-          {pounds(extra)} against{' '}
-          {isAssumed(oldHeld) ? 'the usual size, as the old one is not written down' : 'the old one'}
+          {extraText(holds, oldHeld)}
           {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.{' '}
-          <Assumed basis={oldHeld} of="Charge for the larger dryer" />
+          <Assumed basis={basis} of="Charge for the larger dryer" />
         </Typography>
       )}
       {chosen && (

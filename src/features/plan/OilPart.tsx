@@ -5,6 +5,7 @@ import type { Plan } from '@/core/repair/plan/plan'
 import type { Basis } from '@/core/base/known/known'
 import { Assumed } from '@/ui/Assumed'
 import { NumberTable } from '@/ui/NumberTable'
+import { EntryField } from '../shared/unit/entryFields'
 import { OilFields } from '../shared/OilFields'
 import { fluidOunces, millilitres } from '../shared/planText'
 import type { StageProps } from '../shared/stageProps'
@@ -29,6 +30,36 @@ const named = (label: string, basis: Basis | undefined) => (
   </>
 )
 
+/** The oil of a new compressor against what stayed in the circuit. */
+function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 'plan'>) {
+  const { newCompressor, plate, left } = oil
+  if (!newCompressor) return null
+  const { ships, together, pourOff } = newCompressor
+  return (
+    <>
+      <NumberTable
+        caption="Oil with the new compressor"
+        words={[0]}
+        head={['', 'floz', 'mL']}
+        rows={[
+          row('plate', 'by the plate', plate.value, plate),
+          row('left', 'stays in the circuit', left.value, left),
+          row('ships', 'it ships with', ships.value, ships),
+          row('together', 'together', together.value, together),
+          row('off', 'poured off before it is fitted', pourOff.value, pourOff),
+        ]}
+      />
+      <EntryField id="newOil" job={job} change={change} />
+    </>
+  )
+}
+
+/** What its title says of the oil. */
+function titleOf({ refill, newCompressor }: Plan['oil']): string {
+  if (refill.value > 0) return `${fluidOunces(refill.value)} in`
+  return newCompressor ? 'nothing is filled in' : 'stays where it is'
+}
+
 /** Oil out against the plate, in, and what stays. */
 export function OilPart({ job, change, plan: { oil } }: Props) {
   const refill = oil.refill.value
@@ -36,10 +67,10 @@ export function OilPart({ job, change, plan: { oil } }: Props) {
     <section aria-labelledby="oil-title">
       <Typography id="oil-title" variant="h2">
         Oil: {oil.goesIn}
-        {oil.goesIn !== oil.kind.value && ` in place of ${oil.kind.value}`},{' '}
-        {refill > 0 ? `${fluidOunces(refill)} in` : 'stays where it is'}
+        {oil.goesIn !== oil.kind.value && ` in place of ${oil.kind.value}`}, {titleOf(oil)}
       </Typography>
-      {refill > 0 && (
+      <NewCompressor oil={oil} job={job} change={change} />
+      {refill > 0 && !oil.newCompressor && (
         <NumberTable
           caption="Oil out and in"
           words={[0]}

@@ -62,8 +62,8 @@ export type Applies = {
   readonly frosts?: true
 }
 
-/** [practice] handbook 06: an electrical burn, a broken compressor, ice, something shed upstream, wax. */
-export type InsideId = 'burnt' | 'broken' | 'ice' | 'shed' | 'wax'
+/** [practice] handbook 06: an electrical burn, a broken compressor, one whose metal was seen, ice, something shed upstream, wax. */
+export type InsideId = 'burnt' | 'broken' | 'broken-open' | 'ice' | 'shed' | 'wax'
 
 export type FaultRow = {
   readonly label: string

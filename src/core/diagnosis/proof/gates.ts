@@ -32,3 +32,7 @@ export function judgeGate(gate: GateId, record: GateRecord): ProofGate {
   const refused = refusals(acts, holding).map(vetoSentence)
   return { gate, part, met: missing.length === 0 && refused.length === 0, refused, missing, onRecord }
 }
+
+/** Whether a point of a gate is read at the compressor's own terminals: with the pressure off, nothing before. */
+export const needsTerminals = (gate: GateId, item: string): boolean =>
+  GATES[gate].items.some(({ id, acts = [] }) => id === item && acts.includes('own-terminals'))

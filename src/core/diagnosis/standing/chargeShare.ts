@@ -19,7 +19,7 @@ const LIQUID_FILL: Spread = { low: 0.15, likely: 0.25, high: 0.37 }
  * @param kelvin at or above the dew point of the pressure
  * @throws OrzoError out-of-range
  */
-function vapourDensity(name: RefrigerantName, pascals: number, kelvin: number): number {
+export function vapourDensity(name: RefrigerantName, pascals: number, kelvin: number): number {
   const least = pressureRange(name, 'dew').lowest * 1.001
   if (pascals >= least) return vapourAt(name, pascals, kelvin).density
   return (Math.max(pascals, 0) / least) * vapourAt(name, least, kelvin).density

@@ -25,6 +25,9 @@ export type Metering = (typeof METERINGS)[number]
 
 export const COMPRESSOR_TYPES = ['scroll', 'reciprocating', 'rotary', 'semi-hermetic'] as const
 export const HEAT_REJECTIONS = ['air', 'water'] as const
+/** How head pressure is held up in the cold: by the condenser's fan, or by a valve that floods the condenser. */
+export const HEAD_CONTROLS = ['fan', 'flooding'] as const
+export const CONDENSER_COILS = ['tube', 'microchannel'] as const
 
 const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: `is not one of ${values.join(', ')}` })
@@ -57,6 +60,8 @@ export const DRYER_JOINTS = ['flare', 'sweat'] as const
 export const DRYER_ARROWS = ['with-flow', 'against-flow', 'none'] as const
 
 const oldDryerSchema = z.strictObject({
+  /** none was fitted: muffler and strainer are no dryer */
+  none: z.literal(true).optional(),
   /** block or bead volume as its label says it, in^3 */
   cubicInches: positive('cubic inches').max(1000, 'is more than 1,000 cubic inches').optional(),
   flow: oneOf(DRYER_FLOWS).optional(),
@@ -68,6 +73,8 @@ const oldDryerSchema = z.strictObject({
   arrow: oneOf(DRYER_ARROWS).optional(),
   /** valves round it that send the liquid through it one way in both modes */
   checkValves: z.boolean().optional(),
+  /** it sits behind the part, where nothing reaches it afterwards */
+  behind: z.boolean().optional(),
   /** it sits inside the cabinet or outside of it */
   outside: z.boolean().optional(),
 })
@@ -100,6 +107,8 @@ export const plateSchema = z.strictObject({
       oil: oneOf(OILS).optional(),
       /** swept volume at the plate's speed */
       displacement: quantitySchema('flow').optional(),
+      /** oil can be drained and filled through ports: it need not be tipped */
+      oilPorts: z.boolean().optional(),
     })
     .optional(),
   designPressures: z
@@ -116,6 +125,10 @@ export const plateSchema = z.strictObject({
   targetSubcooling: quantitySchema('temperatureDifference').optional(),
   receiver: z.boolean().optional(),
   headPressureControl: z.boolean().optional(),
+  headControl: oneOf(HEAD_CONTROLS).optional(),
+  condenserCoil: oneOf(CONDENSER_COILS).optional(),
+  /** a moisture indicator sits in the liquid line */
+  moistureIndicator: z.boolean().optional(),
   crankcaseHeater: z
     .strictObject({ watts: positive('watts').optional(), volts: positive('volts').optional() })
     .optional(),
@@ -129,6 +142,8 @@ export const plateSchema = z.strictObject({
       differential: quantitySchema('temperatureDifference').optional(),
       /** coldest outdoor air at the site: what a pump-down control must start again in */
       coldestOutdoor: quantitySchema('temperature').optional(),
+      /** volts of the control circuit, read on a coil */
+      volts: positive('volts of the control').optional(),
     })
     .optional(),
   /** the liquid dryer that is in it now */

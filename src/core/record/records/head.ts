@@ -50,8 +50,8 @@ export type HeadData = z.infer<typeof headSchema>
 /** Title, arrival, plate as found, policy: one of each job. */
 export const HEAD = defineKind({
   kind: 'head',
-  version: 2,
+  version: 3,
   schema: headSchema,
-  migrations: [widened(2)],
+  migrations: [widened(2), widened(3)],
   defaults: { policy: DEFAULT_POLICY },
 })

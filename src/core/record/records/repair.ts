@@ -11,7 +11,8 @@ export type AccessWay = (typeof ACCESS_WAYS)[number]
 export const COMPRESSOR_WAYS = ['like-for-like', 'piston-to-scroll', 'condensing-unit'] as const
 export const VALVE_JOINTS = ['sweat', 'flare'] as const
 export const ORIFICE_WAYS = ['orifices', 'distributor'] as const
-export const LEAK_PLACES = ['coil', 'feeder-tube', 'stem', 'fitting'] as const
+export const WATER_WORKS = ['caution', 'ledger'] as const
+export const LEAK_PLACES = ['coil', 'feeder-tube', 'stem', 'fitting', 'compressor'] as const
 
 const between = (most: number, unit: string) =>
   z
@@ -41,6 +42,8 @@ export const repairSchema = z.strictObject({
   oilLost: quantitySchema('volume').optional(),
   /** oil pump: what a stroke gives */
   oilStroke: quantitySchema('volume').optional(),
+  /** oil that a new compressor ships with, by its box; 0 for an empty one */
+  newOil: quantitySchema('volume').optional(),
   /** hours for which the can has stood open */
   oilCanOpen: between(100_000, 'hours').optional(),
   way: z.enum(ACCESS_WAYS, { error: `is not one of ${ACCESS_WAYS.join(', ')}` }).optional(),
@@ -66,6 +69,8 @@ export const repairSchema = z.strictObject({
     .min(1, 'is less than one')
     .max(60, 'is more than 60')
     .optional(),
+  /** what is done against water: what the class asks for by caution, or what the grams of the ledger ask for */
+  waterWork: z.enum(WATER_WORKS, { error: `is not one of ${WATER_WORKS.join(', ')}` }).optional(),
   leakPlace: z.enum(LEAK_PLACES, { error: `is not one of ${LEAK_PLACES.join(', ')}` }).optional(),
   /** a flue or a gas line was moved for access */
   flueMoved: z.boolean().optional(),
@@ -75,8 +80,8 @@ export type Repair = z.infer<typeof repairSchema>
 /** What was measured and chosen for the repair: one of each round. */
 export const REPAIR = defineKind({
   kind: 'repair',
-  version: 2,
+  version: 3,
   schema: repairSchema,
-  migrations: [widened(2)],
+  migrations: [widened(2), widened(3)],
   defaults: {},
 })

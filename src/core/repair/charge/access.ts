@@ -1,10 +1,12 @@
 import type { Basis } from '../../base/known/known'
-import { hasWaterCoil } from '../../record/equipment/kinds'
+import { hasWaterCoil, isPipedOnSite } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { isFlammable } from '../../physics/refrigerants/catalogue'
 import type { Policy } from '../../record/policy/policy'
 import { ACCESS_WAYS, type AccessWay, type Repair } from '../../record/records/repair'
-import { faultRow, isSuspect, type SuspectId } from '../../diagnosis/faults/faults'
+import { faultRow, isSuspect } from '../../diagnosis/faults/faults'
+import type { Observations } from '../../record/readings/schema'
+import type { RestInside } from './restInside'
 import type { Contamination } from '../cleanup/contamination'
 
 /** One way to get at the part (handbook 07), whether it fits and why not, what it costs and gives up. */
@@ -24,6 +26,8 @@ export type AccessChoice = {
   readonly ways: readonly Access[]
   /** the way that was asked for does not fit */
   readonly refused: AccessWay | undefined
+  /** what speaks against the way that was chosen all the same, after its valves were tried */
+  readonly costs: readonly string[]
   /** how the figures are known by which a way fits or does not */
   readonly basis: Basis
 }
@@ -31,11 +35,14 @@ export type AccessChoice = {
 type Facts = {
   readonly unit: UnitPlate
   readonly faults: readonly string[]
+  readonly observations: Observations
   readonly contamination: Contamination
   readonly repair: Repair
+  /** plate and lines against the plate, where both are known: what the condenser must hold */
+  readonly overPlate: number | undefined
   /** states that refuse a pump-down */
   readonly lowSideLeaks: boolean
-  readonly isEmpty: boolean
+  readonly inside: RestInside
   readonly gasInside: boolean
 }
 
@@ -48,47 +55,88 @@ const LOW_SIDE_PARTS: readonly string[] = [
   'liquid-solenoid',
   'suction-line',
 ]
+/** The compressor and what is fitted to it (handbook 07). */
+const COMPRESSOR_PARTS: readonly string[] = ['compressor', 'terminal-plug']
 
 const partOf = (fault: string) =>
   isSuspect(fault) && fault !== 'healthy' && fault !== 'unlisted' ? faultRow(fault).part : undefined
 const partsOf = ({ faults }: Facts) => faults.flatMap((fault) => partOf(fault) ?? [])
 const isCompressor = (at: Facts) => partsOf(at).includes('compressor')
+/** A leak at a port, tee, plug or gasket of the compressor is mended between its valves. */
+const leaksAtCompressor = ({ repair, observations }: Facts) =>
+  (repair.leakPlace ?? (observations.oilStain === 'compressor' ? 'compressor' : undefined)) === 'compressor'
+const isOnCompressor = (at: Facts) =>
+  partsOf(at).length > 0 &&
+  partsOf(at).every((part) => COMPRESSOR_PARTS.includes(part) || (part === 'charge' && leaksAtCompressor(at)))
+
+/** A valve that shuts the liquid in: a receiver has one, and a split's outdoor unit. */
+const hasShutOff = ({ unit }: Facts) => unit.receiver === true || isPipedOnSite(unit)
+/** [practice] handbook 07: a tube condenser holds plate and lines up to a third over the plate. */
+const MOST_OVER_PLATE = 4 / 3
 
 type Against = readonly [holds: (at: Facts) => boolean, sentence: string]
 
-const SHARED: readonly Against[] = [
-  [({ isEmpty }) => isEmpty, 'there is nothing in it'],
-  [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
-  [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
-  [({ repair }) => repair.valvesTight === false, 'the valves let by'],
-]
-
-const AGAINST: Readonly<Record<AccessWay, readonly Against[]>> = {
+/** Nobody can take these ways while one of these holds. */
+const NEVER: Readonly<Record<AccessWay, readonly Against[]>> = {
   'recover-all': [],
   'pump-down': [
-    ...SHARED,
+    [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
+    [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
+    [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
+    [({ repair }) => repair.valvesTight === false, 'the valves let by'],
     [isCompressor, 'the compressor does not do it'],
+    [({ lowSideLeaks }) => lowSideLeaks, 'the low side leaks or may: air drawn in can burst the compressor'],
+    [(at) => !hasShutOff(at), 'it has no liquid valve to shut'],
     [
       (at) => partsOf(at).length === 0 || !partsOf(at).every((part) => LOW_SIDE_PARTS.includes(part)),
       'the part does not lie behind the liquid valve',
     ],
-    [({ lowSideLeaks }) => lowSideLeaks, 'the low side leaks or may: air drawn in can burst the compressor'],
-    [
-      ({ unit }) => unit.receiver !== true,
-      'no receiver is written on the plate: the condenser alone seldom holds the charge',
-    ],
     [({ contamination }) => contamination.contents.acid !== 'none', 'acid: the charge does not stay in'],
   ],
   isolate: [
-    ...SHARED,
-    [
-      ({ contamination }) => contamination.class !== 'clean',
-      'not clean: every section is swept and evacuated',
-    ],
-    [(at) => !isCompressor(at), 'only for the compressor and its fittings'],
+    [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
+    [({ gasInside }) => gasInside, 'air or nitrogen is inside: all of it comes out'],
+    [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
+    [({ repair }) => repair.valvesTight === false, 'the valves let by'],
+    [(at) => !isOnCompressor(at), 'only for the compressor and what is fitted to it'],
     [
       ({ unit }) => unit.compressor?.type !== 'semi-hermetic' && unit.compressor?.type !== undefined,
       'a hermetic has no service valves of its own',
+    ],
+    [
+      ({ contamination }) => contamination.contents.acid !== 'none',
+      'acid: every section is swept and evacuated',
+    ],
+  ],
+}
+
+const WET: Against = [
+  ({ contamination }) => contamination.contents.wet,
+  'wet: what stays in keeps its water, and it is not used again',
+]
+/** What speaks against a way; who tried the valves may take it all the same, and it is said what that costs. */
+const DOUBTS: Readonly<Record<AccessWay, readonly Against[]>> = {
+  'recover-all': [],
+  'pump-down': [
+    WET,
+    [
+      ({ unit, overPlate = 1 }) => unit.receiver !== true && overPlate > MOST_OVER_PLATE,
+      'plate and lines are more than a third over the plate: the condenser alone does not hold them',
+    ],
+    [
+      ({ unit }) => unit.receiver !== true && unit.condenserCoil === 'microchannel',
+      'a microchannel coil holds little beside its own charge',
+    ],
+    [
+      ({ unit, faults }) => unit.receiver !== true && faults.includes('overcharge'),
+      'by its fault it holds too much: the condenser may not take it',
+    ],
+  ],
+  isolate: [
+    WET,
+    [
+      ({ contamination: { contents } }) => contents.debris || contents.wax,
+      'dirty: the sections behind the valves are not blown out',
     ],
   ],
 }
@@ -104,15 +152,15 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
     ],
   },
   'pump-down': {
-    label: 'Pump down into the receiver',
+    label: 'Pump down into receiver or condenser',
     minutes: [20, 28, 55],
     leaves:
-      'Refrigerant stays in the receiver: vacuum from one side only, a valve that lets by stalls it near 3,000 microns.',
+      'Refrigerant stays in receiver or condenser: vacuum from one side only, a valve that lets by stalls it near 3,000 microns.',
     asks: [
       'liquid valve shut, run to just above 0 psig, watch the head, lock out',
       'the isolated part is still recovered to its depth',
       'no flame at a valve that holds refrigerant',
-      'charge fits receiver and condenser at 80 %',
+      'a liquid line that stays full is recovered by its own port and reads 0 before it is cut',
     ],
   },
   isolate: {
@@ -129,9 +177,14 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
 }
 
 const WATER = 'water coil drained or flowing first'
+const holding = (rows: readonly Against[], at: Facts): string[] =>
+  rows.filter(([holds]) => holds(at)).map(([, sentence]) => sentence)
 
-function judge(way: AccessWay, at: Facts): Access {
-  const against = AGAINST[way].filter(([holds]) => holds(at)).map(([, sentence]) => sentence)
+type Judged = Access & { readonly isRefused: boolean }
+
+function judge(way: AccessWay, at: Facts): Judged {
+  const refused = holding(NEVER[way], at)
+  const against = [...refused, ...holding(DOUBTS[way], at)]
   const row = ROWS[way]
   return {
     way,
@@ -139,30 +192,28 @@ function judge(way: AccessWay, at: Facts): Access {
     asks: hasWaterCoil(at.unit) ? [WATER, ...row.asks] : row.asks,
     fits: against.length === 0,
     against,
+    isRefused: refused.length > 0,
   }
 }
 
 /**
  * The ways that fit, with what each costs and gives up, and why the others do not. A way that was asked for is taken where it
- * fits; else all is recovered unless the policy isolates.
+ * fits, and where only doubts stand against it once its valves were tried and hold; else all is recovered unless the policy isolates.
  */
 export function accessOf(at: Facts, policy: Policy): AccessChoice {
-  const ways = ACCESS_WAYS.map((way) => judge(way, at))
-  const fitting = ways.filter(({ fits }) => fits).map(({ way }) => way)
-  const asked = at.repair.way
+  const judged = ACCESS_WAYS.map((way) => judge(way, at))
+  const fitting = judged.filter(({ fits }) => fits).map(({ way }) => way)
+  const isTried = at.repair.valvesTight === true
+  const asked = judged.find(({ way }) => way === at.repair.way)
   const byPolicy =
-    policy.access === 'isolate' && at.repair.valvesTight === true
-      ? fitting.find((way) => way !== 'recover-all')
-      : undefined
-  const chosen = asked && fitting.includes(asked) ? asked : (byPolicy ?? 'recover-all')
+    policy.access === 'isolate' && isTried ? fitting.find((way) => way !== 'recover-all') : undefined
+  const isTaken = asked !== undefined && (asked.fits || (isTried && !asked.isRefused))
+  const chosen = isTaken ? asked.way : (byPolicy ?? 'recover-all')
   return {
     chosen,
-    ways,
-    refused: asked && asked !== chosen ? asked : undefined,
+    ways: judged.map(({ isRefused: _refused, ...way }) => way),
+    refused: asked && asked.way !== chosen ? asked.way : undefined,
+    costs: isTaken ? asked.against : [],
     basis: at.contamination.basis,
   }
 }
-
-/** Faults whose part is a suspect's. */
-export const isOfCompressor = (faults: readonly SuspectId[]): boolean =>
-  faults.some((fault) => partOf(fault) === 'compressor')

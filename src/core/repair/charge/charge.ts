@@ -1,4 +1,4 @@
-import { entriesText, type EntryId } from '../../base/known/entries'
+import { ENTRIES, entriesText, type EntryId } from '../../base/known/entries'
 import { type Basis, basisOf, computed, guess, isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
@@ -23,10 +23,11 @@ import { type DryerChoice } from '../cleanup/dryers'
 import { extraLine } from '../cleanup/extraLine'
 import { SIZE_ROWS } from '../cleanup/sizeRows'
 import type { CircuitReadings } from './circuitReadings'
+import { asksHeadControl, floodingLine, headControlSays } from './flooding'
 import { lineHolds } from './lineSetAdder'
 
 /** One part of a charge, kg; an allowance is added by the glass and is not in the total. */
-type ChargeLine = {
+export type ChargeLine = {
   readonly id: 'plate' | 'lines' | 'dryer' | 'suctionDryer' | 'flooding'
   readonly label: string
   /** undefined for a plate charge that nobody knows */
@@ -61,6 +62,8 @@ export type Charge = {
   /** how it is finished, and how it goes in */
   readonly finish: readonly string[]
   readonly cylinder: string | undefined
+  /** a blend: it leaves its cylinder as liquid, always */
+  readonly leavesAsLiquid: boolean
 }
 
 export type ChargeInput = {
@@ -83,13 +86,11 @@ const CONVERSION_SHARE = 0.9
 const TRIM_NOISE = 0.05
 const TRIM_QUESTIONED = 0.25
 const ROUNDING = 1e-9
-/** [memory] share of the inner volume that is the condenser of a box, and of it what is flooded in the cold. */
-const CONDENSER_SHARE = 0.12
-const FLOODED_SHARE = 0.8
-const COLD_USUAL = toKelvin({ value: 20, unit: 'F' })
 /** [practice] a cylinder should stand this far above the side that it fills, Pa. */
 const LEAST_HEAD = 70_000
 const GLIDES = 2
+
+const OLD_DRYER_UNKNOWN = guess('no larger than the old dryer', 'oldDryer')
 
 function linesLine({ unit, refrigerant }: ChargeInput): ChargeLine[] {
   const { length, liquidArea, vapourArea, basis } = extraLine(unit)
@@ -100,13 +101,14 @@ function linesLine({ unit, refrigerant }: ChargeInput): ChargeLine[] {
   return [{ id: 'lines', label, kg: (liquid + vapour) * length, basis }]
 }
 
+/** The difference to the old dryer; of one that nobody wrote down there is none, and it is asked for. */
 const dryerLine = ({ holds, oldHeld, basis }: DryerChoice): ChargeLine => ({
   id: 'dryer',
-  label: isAssumed(oldHeld)
-    ? 'larger dryer, the old one taken as the usual size'
-    : 'larger dryer, less what the old one held',
-  kg: holds - oldHeld.value,
-  basis: basisOf(oldHeld, basis),
+  label: oldHeld
+    ? 'larger dryer, less what the old one held'
+    : 'a larger dryer than the old one: its size is asked for, nothing is added for a guess',
+  kg: oldHeld ? holds - oldHeld.value : undefined,
+  basis: basisOf(oldHeld ?? OLD_DRYER_UNKNOWN, basis),
 })
 
 function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): ChargeLine[] {
@@ -120,23 +122,6 @@ function suctionLine(choice: DryerChoice, { refrigerant, unit }: ChargeInput): C
       kg: blockVolume(choice.chosen.dryer.block) * density,
       basis: choice.basis,
     },
-  ]
-}
-
-/** Liquid that floods the condenser where its pressure is held up in the cold. [memory] shares, [physics] densities */
-function floodingLine({ unit, refrigerant, size }: ChargeInput): ChargeLine[] {
-  if (unit.headPressureControl !== true) return []
-  const coldest = unit.control?.coldestOutdoor
-  const kelvin = coldest ? toKelvin(coldest as { value: number; unit: TemperatureUnit }) : COLD_USUAL
-  const held = attempt(() => {
-    const liquid = saturatedState(refrigerant, 'bubble', kelvin).density
-    return (liquid - saturatedState(refrigerant, 'dew', kelvin).density) * size.volume.value
-  })
-  if (!held.ok) return []
-  const label = `flooding in the cold at ${fromKelvin(kelvin, 'F').toFixed(0)} F, after the glass is clear`
-  const basis = basisOf(size.volume, coldest ? undefined : guess('20 F on the coldest day', 'coldestOutdoor'))
-  return [
-    { id: 'flooding', label, kg: held.value * CONDENSER_SHARE * FLOODED_SHARE, basis, isAllowance: true },
   ]
 }
 
@@ -185,13 +170,25 @@ export function trimOf(charged: number, calculated: number, plate: number): Trim
   return { charged, share, verdict, sentence }
 }
 
-function finishOf({ unit, policy, refrigerant, isConversion }: ChargeInput): string[] {
+/** Whether a blend's composition would shift if it left its cylinder as vapour. */
+const glidesMuch = (refrigerant: RefrigerantName): boolean => {
   const glides = attempt(() =>
     glide(refrigerant, saturationPressure(refrigerant, 'bubble', toKelvin({ value: 100, unit: 'F' }))),
   )
+  return glides.ok && glides.value > GLIDES
+}
+
+/** How much goes in first after a conversion (handbook 10). */
+const startText = (policy: Policy): string =>
+  shareOf(true, policy) === 1
+    ? 'The plate charge as liquid'
+    : `${CONVERSION_SHARE * 100} % of the plate charge as liquid`
+
+function finishOf({ unit, policy, refrigerant, isConversion }: ChargeInput): string[] {
   const weightFirst = policy.lastWord === 'weight-first'
-  const by =
-    unit.metering === 'capillary'
+  const by = isConversion
+    ? [`${startText(policy)}, then trimmed by superheat and subcooling of ${refrigerant}.`]
+    : unit.metering === 'capillary'
       ? ['By weight only, to the tenth of an ounce.']
       : unit.receiver
         ? ['By weight, then a clear glass at 90 to 95 F of condensing or more.']
@@ -209,8 +206,9 @@ function finishOf({ unit, policy, refrigerant, isConversion }: ChargeInput): str
     policy.chargeEntry === 'liquid-line'
       ? 'Liquid into the liquid line, compressor off; the rest throttled into suction.'
       : 'Into the discharge side, compressor off; the rest throttled into suction.',
-    ...(glides.ok && glides.value > GLIDES ? ['A blend leaves the cylinder as liquid, always.'] : []),
+    ...(glidesMuch(refrigerant) ? ['A blend leaves the cylinder as liquid, always.'] : []),
     ...(isConversion ? ['Trim in small steps: wait ten minutes each.'] : []),
+    ...headControlSays(unit),
     ...(isBoxKind(unit) ? [] : ['In the cold block condenser air, or charge by weight alone.']),
   ]
 }
@@ -282,11 +280,16 @@ export function chargeOf(input: ChargeInput): Charge {
     total,
     guess: sum,
     isExact: unit.metering === 'capillary',
-    missing: [...(size.charge ? [] : ['charge of the plate']), ...extraLine(unit).missing],
+    missing: [
+      ...(size.charge ? [] : ['charge of the plate']),
+      ...extraLine(unit).missing,
+      ...(asksHeadControl(unit) ? [ENTRIES.headControl] : []),
+    ],
     trim:
       charged !== undefined && isJudged ? trimOf(charged, total.value, size.chargeGuess.value) : undefined,
     unjudged: charged === undefined || isJudged ? undefined : unjudgedOf(sum, input.isPart),
     finish: finishOf(input),
     cylinder: cylinderWarmUp(input),
+    leavesAsLiquid: glidesMuch(refrigerant),
   }
 }

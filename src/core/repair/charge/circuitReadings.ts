@@ -4,6 +4,7 @@ import { siteAtmosphere } from '../../record/equipment/circumstances'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { JobSet } from '../../record/records/set'
 import { derive } from '../../record/readings/derive'
+import { standingPressures } from '../../record/readings/standingPressures'
 import { takeSnapshot } from '../../record/readings/snapshot'
 import { type DropVerdict, pressureDropVerdict, temperatureDropVerdict } from '../cleanup/dryerDrop'
 
@@ -13,8 +14,10 @@ export type CircuitReadings = {
   readonly evaporating?: number
   readonly condensing?: number
   readonly outdoor?: number
-  /** the last pressure that was read at rest, Pa above the local atmosphere */
+  /** the last pressure that was read at rest, the higher of the sides, Pa above the local atmosphere */
   readonly standing?: number
+  /** volts read on a control coil, connected */
+  readonly coilVolts?: number
   /** the last drop that was read across each dryer */
   readonly drops: readonly DropVerdict[]
 }
@@ -29,8 +32,10 @@ export function circuitReadings(unit: UnitPlate, sets: readonly JobSet[]): Circu
     const at = takeSnapshot(set, unit.refrigerant, siteAtmosphere(unit))
     const derived = derive(at)
     const outdoor = at.values.outdoorAirTemp?.value
-    const standing = (at.values.standingPressure ?? at.values.standingSuctionPressure)?.value
-    if (standing !== undefined) found = { ...found, standing: standing - at.atmosphere }
+    const standing = standingPressures(at).map(({ pressure }) => pressure.value - at.atmosphere)
+    if (standing.length > 0) found = { ...found, standing: Math.max(...standing) }
+    const coilVolts = at.values.solenoidVolts?.value
+    if (coilVolts !== undefined) found = { ...found, coilVolts }
     if (outdoor !== undefined) found = { ...found, outdoor }
     const [evaporating, condensing] = [derived.evaporatingMean?.value, derived.condensingMean?.value]
     if (set.mode !== 'off' && evaporating !== undefined && condensing !== undefined)

@@ -9,6 +9,7 @@ import type { Repair } from '../../record/records/repair'
 import type { Observations } from '../../record/readings/schema'
 import { type Contamination, isBurnout } from '../cleanup/contamination'
 import { type CylinderFill, cylinderFill } from './cylinderFill'
+import type { RestInside } from './restInside'
 import { type RecoveryDepth, recoveryDepth } from './recoveryDepth'
 
 /** What came out against what should be in it. kg */
@@ -29,6 +30,8 @@ export type Recovery = {
   readonly cylinder: CylinderFill
   readonly depth: RecoveryDepth
   readonly isDedicated: boolean
+  /** vapour that is left, kg, where no liquid is */
+  readonly vapour: Known<number> | undefined
   readonly weight: WeightOut | undefined
   /** why what came out is not judged, and what would settle it */
   readonly unjudged: string | undefined
@@ -44,7 +47,9 @@ export type RecoveryInput = {
   /** what a full circuit holds by plate and lines, kg, where that is known, and a guess */
   readonly expected: Known<number> | undefined
   readonly guess: Known<number>
-  readonly isEmpty: boolean
+  readonly inside: RestInside
+  /** vapour that is left, kg, where no liquid is */
+  readonly vapour: Known<number> | undefined
   /** only a part is emptied: what comes out says nothing of the charge */
   readonly isPart: boolean
 }
@@ -75,33 +80,46 @@ export function weightOut(recovered: number, whole: Known<number> | undefined): 
 export const unjudgedWeight = (whole: Known<number> | undefined, guess: Known<number>): string | undefined =>
   whole && !isAssumed(whole) ? undefined : askSentence(guess, 'what came out is told against it')
 
-const EMPTY = 'Nothing to recover, but prove it: pressure, and a search for cold spots.'
+const EMPTY =
+  'Nothing to recover, but prove it: two readings, one a side, and a search for cold spots. What is left is recovered.'
+const VAPOUR =
+  'No liquid is left, and it is not empty: the vapour is recovered and weighed before any nitrogen goes in.'
 const FROSTED =
   'Frost on the accumulator or crankcase: liquid is still boiling off. Warm it with water or a heater, never a flame; wait, recover again, then sweep.'
 const DEDICATED = 'Burnt refrigerant: a cylinder of its own, marked.'
 const FLAMMABLE = 'Flammable: a machine and a cylinder rated for it, no ignition source.'
 const RISE = 'When the machine stops, watch: a rise means that liquid is left.'
 
+/** What the cylinder must take, kg. */
+const comesOut = ({ inside, guess, vapour }: RecoveryInput): number =>
+  inside === 'nothing' ? 0 : inside === 'vapour' ? (vapour ?? guess).value : guess.value
+
 /** Cylinder, depth, weight and what is left of a recovery. */
 export function recoveryOf(input: RecoveryInput): Recovery {
-  const { unit, contamination, repair, closing, observations, expected, guess, isEmpty, isPart } = input
+  const { unit, contamination, repair, closing, observations, expected, guess, inside, isPart, vapour } =
+    input
   const recovered = closing?.recovered && toSI(closing.recovered)
   const isDedicated = isBurnout(contamination)
+  // of a part, or of what a leak left, the weight says nothing of the charge
+  const isJudged = recovered !== undefined && !isPart && inside === 'charge'
   return {
     expected,
     guess,
-    cylinder: cylinderFill(unit.refrigerant, isEmpty ? 0 : guess.value, repair.cylinder),
+    vapour,
+    cylinder: cylinderFill(unit.refrigerant, comesOut(input), repair.cylinder),
     depth: recoveryDepth(unit.refrigerant, guess, siteAtmosphere(unit), unit.kind === 'reach-in'),
     isDedicated,
-    weight: recovered === undefined || isPart ? undefined : weightOut(recovered, expected),
-    unjudged: recovered === undefined || isPart ? undefined : unjudgedWeight(expected, guess),
-    sentences: isEmpty
-      ? [EMPTY]
-      : [
-          ...(observations.frostLeft === 'frosted' ? [FROSTED] : []),
-          ...(isDedicated ? [DEDICATED] : []),
-          ...(isFlammable(unit.refrigerant) ? [FLAMMABLE] : []),
-          RISE,
-        ],
+    weight: isJudged ? weightOut(recovered, expected) : undefined,
+    unjudged: isJudged ? unjudgedWeight(expected, guess) : undefined,
+    sentences:
+      inside === 'nothing'
+        ? [EMPTY]
+        : [
+            ...(inside === 'vapour' ? [VAPOUR] : []),
+            ...(observations.frostLeft === 'frosted' ? [FROSTED] : []),
+            ...(isDedicated ? [DEDICATED] : []),
+            ...(isFlammable(unit.refrigerant) ? [FLAMMABLE] : []),
+            RISE,
+          ],
   }
 }

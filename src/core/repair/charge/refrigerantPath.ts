@@ -11,6 +11,7 @@ import { CLASS_LABELS } from '../cleanup/classes'
 import { oilOf } from '../cleanup/oils'
 import { SIZE_ROWS } from '../cleanup/sizeRows'
 import { candidatesFor } from './candidates'
+import type { RestInside } from './restInside'
 import type { CircuitReadings } from './circuitReadings'
 import { type Comparison, compareRefrigerants } from './compareRefrigerants'
 import { madeFor } from '../../record/equipment/madeFor'
@@ -39,8 +40,9 @@ export type PathInput = {
   readonly unit: UnitPlate
   readonly contamination: Contamination
   readonly acidNegative: boolean
-  /** there is nothing to recover */
-  readonly isEmpty: boolean
+  readonly inside: RestInside
+  /** only a part is emptied: the rest stays in */
+  readonly isPart: boolean
   readonly policy: Policy
   /** what was asked for, and what goes in */
   readonly chosen: RefrigerantName | undefined
@@ -116,14 +118,25 @@ export function chooseRefrigerant(
 
 /** Whether the recovered charge may go back, with its reason. */
 function recoveredOf(input: PathInput): Pick<RefrigerantPath, 'recovered' | 'recoveredReason'> {
-  const { contamination, acidNegative, isEmpty, policy, unit } = input
+  const { contamination, acidNegative, inside, isPart, policy, unit, choice } = input
   const to = (recovered: RefrigerantPath['recovered'], recoveredReason: string) => ({
     recovered,
     recoveredReason,
   })
-  if (isEmpty) return to('nothing', 'The circuit is empty: prove it, there is nothing to recover.')
+  if (inside === 'nothing')
+    return to('nothing', 'The circuit is empty: prove it, there is nothing to recover.')
   if (!listingOf(unit, unit.refrigerant).ok)
     return to('reclaim', `${unit.refrigerant} does not belong in this equipment: it does not go back.`)
+  if (choice.to !== undefined && choice.to !== unit.refrigerant)
+    return to(
+      'reclaim',
+      `${unit.refrigerant} comes out, ${choice.to} goes in: what came out is reclaimed, whatever its state.`,
+    )
+  if (contamination.class !== 'clean' && isPart)
+    return to(
+      'reclaim',
+      'What comes out of the part is reclaimed; the rest stays in as it is, with what is in it.',
+    )
   if (contamination.class !== 'clean')
     return to(
       'reclaim',

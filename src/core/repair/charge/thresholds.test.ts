@@ -44,6 +44,7 @@ test('flooding: an eighth of the inside is condenser, four fifths of it liquid i
     kind: 'reach-in',
     refrigerant: 'R-404A',
     headPressureControl: true,
+    headControl: 'flooding',
     control: { coldestOutdoor: { value: -10, unit: 'F' } },
   })
   const line = charge!.lines.find(({ id }) => id === 'flooding')!

@@ -5,7 +5,8 @@ import type { Contamination } from './contamination'
 import type { DryerModel } from './dryerModel'
 import type { Range } from './exposure'
 import type { CleanupRecord } from './record'
-import { DRAINED, DRAINED_GUESS } from './drained'
+import { leftShareOf } from './drained'
+import { changesCompressor } from '../../diagnosis/faults/compressorChanged'
 import { SIDES } from './waterFound'
 
 /** [memory] acid that is taken where no laboratory told it, mg KOH a gram of oil; handbook 06. */
@@ -59,10 +60,9 @@ export function oilChangesFor(before: number, target: number, left: number): num
 function acidBefore({ repair }: CleanupRecord, { contents }: Contamination): Range {
   const lab = repair.acidNumber
   const assumed = ASSUMED[contents.acid]
-  if (lab === undefined) return assumed
-  // the careful side of two that do not agree
-  const likely = Math.max(lab, contents.acid === 'none' ? 0 : lab < TAN_CLEAN ? assumed.likely : lab)
-  return { low: likely * (1 - LAB_ERROR), likely, high: likely * (1 + LAB_ERROR) }
+  return lab === undefined
+    ? assumed
+    : { low: lab * (1 - LAB_ERROR), likely: lab, high: lab * (1 + LAB_ERROR) }
 }
 
 /** Acid that half of a core's rating takes from the oil, mg KOH a gram. */
@@ -74,27 +74,32 @@ const acidBasis = ({ repair }: CleanupRecord, { contents }: Contamination): Basi
     ? undefined
     : guess(`the acid number usual for ${contents.acid} acid`, 'oilTest')
 
+/** What a step is called: the oil of a new compressor is the first change (handbook 09). */
+const stepLabel = (isSwap: boolean, at: number) =>
+  isSwap && at === 0 ? 'after the new compressor with its oil' : `after oil change ${isSwap ? at : at + 1}`
+
 /** Acid before, after each oil change and after each core; when it is tested again. */
-export function acidLedger(record: CleanupRecord, contamination: Contamination): AcidLedger {
+export function acidLedger(
+  record: CleanupRecord,
+  contamination: Contamination,
+  size: Pick<CircuitSize, 'oil' | 'oilVolume'>,
+): AcidLedger {
   const before = acidBefore(record, contamination)
-  const left = (side: 'low' | 'likely' | 'high') => 1 - DRAINED[side]
-  const changes = oilChangesFor(before.likely, TAN_CLEAN, left('likely'))
+  const left = leftShareOf(record.repair, size)
+  const isSwap = changesCompressor(record.faults)
+  const changes = oilChangesFor(before.likely, TAN_CLEAN, left.value.likely)
   return {
     before,
     isMeasured: record.repair.acidNumber !== undefined,
     target: TAN_CLEAN,
     changes,
-    changesHigh: Math.max(...SIDES.map((side) => oilChangesFor(before[side], TAN_CLEAN, left(side)))),
+    changesHigh: Math.max(...SIDES.map((side) => oilChangesFor(before[side], TAN_CLEAN, left.value[side]))),
     after: Array.from({ length: changes }, (_v, i) => ({
-      label: `after oil change ${i + 1}`,
-      tan: before.likely * left('likely') ** (i + 1),
+      label: stepLabel(isSwap, i),
+      tan: before.likely * left.value.likely ** (i + 1),
     })),
     retestHours: RETESTS[contamination.contents.acid],
-    basis: basisOf(
-      contamination.basis,
-      acidBasis(record, contamination),
-      changes > 0 ? DRAINED_GUESS : undefined,
-    ),
+    basis: basisOf(contamination.basis, acidBasis(record, contamination), changes > 0 ? left : undefined),
   }
 }
 

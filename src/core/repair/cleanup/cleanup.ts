@@ -8,7 +8,10 @@ import type { DryerModel } from './dryerModel'
 import { type DryerNeed, usableWater, WATER_MARGIN } from './dryerNeed'
 import { type DryerChoice, chooseDryers } from './dryers'
 import type { CleanupRecord } from './record'
-import { type WaterLedger, waterLedger, type WaterWork } from './water'
+import { changesCompressor } from '../../diagnosis/faults/compressorChanged'
+import { CLEAN_WORK, type Effort, effortOf, worksFor } from './effort'
+import { hasOilPorts } from './oils'
+import { type WaterLedger, waterLedger } from './water'
 
 /** What a circuit is cleaned with, from what is known of its inside. */
 export type Cleanup = {
@@ -17,7 +20,13 @@ export type Cleanup = {
   readonly water: WaterLedger
   readonly acid: AcidLedger
   readonly dryers: readonly DryerChoice[]
+  /** changes of the oil on this visit; the oil of a new compressor is none of them */
   readonly oilChanges: number
+  /** changes after it has run, on later visits */
+  readonly laterChanges: number
+  /** another compressor goes in, with its own oil: that is the first change (handbook 09) */
+  readonly isSwap: boolean
+  readonly effort: Effort
   /** what the work against acid and water rests on */
   readonly basis: Basis
   /** whether the likely rest of the water finds room, and whether the high side does too; kg that are missing */
@@ -39,27 +48,6 @@ export type CleanupInput = {
   readonly opens?: boolean
 }
 
-/** [practice] handbook 01: likely hours of a clean and of a wet evacuation. */
-const CLEAN_HOURS = 0.6
-const WET_HOURS = 4
-
-/** What is done against water, the least first; each is more than the one before. [practice] */
-const WET_WORK: readonly WaterWork[] = [
-  { oilChanges: 1, sweeps: 3, hours: WET_HOURS },
-  { oilChanges: 1, sweeps: 4, hours: WET_HOURS },
-  { oilChanges: 2, sweeps: 4, hours: WET_HOURS },
-  { oilChanges: 2, sweeps: 5, hours: 8 },
-  { oilChanges: 3, sweeps: 6, hours: 8 },
-  { oilChanges: 3, sweeps: 6, hours: 24 },
-]
-const CLEAN_WORK: WaterWork = { oilChanges: 0, sweeps: 1, hours: CLEAN_HOURS }
-const TRIPLE_WORK: WaterWork = { oilChanges: 0, sweeps: 3, hours: 2 }
-
-function worksFor(contamination: Contamination, policy: Policy): readonly WaterWork[] {
-  if (isWet(contamination)) return WET_WORK
-  return contamination.triple || policy.evacuation === 'always-triple' ? [TRIPLE_WORK] : [CLEAN_WORK]
-}
-
 const roomIn = (choice: DryerChoice | undefined, refrigerant: RefrigerantName): number =>
   choice?.chosen ? usableWater(choice.chosen.dryer, refrigerant) / WATER_MARGIN : 0
 
@@ -71,10 +59,15 @@ const roomIn = (choice: DryerChoice | undefined, refrigerant: RefrigerantName): 
 export function planCleanup({ record, policy, refrigerant, own = [], opens = true }: CleanupInput): Cleanup {
   const size = circuitSize(record.unit)
   const contamination = classify(record, size)
-  const acid = acidLedger(record, contamination)
-  const works = opens ? worksFor(contamination, policy) : [CLEAN_WORK]
+  const acid = acidLedger(record, contamination, size)
+  const effort = effortOf(record, contamination)
+  const isSwap = opens && changesCompressor(record.faults)
+  // nobody drains what never ran: a tipped or new compressor gets its next change after it has run (handbook 09)
+  const isRepeated = !isSwap && hasOilPorts(record.unit)
+  const works = opens ? worksFor(contamination, effort, policy, isRepeated) : [CLEAN_WORK]
   const tried = works.map((work) => {
-    const oilChanges = opens ? Math.max(work.oilChanges, acid.changes) : 0
+    const wanted = opens ? Math.max(work.oilChanges, acid.changes) : 0
+    const oilChanges = isSwap ? 1 : isRepeated ? wanted : Math.min(wanted, 1)
     const water = waterLedger(record, size, { ...work, oilChanges })
     const need: DryerNeed = {
       unit: record.unit,
@@ -83,16 +76,18 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
       contamination,
       water: water.remainder,
       waterBasis: water.basis,
+      // sizes up where water asks for work: by caution, or by its grams
+      isWaterWorked: effort.by === 'caution' || work.oilChanges > 0,
       policy,
       previousBurnout: record.previousBurnout,
     }
-    return { water, need, oilChanges }
+    return { water, need, oilChanges, wanted }
   })
   // the size that class and tons ask for, before water is looked at: work goes on until that one is enough
   const dryOf = ({ need }: (typeof tried)[number]): DryerNeed => ({ ...need, water: NO_WATER })
   const usual = tried[0] && chooseDryers(dryOf(tried[0]), own)[0]
   const enough = tried.find(({ water }) => water.remainder.likely <= roomIn(usual, refrigerant))
-  const { water, need, oilChanges } = (enough ?? tried.at(-1)) as (typeof tried)[number]
+  const { water, need, oilChanges, wanted } = (enough ?? tried.at(-1)) as (typeof tried)[number]
   const dryers = opens ? chooseDryers(need, own) : []
   const room = roomIn(dryers[0], refrigerant)
   const cores = dryers.flatMap(({ chosen }) => chosen?.dryer ?? [])
@@ -102,7 +97,10 @@ export function planCleanup({ record, policy, refrigerant, own = [], opens = tru
     water,
     acid: withCores(acid, cores, size),
     dryers,
-    oilChanges,
+    oilChanges: isSwap ? 0 : oilChanges,
+    laterChanges: Math.max(wanted - oilChanges, 0),
+    isSwap,
+    effort,
     basis: basisOf(
       contamination.basis,
       acid.changes > 0 ? acid.basis : undefined,

@@ -76,7 +76,8 @@ function debrisOf({ observations, faults }: CleanupRecord): Finding<boolean> {
   const oil = observations.oilAppearance
   if (oil === 'metal-flakes') return { value: true, known: true, assumed: [] }
   const suggested = suggestionsOf(faults).filter(({ contents }) => contents.debris)
-  if (suggested.some(({ compressor }) => !compressor)) return { value: true, known: true, assumed: [] }
+  if (suggested.some(({ compressor, isSeen }) => isSeen || !compressor))
+    return { value: true, known: true, assumed: [] }
   // what a compressor shed shows in its oil: once that was seen, it decides
   const unseen = oil === undefined ? suggested : []
   return {
@@ -147,7 +148,7 @@ function evidenceOf(
     ...(wet && exposure && !bySign ? [BY_LEDGER] : []),
     ...(record.observations.oilAppearance === 'metal-flakes' ? [METAL] : []),
     ...suggestionsOf(record.faults)
-      .filter(({ compressor }) => !compressor)
+      .filter(({ compressor, isSeen }) => isSeen || !compressor)
       .map(({ sentence }) => sentence),
   ]
 }

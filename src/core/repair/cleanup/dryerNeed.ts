@@ -24,6 +24,8 @@ export type DryerNeed = {
   /** water left for the dryer, kg, and how that is known */
   readonly water: Range
   readonly waterBasis: Basis
+  /** water asks for work of its own: by caution, or by the grams of the ledger */
+  readonly isWaterWorked: boolean
   readonly policy: Policy
   readonly previousBurnout: boolean
 }
@@ -114,11 +116,19 @@ export function coreWanted(
   return place === 'suction' ? 'blend' : 'sieve'
 }
 
-/** Sizes up that the class asks for; an appliance of a few ounces keeps the small block. */
-export function stepsByClass({ contamination, size }: Pick<DryerNeed, 'contamination' | 'size'>): number {
-  if (size.isAppliance.value) return 0
-  if (isWet(contamination) || isBurnout(contamination)) return 2
-  return contamination.class === 'clean' ? 0 : 1
+/**
+ * Sizes up that the class asks for. An appliance of a few ounces keeps the small block, but for dirt: what a capillary would catch
+ * is caught by a larger filter (handbook 06). Water that only the ledger tells asks for what its grams ask for.
+ */
+export function stepsByClass({
+  contamination,
+  size,
+  isWaterWorked,
+}: Pick<DryerNeed, 'contamination' | 'size' | 'isWaterWorked'>): number {
+  const { debris, wax } = contamination.contents
+  if (size.isAppliance.value) return debris || wax ? 1 : 0
+  if ((isWet(contamination) && isWaterWorked) || isBurnout(contamination)) return 2
+  return isAcid(contamination) || debris || wax ? 1 : 0
 }
 
 /** Size of the line at the dryer, inches: of the old dryer, or of the liquid line; undefined where neither is written. */

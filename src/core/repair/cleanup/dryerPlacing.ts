@@ -91,7 +91,8 @@ const SCHEDULE: readonly {
     change: { hours: 24, sentence: 'drop read: metal caught, new core; clean, it comes out' },
   },
   {
-    applies: ({ contamination }, choice) => liquid(choice) && isWet(contamination),
+    applies: ({ contamination, isWaterWorked }, choice) =>
+      liquid(choice) && isWet(contamination) && isWaterWorked,
     change: { hours: 48, sentence: 'indicator read: not dry, a second liquid dryer on a return visit' },
   },
 ]

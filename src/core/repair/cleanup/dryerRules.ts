@@ -35,6 +35,8 @@ const CORE_NAMES: Readonly<Record<DryerCore, string>> = {
 }
 /** [practice] an appliance bears no more than this share of its plate in a larger dryer. */
 const APPLIANCE_SHARE = 0.08
+/** [practice] of a dirty one: a filter that holds its dirt is worth the liquid, which is weighed in. */
+const DIRTY_APPLIANCE_SHARE = 0.15
 
 /** The smallest block that is sold, in^3. */
 const SMALLEST = 3
@@ -131,14 +133,15 @@ const DRYER_RULES: readonly Rule[] = [
   {
     id: 'appliance',
     applies: 'both',
-    judge: (dryer, { size, unit, refrigerant }) => {
+    judge: (dryer, { size, unit, refrigerant, contamination: { contents } }) => {
       if (!size.isAppliance.value) return undefined
       if (dryer.place === 'suction')
         return { holds: false, sentence: 'a few ounces of charge bear no suction dryer' }
       const old = unit.oldDryer?.cubicInches ?? 0
       const share = blockHolds(dryer.block - old, refrigerant) / size.chargeGuess.value
+      const most = contents.debris || contents.wax ? DIRTY_APPLIANCE_SHARE : APPLIANCE_SHARE
       return {
-        holds: share <= APPLIANCE_SHARE || dryer.block <= SMALLEST,
+        holds: share <= most || dryer.block <= SMALLEST,
         sentence: `the larger block takes about ${(100 * Math.max(share, 0)).toFixed(0)} % of the plate charge`,
       }
     },

@@ -1,12 +1,4 @@
-import {
-  assumed,
-  type Basis,
-  basisOf,
-  computed,
-  type Known,
-  known,
-  whereItDecides,
-} from '../../base/known/known'
+import { type Basis, basisOf, computed, type Known, known, whereItDecides } from '../../base/known/known'
 import { isAcid, isWet } from './contamination'
 import { scaledRange } from './exposure'
 import { blockLadder, DRYER_CATALOGUE } from './dryerCatalogue'
@@ -22,7 +14,6 @@ import {
   WATER_MARGIN,
 } from './dryerNeed'
 import { type Judged, judgeDryer, lacksOnlyCapacity } from './dryerRules'
-import { USUAL } from './usual'
 
 /** A dryer with everything that was said of it. */
 export type JudgedDryer = {
@@ -54,7 +45,7 @@ export type DryerChoice = {
   readonly steps: number
   /** liquid that the new one holds and that the old one held, kg; liquid dryers only */
   readonly holds: number
-  readonly oldHeld: Known<number>
+  readonly oldHeld: Known<number> | undefined
   /** how what it was chosen by is known, and how the figures of its reasons are */
   readonly basis: Basis
   readonly figures: Basis
@@ -146,13 +137,11 @@ function waysFor({ dryer }: JudgedDryer, need: DryerNeed): DryerWays {
   }
 }
 
-/** Liquid in the dryer that comes out, kg; one that nobody wrote down is taken as the usual size. */
-function oldHeldOf(need: DryerNeed, old: number | undefined): Known<number> {
-  if (old !== undefined) return known(blockHolds(old, need.refrigerant), 'typed', 'the old dryer')
-  const { isAppliance, tons } = need.size
-  const usual = isAppliance.value ? USUAL.applianceDryer : baseBlock(need, 'liquid')
-  const held = blockHolds(usual, need.refrigerant)
-  return computed(held, assumed(held, 'an old dryer of the usual size', 'oldDryer'), tons, isAppliance)
+/** Liquid in the dryer that comes out, kg; nothing where none was fitted, undefined where nobody wrote it down. */
+function oldHeldOf({ unit: { oldDryer }, refrigerant }: DryerNeed): Known<number> | undefined {
+  if (oldDryer?.none) return known(0, 'typed', 'no dryer was fitted')
+  const old = oldDryer?.cubicInches
+  return old === undefined ? undefined : known(blockHolds(old, refrigerant), 'typed', 'the old dryer')
 }
 
 type Ranked = { readonly all: readonly JudgedDryer[]; readonly fitting: readonly JudgedDryer[] }
@@ -204,7 +193,6 @@ function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]):
   const ranked = rank(place, need, own)
   const { all, fitting } = ranked
   const chosen = bestOf(ranked)
-  const old = place === 'liquid' ? need.unit.oldDryer?.cubicInches : undefined
   return {
     place,
     chosen,
@@ -213,7 +201,7 @@ function choose(place: DryerPlace, need: DryerNeed, own: readonly DryerModel[]):
     refused: all.filter(({ judged }) => !isBigEnough(judged)),
     steps: stepsOf(need, place),
     holds: chosen && place === 'liquid' ? blockHolds(chosen.dryer.block, need.refrigerant) : 0,
-    oldHeld: place === 'liquid' ? oldHeldOf(need, old) : computed(0),
+    oldHeld: place === 'liquid' ? oldHeldOf(need) : computed(0),
     basis: basisOf(
       need.size.tons,
       need.size.isAppliance,

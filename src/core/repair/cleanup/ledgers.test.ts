@@ -26,7 +26,7 @@ describe('acid ledger: TAN after n changes = TAN0 x f^n', () => {
   test('handbook 06: f 0.25 and TAN 0.30 takes two changes to 0.019', () => {
     expect(oilChangesFor(0.3, 0.05, 0.25)).toBe(2)
     const which = record({ acidTest: 'strong' })
-    const ledger = acidLedger(which, classify(which, circuitSize(which.unit)))
+    const ledger = acidLedger(which, classify(which, circuitSize(which.unit)), circuitSize(which.unit))
     expect(ledger.after.at(-1)!.tan).toBeCloseTo(0.01875, 9)
     expect(ledger.changesHigh).toBeGreaterThanOrEqual(ledger.changes)
   })
@@ -43,7 +43,8 @@ describe('acid ledger: TAN after n changes = TAN0 x f^n', () => {
     [1e9, 6],
   ])('TAN %f takes %i', (before, changes) => expect(oilChangesFor(before, 0.05, 0.25)).toBe(changes))
   test('no acid, no change; the laboratory leads', () => {
-    const of = (which: CleanupRecord) => acidLedger(which, classify(which, circuitSize(which.unit)))
+    const of = (which: CleanupRecord) =>
+      acidLedger(which, classify(which, circuitSize(which.unit)), circuitSize(which.unit))
     expect(of(record({ acidTest: 'negative' }))).toMatchObject({ changes: 0, after: [], retestHours: [] })
     expect(of(record({}, { repair: { acidNumber: 0.19 } }))).toMatchObject({
       changes: 1,

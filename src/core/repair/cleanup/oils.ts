@@ -35,3 +35,7 @@ export const oilMassOf = (cubicMetres: number, oil: OilFamily): number => cubicM
 /** The oil of a unit: of its plate, or usual with what it was made for. */
 export const oilOf = ({ compressor, convertedFrom, refrigerant }: UnitPlate): OilFamily =>
   compressor?.oil ?? usualOilOf(convertedFrom ?? refrigerant)
+
+/** Whether oil can be drained and filled without pulling the compressor: as written, or as a semi-hermetic has it. [practice] */
+export const hasOilPorts = ({ compressor }: UnitPlate): boolean =>
+  compressor?.oilPorts ?? compressor?.type === 'semi-hermetic'

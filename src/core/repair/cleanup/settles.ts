@@ -126,8 +126,8 @@ function weightOf(record: CleanupRecord, test: TestRow, patch: Patch): number {
 }
 
 /** Oil changes for acid, and at least one for water. */
-const changesOf = (record: CleanupRecord, contamination: Contamination): number =>
-  Math.max(acidLedger(record, contamination).changes, contamination.contents.wet ? 1 : 0)
+const changesOf = (record: CleanupRecord, contamination: Contamination, size: CircuitSize): number =>
+  Math.max(acidLedger(record, contamination, size).changes, contamination.contents.wet ? 1 : 0)
 
 const planText = (contamination: Contamination, changes: number) =>
   `${classesOf(contamination).join()} ${changes} ${contamination.known}`
@@ -138,14 +138,14 @@ const planText = (contamination: Contamination, changes: number) =>
  */
 export function settlingTests(record: CleanupRecord, size: CircuitSize): Settling[] {
   const now = classify(record, size)
-  const text = planText(now, changesOf(record, now))
+  const text = planText(now, changesOf(record, now, size))
   const tests = TESTS.filter(({ isOpen }) => isOpen(record)).map((test): Settling => {
     const weights = test.outcomes.map(([, patch]) => weightOf(record, test, patch))
     const sum = weights.reduce((all, each) => all + each, 0) || 1
     const outcomes = test.outcomes.map(([says, patch], i): Outcome => {
       const after = patched(record, patch)
       const then = classify(after, size)
-      const oilChanges = changesOf(after, then)
+      const oilChanges = changesOf(after, then, size)
       return {
         says,
         chance: (weights[i] ?? 0) / sum,

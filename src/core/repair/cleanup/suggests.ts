@@ -10,6 +10,8 @@ export type Suggestion = {
   readonly electrical?: true
   /** the compressor itself failed: what it shed is in its oil */
   readonly compressor?: true
+  /** it is known, not merely suggested */
+  readonly isSeen?: true
 }
 
 /** What each word of a fault's row means here, and its sentence after the name of the fault. */
@@ -24,6 +26,12 @@ const SUGGESTIONS: Readonly<Record<InsideId, (what: string) => Suggestion>> = {
     contents: { debris: true },
     sentence: `${what}: it may have shed metal, planned as debris until the oil is seen.`,
     compressor: true,
+  }),
+  'broken-open': (what) => ({
+    contents: { debris: true },
+    sentence: `${what}: its metal is in the circuit.`,
+    compressor: true,
+    isSeen: true,
   }),
   ice: (what) => ({ contents: { wet: true }, sentence: `${what}: it is the fault under repair.` }),
   shed: (what) => ({ contents: { debris: true }, sentence: `${what}: something shed it.` }),

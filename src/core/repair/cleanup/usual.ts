@@ -10,8 +10,6 @@ export const USUAL: Readonly<Record<UsualId, number>> = {
   leastOil: 0.0002,
   /** [practice] length of line that many plates include, m */
   lineIncluded: 15 * UNITS.ft.si,
-  /** [memory] old dryer of an appliance, in^3 */
-  applianceDryer: 1,
   /** [memory] hours for which a circuit stood open that nobody knows: a day, a month, a year */
   openLow: 24,
   openLikely: 30 * 24,
@@ -25,7 +23,6 @@ export type UsualId =
   | 'oilPerTon'
   | 'leastOil'
   | 'lineIncluded'
-  | 'applianceDryer'
   | 'openLow'
   | 'openLikely'
   | 'openHigh'

@@ -1,13 +1,15 @@
+import { isAssumed, type Known } from '../../base/known/known'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Closing } from '../../record/records/closing'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import type { Policy } from '../../record/policy/policy'
 import type { VetoId } from '../../safety/vetoes'
-import { accessOf, isOfCompressor } from '../charge/access'
+import { accessOf } from '../charge/access'
 import { chargeOf } from '../charge/charge'
 import type { CircuitReadings } from '../charge/circuitReadings'
 import { oilBalance } from '../charge/oilBalance'
 import { recoveryOf } from '../charge/recovery'
+import { restInside, vapourLeft } from '../charge/restInside'
 import { type RefrigerantChoice, refrigerantPath } from '../charge/refrigerantPath'
 import { TAN_CLEAN } from '../cleanup/acidEvidence'
 import type { Cleanup } from '../cleanup/cleanup'
@@ -25,6 +27,12 @@ type Circuit = {
   readonly policy: Policy
 }
 
+/** Plate and lines against the plate; undefined where either is a guess. */
+const overPlateOf = (
+  total: Known<number> | undefined,
+  plate: Known<number> | undefined,
+): number | undefined => (total && plate && !isAssumed(total) ? total.value / plate.value : undefined)
+
 /** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
 export function chargeWork({
   unit,
@@ -37,32 +45,9 @@ export function chargeWork({
   holding,
   policy,
 }: Circuit) {
-  const { contamination, size, dryers, oilChanges } = cleanup
+  const { contamination, size, dryers, oilChanges, laterChanges, isSwap } = cleanup
   const repair = record.repair
-  const isEmpty = holding.includes('no-liquid')
-  const path = refrigerantPath({
-    unit,
-    contamination,
-    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
-    isEmpty,
-    policy,
-    chosen: repair.refrigerantTo,
-    choice,
-  })
-  const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
-  const access = accessOf(
-    {
-      unit,
-      faults,
-      contamination,
-      repair,
-      lowSideLeaks: holding.includes('low-side-leak'),
-      gasInside: holding.includes('gas-inside'),
-      isEmpty,
-    },
-    policy,
-  )
-  const isPart = access.chosen !== 'recover-all' && !isEmpty
+  const inside = restInside(holding, readings)
   // back to what the plate lists is the plate's own charge
   const base = {
     unit,
@@ -72,13 +57,45 @@ export function chargeWork({
     closing,
     policy,
     readings,
-    isConversion: path.path === 'convert',
-    isPart,
   }
-  const asPlate = chargeOf({ ...base, refrigerant: unit.refrigerant, isConversion: false, dryers: [] })
+  const asPlate = chargeOf({
+    ...base,
+    refrigerant: unit.refrigerant,
+    isConversion: false,
+    dryers: [],
+    isPart: false,
+  })
+  const access = accessOf(
+    {
+      unit,
+      faults,
+      observations: record.observations,
+      contamination,
+      overPlate: overPlateOf(asPlate.total, size.charge),
+      repair,
+      lowSideLeaks: holding.includes('low-side-leak'),
+      gasInside: holding.includes('gas-inside'),
+      inside,
+    },
+    policy,
+  )
+  const isPart = access.chosen !== 'recover-all'
+  const path = refrigerantPath({
+    unit,
+    contamination,
+    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
+    inside,
+    isPart,
+    policy,
+    chosen: repair.refrigerantTo,
+    choice,
+  })
+  const isConversion = path.path === 'convert' || path.path === 'back-to-listed'
   return {
     path,
     access,
+    inside,
+    coilVolts: readings.coilVolts,
     /** only a part is emptied: the charge stays in the receiver or round the isolated compressor */
     isPart,
     recovery: recoveryOf({
@@ -90,17 +107,23 @@ export function chargeWork({
       expected: asPlate.total,
       guess: asPlate.guess,
       isPart,
-      isEmpty,
+      inside,
+      vapour: inside === 'vapour' ? vapourLeft(unit, size, readings) : undefined,
     }),
-    charge: path.goesIn === undefined ? undefined : chargeOf({ ...base, refrigerant: path.goesIn }),
+    charge:
+      path.goesIn === undefined
+        ? undefined
+        : chargeOf({ ...base, refrigerant: path.goesIn, isConversion: path.path === 'convert', isPart }),
     oil: oilBalance({
+      unit,
       size,
       repair,
       changes: oilChanges,
+      laterChanges,
       changesBasis: cleanup.basis,
       refrigerant: path.goesIn ?? unit.refrigerant,
       isConversion,
-      isCompressorChanged: isOfCompressor(faults),
+      isCompressorChanged: isSwap,
       policy,
     }),
   }

@@ -15,6 +15,7 @@ const LEAK_BY_STAIN: { readonly [K in NonNullable<Observations['oilStain']>]?: L
   'valve-stem': 'stem',
   'line-set': 'fitting',
   joint: 'fitting',
+  compressor: 'compressor',
 }
 
 const LEAK_TASKS: Readonly<Record<LeakPlace, TaskId>> = {
@@ -22,6 +23,7 @@ const LEAK_TASKS: Readonly<Record<LeakPlace, TaskId>> = {
   'feeder-tube': 'repairFeeder',
   stem: 'repairStem',
   fitting: 'repairFitting',
+  compressor: 'repairPort',
 }
 
 /** What decides how a part is replaced. */

@@ -2,6 +2,9 @@
 export type NoteId =
   | 'approval'
   | 'proof'
+  | 'proof-terminals'
+  | 'liquid-line'
+  | 'new-oil'
   | 'depth'
   | 'feeder'
   | 'test-pressure'

@@ -3,7 +3,11 @@ import { hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
 import { lowPressureAdvice } from '../../diagnosis/targets/lowPressureControl'
+import { isAssumed } from '../../base/known/known'
+import { fromSI } from '../../base/units/convert'
+import type { AccessWay } from '../../record/records/repair'
 import type { Charge } from '../charge/charge'
+import type { OilBalance } from '../charge/oilBalance'
 import type { Recovery } from '../charge/recovery'
 import type { Approval } from './approval'
 import type { NoteId } from './noteIds'
@@ -24,6 +28,8 @@ export type NoteFacts = {
   readonly isWet: boolean
   /** only a part was emptied: the rest of the charge stayed inside */
   readonly isPart: boolean
+  readonly access: AccessWay
+  readonly oil: OilBalance
 }
 
 /** Through the capillary one side empties the other only over hours (handbook 07). */
@@ -52,12 +58,21 @@ const FEEDERS: Readonly<Record<Policy['feederTubes'], string>> = {
   braze: 'Sleeve and braze.',
 }
 
+const flozText = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
+
 /** What each note says on this job; nothing where it has nothing to say. */
 const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> = {
   approval: ({ approval }) => [approval.sentence],
   proof: ({ proofs }) => [
-    ...new Set(proofs.filter(({ isFirst }) => isFirst).flatMap(({ missing }) => missing)),
+    ...new Set(
+      proofs
+        .filter(({ isFirst }) => isFirst)
+        .flatMap(({ missing, atTerminals }) => missing.filter((point) => !atTerminals.includes(point))),
+    ),
   ],
+  'proof-terminals': ({ proofs }) => [...new Set(proofs.flatMap(({ atTerminals }) => atTerminals))],
+  'liquid-line': ({ access }) => (access === 'pump-down' ? [LIQUID_LINE] : []),
+  'new-oil': ({ oil }) => newOilNote(oil),
   depth: ({ recovery }) => [`To ${recovery.depth.shown}.`],
   feeder: ({ policy }) => [FEEDERS[policy.feederTubes]],
   'test-pressure': ({ test }) => (test ? [test.sentence] : []),
@@ -67,8 +82,26 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
   ],
   decay: ({ policy, isWet }) => [`${LIMITS[policy.decayLimit]} ${TIMES[policy.decayTime](isWet)}`],
   charge: ({ charge, isPart }) => (charge ? [isPart ? STAYED : chargeNote(charge)] : []),
-  'water-coil': ({ unit }) => (hasWaterCoil(unit) ? ['Vapour until saturation has passed 32 F.'] : []),
+  'water-coil': ({ unit, charge }) =>
+    hasWaterCoil(unit) ? [charge?.leavesAsLiquid ? BLEND_IN_WATER : VAPOUR_IN_WATER] : [],
   'low-pressure': ({ unit }) => [lowPressureAdvice(unit) ?? []].flat(),
+}
+
+const VAPOUR_IN_WATER = 'Vapour until saturation has passed 32 F.'
+const BLEND_IN_WATER =
+  'A blend: as liquid out of its cylinder, throttled; the water flows or is drained until saturation has passed 32 F.'
+const LIQUID_LINE =
+  'The liquid line may stand full between its valve and a shut metering device: recover it by its own port, read 0 psig there before it is cut.'
+
+/** A new compressor gets no oil; what is poured off is told where it rests on no guess (handbook 09). */
+function newOilNote({ newCompressor, refill }: OilBalance): string[] {
+  if (!newCompressor) return []
+  const { together, pourOff } = newCompressor
+  if (isAssumed(together)) return ['It ships with its oil, read its box: nothing is filled in on top of it.']
+  if (pourOff.value > 0) return [`Before it is fitted pour ${flozText(pourOff.value)} of its oil off.`]
+  return refill.value > 0
+    ? [`Its box is short of the plate: fill ${flozText(refill.value)}.`]
+    : ['It ships with its oil: nothing is filled in.']
 }
 
 const STAYED = 'By weight what went out with the part; the rest stayed inside.'

@@ -16,6 +16,7 @@ import type { CircuitReadings } from '../charge/circuitReadings'
 import type { OilBalance } from '../charge/oilBalance'
 import type { Recovery } from '../charge/recovery'
 import { chooseRefrigerant, type RefrigerantPath } from '../charge/refrigerantPath'
+import type { Effort } from '../cleanup/effort'
 import type { AcidLedger } from '../cleanup/acid'
 import type { CircuitSize } from '../cleanup/circuitSize'
 import { type Cleanup, type CleanupInput, planCleanup } from '../cleanup/cleanup'
@@ -63,6 +64,8 @@ export type Plan = {
     readonly acid: AcidLedger
     /** which test would change it, and what would be planned then */
     readonly settles: readonly Settling[]
+    /** how water is met: by caution or by grams */
+    readonly effort: Effort
     readonly closes: boolean
     readonly closesHigh: boolean
     /** kg of water for which there is no room */
@@ -178,7 +181,6 @@ type Whole = {
   readonly cleanup: Cleanup
   readonly figured: ChargeFigures
   readonly opens: boolean
-  readonly isEmpty: boolean
   readonly holding: readonly VetoId[]
   readonly policy: Policy
   readonly proofs: readonly Proof[]
@@ -191,8 +193,21 @@ const burnsIn = ({ job, figured, holding }: Whole): boolean =>
   holding.includes('flammable') ||
   [job.unit.refrigerant, figured.path.goesIn].some((name) => name !== undefined && isFlammable(name))
 
+/** What is proven first, each point where it may be: over the terminals only with the pressure off (handbook 13). */
+function proofWork({ proofs, opens }: Whole): TaskId[] {
+  const first = proofs.filter(({ isFirst }) => isFirst)
+  const late = opens ? first.flatMap(({ atTerminals }) => atTerminals) : []
+  const isEarly = first.some(
+    ({ missing }) => missing.length === 0 || missing.some((point) => !late.includes(point)),
+  )
+  return [
+    ...(isEarly ? (['proveFirst'] as const) : []),
+    ...(late.length > 0 ? (['proveAtTerminals'] as const) : []),
+  ]
+}
+
 function taskIds(whole: Whole): TaskId[] {
-  const { job, faults, remedy, record, cleanup, figured, opens, isEmpty, policy, proofs, approval } = whole
+  const { job, faults, remedy, record, cleanup, figured, opens, policy, approval } = whole
   const { repair, observations } = record
   const causes = faults.flatMap((fault) => causeWork(job, fault))
   const repairs = chosenTasks([...remedy.work, ...causes], {
@@ -207,18 +222,19 @@ function taskIds(whole: Whole): TaskId[] {
         access: figured.access,
         path: figured.path,
         policy,
-        isEmpty,
+        observations,
+        oil: figured.oil,
+        inside: figured.inside,
         isPart: figured.isPart,
         burnsInside: whole.holding.includes('flammable'),
         repairs,
       })
     : []
-  const first = proofs.some(({ isFirst }) => isFirst) && repairs.length > 0
   const ids: TaskId[] = [
     'setUp',
     ...(approval.isStale ? (['recheck'] as const) : []),
     'confirm',
-    ...(first ? (['proveFirst'] as const) : []),
+    ...(repairs.length > 0 ? proofWork(whole) : []),
     ...repairs,
     ...work,
     'closeUp',
@@ -264,12 +280,12 @@ const basesOf = ({ cleanup, figured }: Whole, test: TestPressure | undefined): B
 })
 
 function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | undefined): PlanPart[] {
-  const { job, remedy, cleanup, figured, opens, isEmpty, record, day } = whole
+  const { job, remedy, cleanup, figured, opens, record, day } = whole
   const { size, dryers, contamination, water } = cleanup
   const ids = tasks.map(({ id }) => id)
   const flame = tasks.filter(({ id }) => usesFlame(id)).reduce((sum, { handsOn }) => sum + handsOn[1], 0)
   const blows = ids.includes('blowOut') ? 2 : 0
-  const isTriple = ids.includes('evacuateWet')
+  const isTriple = ids.includes('evacuateWet') || ids.includes('evacuateTriple')
   return planParts({
     parts: partsOfTasks(remedy.parts, ids),
     guessed: guessedParts(remedy.parts, tasks),
@@ -280,6 +296,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
       oil: figured.oil.goesIn,
       tons: size.tons,
       feederTubes: record.repair.feederTubes,
+      coilVolts: figured.coilVolts,
     },
     consumables:
       opens && test
@@ -290,7 +307,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
             charge: figured.charge,
             path: figured.path,
             recovery: figured.recovery,
-            isEmpty,
+            isEmpty: figured.inside === 'nothing',
             isPart: figured.isPart,
             nitrogen: computed(
               nitrogenFor({
@@ -334,6 +351,8 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       policy: whole.policy,
       isWet: isJudgedAsWet(whole.cleanup.contamination),
       isPart: figured.isPart,
+      access: figured.access.chosen,
+      oil: figured.oil,
     },
   }
   const tasks = planTasks(taskIds(whole), facts)
@@ -398,7 +417,6 @@ export function planRepair(input: PlanInput): Plan {
     cleanup,
     figured,
     opens,
-    isEmpty,
     holding,
     policy,
     proofs: proofs.filter(({ fault }) => fault !== 'healthy' && faults.includes(fault)),
@@ -414,6 +432,7 @@ export function planRepair(input: PlanInput): Plan {
       water,
       acid,
       settles: settlingTests(record, size),
+      effort: cleanup.effort,
       closes: cleanup.closes,
       closesHigh: cleanup.closesHigh,
       missing: cleanup.missing,

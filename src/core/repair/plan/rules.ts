@@ -6,6 +6,7 @@ import {
   actsOf,
   CHARGES,
   COMPRESSORS,
+  METERING_CHANGES,
   opensCircuit,
   playing,
   RECOVERIES,
@@ -48,6 +49,7 @@ const EMPTYING: readonly TaskId[] = [...RECOVERIES, 'proveEmpty']
 const PROOFS = playing('proof')
 const LEAK_REPAIRS = playing('leak-repair')
 const DRYER: TaskId = 'swapLiquidDryer'
+const DRYERS: readonly TaskId[] = [DRYER, 'dryerFirst']
 
 /** All of the first are over before any of the second begins; those that are not in the plan do not count. */
 const inOrder = ({ ids, isBefore }: View, first: readonly TaskId[], second: readonly TaskId[]) =>
@@ -100,6 +102,47 @@ const RULES: readonly RuleRow[] = [
     sentence: 'An empty circuit has nothing to recover: that is proven instead, and the leak found.',
     applies: (view) => has(view, 'proveEmpty'),
     holds: (view) => !has(view, ...RECOVERIES) && inOrder(view, ['proveEmpty'], ['leakSearch']),
+  },
+  {
+    id: 'vapour-is-recovered',
+    sentence: 'Nitrogen goes only into a circuit whose refrigerant was recovered or proven gone.',
+    applies: (view) => has(view, 'traceNitrogen'),
+    holds: (view) => has(view, ...EMPTYING) && inOrder(view, EMPTYING, ['traceNitrogen']),
+  },
+  {
+    id: 'dryer-behind-first',
+    sentence: 'A dryer that sits behind the part goes in before it.',
+    applies: (view) => has(view, 'dryerFirst'),
+    holds: (view) =>
+      inOrder(view, ['dryerFirst'], [...METERING_CHANGES, ...COMPRESSORS, 'swapReversingValve']),
+  },
+  {
+    id: 'one-dryer',
+    sentence: 'Every opening gets a liquid dryer, and one.',
+    applies: opens,
+    holds: ({ ids }) => ids.filter((id) => DRYERS.includes(id)).length === 1,
+  },
+  {
+    id: 'new-compressor-is-full',
+    sentence: 'No oil is drained from or filled into a compressor that never ran.',
+    applies: (view) => has(view, ...COMPRESSORS),
+    holds: (view) => !has(view, 'changeOil', 'tipCompressor'),
+  },
+  {
+    id: 'metering-checked-open',
+    sentence: 'A metering device is checked for another refrigerant while the circuit is open.',
+    applies: (view) => has(view, 'checkMetering'),
+    holds: (view) =>
+      inOrder(view, ['checkMetering'], ['pressureTest']) && inOrder(view, EMPTYING, ['checkMetering']),
+  },
+  {
+    id: 'terminals-without-pressure',
+    sentence: 'What is proven at the terminals is proven after the refrigerant is out and locked out.',
+    applies: (view) => has(view, 'proveAtTerminals'),
+    holds: (view) =>
+      has(view, 'lockOut') &&
+      inOrder(view, ['lockOut', ...EMPTYING], ['proveAtTerminals']) &&
+      inOrder(view, ['proveAtTerminals'], view.opening),
   },
   {
     id: 'recovered-once',

@@ -59,15 +59,20 @@ function plateLimit({ designPressures }: UnitPlate, side: 'high' | 'low'): numbe
 /** Sections that the test reaches, each with its limit. */
 function sections(unit: UnitPlate, isPart: boolean, dryers: readonly Section[]): Section[] {
   const usual = usualOf(unit)
+  const low = plateLimit(unit, 'low')
   const side = (name: 'high' | 'low'): Section => {
     const limit = plateLimit(unit, name)
-    return limit === undefined
-      ? {
-          of: `${name} side, usual for ${unit.refrigerant}`,
-          limit: usual[name],
-          basis: guess(`a ${name} side as usual for ${unit.refrigerant}`, 'designPressures'),
-        }
-      : { of: `${name} side of the plate`, limit, basis: fact('plate', 'design pressures') }
+    if (limit !== undefined)
+      return { of: `${name} side of the plate`, limit, basis: fact('plate', 'design pressures') }
+    // a high side is never lower than the low side's plate (handbook 07)
+    const isByLow = name === 'high' && low !== undefined && low > usual.high
+    return {
+      of: isByLow
+        ? 'high side, no lower than the low side of the plate'
+        : `${name} side, usual for ${unit.refrigerant}`,
+      limit: isByLow ? low : usual[name],
+      basis: guess(`a ${name} side as usual for ${unit.refrigerant}`, 'designPressures'),
+    }
   }
   // behind a shut receiver valve stands the low side alone
   return [side('low'), ...(isPart ? [] : [side('high')]), ...dryers]

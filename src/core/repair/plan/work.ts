@@ -3,19 +3,33 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
 import type { AccessChoice } from '../charge/access'
 import type { RefrigerantPath } from '../charge/refrigerantPath'
+import type { OilBalance } from '../charge/oilBalance'
+import type { RestInside } from '../charge/restInside'
 import type { Cleanup } from '../cleanup/cleanup'
+import { isTripleWork, isWarmWork } from '../cleanup/effort'
+import { hasOilPorts } from '../cleanup/oils'
+import type { Observations } from '../../record/readings/schema'
 import { stageAt } from './tasks/row'
-import { METERING_CHANGES, opensCircuit, RECOVERIES, type TaskId, taskRow, usesFlame } from './tasks/tasks'
+import {
+  COMPRESSORS,
+  METERING_CHANGES,
+  opensCircuit,
+  RECOVERIES,
+  type TaskId,
+  taskRow,
+  usesFlame,
+} from './tasks/tasks'
 
 /** What decides the work round a repair. */
 export type WorkFacts = {
   readonly unit: UnitPlate
+  readonly observations: Observations
   readonly cleanup: Cleanup
   readonly access: AccessChoice
   readonly path: RefrigerantPath
+  readonly oil: OilBalance
   readonly policy: Policy
-  /** nothing is left in it */
-  readonly isEmpty: boolean
+  readonly inside: RestInside
   /** only a part is emptied */
   readonly isPart: boolean
   /** a flammable refrigerant is or may be inside */
@@ -24,28 +38,54 @@ export type WorkFacts = {
   readonly repairs: readonly TaskId[]
 }
 
-/** On an empty circuit there is nothing to recover: it is proven, and the leak found before anything is bought. */
-const TO_EMPTY: readonly TaskId[] = ['proveEmpty', 'traceNitrogen', 'leakSearch']
 const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> = {
   'recover-all': ['recover'],
   'pump-down': ['pumpDown', 'recoverRest'],
   isolate: ['isolateCompressor', 'recoverRest', 'openValves'],
 }
-
-function vacuumTask({ cleanup, policy, ...facts }: WorkFacts): TaskId {
-  if (cleanup.contamination.triple || policy.evacuation === 'always-triple') return 'evacuateWet'
-  return facts.isPart ? 'evacuatePart' : 'evacuate'
+/** A circuit without liquid is emptied of what is left, or proven empty, and the leak found before anything is bought. */
+const EMPTIED: Readonly<Record<RestInside, (way: AccessChoice['chosen']) => readonly TaskId[]>> = {
+  nothing: () => ['proveEmpty', 'traceNitrogen', 'leakSearch'],
+  vapour: () => ['recoverVapour', 'traceNitrogen', 'leakSearch'],
+  charge: (way) => ACCESS_TASKS[way],
 }
 
-/** Work that a clean-up class adds. */
-function cleanupWork({ cleanup }: WorkFacts): TaskId[] {
-  const { contamination, dryers, oilChanges } = cleanup
+/** By the work that is done against water: warmth and hours, three pulls, or one. */
+function vacuumTask({ cleanup: { water }, isPart }: WorkFacts): TaskId {
+  if (isWarmWork(water.work)) return 'evacuateWet'
+  if (isTripleWork(water.work)) return 'evacuateTriple'
+  return isPart ? 'evacuatePart' : 'evacuate'
+}
+
+/** Whether a moisture indicator is known to sit in the line. */
+const hasIndicator = ({ unit, observations }: WorkFacts) =>
+  unit.moistureIndicator ?? observations.moistureIndicator !== undefined
+
+/** What is done with the oil; nothing is drained from a new compressor (handbook 09, 10). */
+function oilWork({ unit, cleanup, oil, repairs }: WorkFacts): TaskId[] {
+  const { contamination } = cleanup
+  const isSwapped = repairs.some((id) => COMPRESSORS.includes(id))
+  const isChanged = oil.changes > 0 && !isSwapped
+  const comesOut = isSwapped || isChanged || hasOilPorts(unit)
   return [
-    ...(contamination.class === 'clean' ? [] : (['blowOut'] as const)),
+    ...(isChanged ? [hasOilPorts(unit) ? ('changeOil' as const) : ('tipCompressor' as const)] : []),
+    ...(oil.goesIn === oil.kind.value ? [] : (['blowOldOil'] as const)),
+    ...(contamination.oilTested || contamination.known
+      ? []
+      : [comesOut ? ('testOil' as const) : ('testDrop' as const)]),
+  ]
+}
+
+/** Work that a clean-up class adds; water that only the ledger tells adds what its grams ask for. */
+function cleanupWork(facts: WorkFacts): TaskId[] {
+  const { contamination, dryers, effort } = facts.cleanup
+  const { wet, acid, debris, wax } = contamination.contents
+  const isDirty = acid !== 'none' || debris || wax || (wet && effort.by === 'caution')
+  return [
+    ...(isDirty ? (['blowOut'] as const) : []),
     ...(dryers.some(({ place }) => place === 'suction') ? (['fitSuctionDryer'] as const) : []),
-    ...(oilChanges > 0 ? (['changeOil'] as const) : []),
-    ...(contamination.oilTested || contamination.known ? [] : (['testOil'] as const)),
-    ...(contamination.contents.wet ? (['fitIndicator'] as const) : []),
+    ...oilWork(facts),
+    ...(wet && hasIndicator(facts) ? (['fitIndicator'] as const) : []),
   ]
 }
 
@@ -65,13 +105,23 @@ function meteringWork({ cleanup, unit, policy, repairs }: WorkFacts): TaskId[] {
   const { contents } = cleanup.contamination
   const isDirty = contents.debris || contents.wax || contents.acid === 'strong'
   const [cleaned, changed] = METERING_TASKS[unit.metering]
-  if (!isDirty || repairs.some((id) => METERING_CHANGES.includes(id))) return []
+  if (repairs.some((id) => METERING_CHANGES.includes(id))) return []
+  // water at the valves is the heart of that job (handbook 07); a capillary is blown through
+  if (cleanup.effort.isFree && unit.metering !== 'capillary' && !isDirty) return ['dryValves']
+  if (!isDirty) return []
   const isChanged = policy.valveChange === 'always' && repairs.includes('swapCompressor')
   return [isChanged ? changed : cleaned]
 }
 
-const pathWork = ({ path: { path } }: WorkFacts): TaskId[] =>
-  path === 'convert' || path === 'back-to-listed' ? ['checkMetering', 'labelUnit'] : []
+/** Another refrigerant: the metering device is checked while it is open, its superheat set when it runs (handbook 10). */
+const pathWork = ({ path: { path }, unit }: WorkFacts): TaskId[] =>
+  path === 'convert' || path === 'back-to-listed'
+    ? [
+        'checkMetering',
+        ...(unit.metering === 'txv' || unit.metering === 'eev' ? (['setSuperheat'] as const) : []),
+        'labelUnit',
+      ]
+    : []
 
 /** Valves that would shut liquid in are held open; water stands in no coil while refrigerant boils off. */
 export function heldWork({ unit }: Pick<WorkFacts, 'unit'>): TaskId[] {
@@ -83,15 +133,15 @@ export function heldWork({ unit }: Pick<WorkFacts, 'unit'>): TaskId[] {
 
 /** What opening the circuit brings with it (handbook 01, 07, 08, 09). */
 export function openedWork(facts: WorkFacts): TaskId[] {
-  const { isEmpty, access, burnsInside } = facts
+  const { inside, access, burnsInside, unit } = facts
   return [
     'gainAccess',
-    ...(isEmpty ? TO_EMPTY : ACCESS_TASKS[access.chosen]),
+    ...EMPTIED[inside](access.chosen),
     burnsInside ? 'sweepFlammable' : 'sweep',
     ...heldWork(facts),
     ...cleanupWork(facts),
     ...meteringWork(facts),
-    'swapLiquidDryer',
+    unit.oldDryer?.behind ? 'dryerFirst' : 'swapLiquidDryer',
     'partsIn',
     'pressureTest',
     'bubbleJoints',

@@ -8,6 +8,8 @@ import type { Edit } from '@/core/record/edits/edit'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { setCylinder, setRepair } from '@/core/record/edits/repairEdits'
 import type { Job } from '@/core/record/job/job'
+import { HEAD_CONTROLS } from '@/core/record/equipment/unit'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { QuantityField } from '@/ui/QuantityField'
 import type { ChangeJob } from '../record/useJob'
@@ -64,12 +66,48 @@ const QUANTITIES: { readonly [E in EntryId]?: Quantity } = {
     read: ({ repair }) => repair?.oilOut,
     write: (oilOut) => setRepair({ oilOut }),
   },
+  newOil: {
+    label: 'New compressor ships with, by its box',
+    kind: 'volume',
+    unit: 'floz',
+    read: ({ repair }) => repair?.newOil,
+    write: (newOil) => setRepair({ newOil }),
+  },
   cylinder: {
     label: 'Water it holds, stamped',
     kind: 'mass',
     unit: 'lb',
     read: ({ repair }) => repair?.cylinder?.capacity,
     write: (capacity) => setCylinder({ capacity }),
+  },
+}
+
+type Word = {
+  readonly label: string
+  readonly values: readonly string[]
+  readonly labels: Readonly<Record<string, string>>
+  readonly read: (unit: Job['unit']) => string | undefined
+  readonly write: (word: string | undefined) => Edit
+}
+
+const yesOf = (value: boolean | undefined) => (value === undefined ? undefined : value ? 'yes' : 'no')
+
+/** What is told in a word. */
+const WORDS: { readonly [E in EntryId]?: Word } = {
+  oilPorts: {
+    label: 'The compressor has oil ports',
+    values: ['yes', 'no'],
+    labels: {},
+    read: ({ compressor }) => yesOf(compressor?.oilPorts),
+    write: (word) =>
+      setPlatePart('compressor', { oilPorts: word === undefined ? undefined : word === 'yes' }),
+  },
+  headControl: {
+    label: 'Head pressure is held by',
+    values: HEAD_CONTROLS,
+    labels: { fan: 'the fan, cycled or slowed', flooding: 'a valve that floods the condenser' },
+    read: ({ headControl }) => headControl,
+    write: (word) => setPlate({ headControl: HEAD_CONTROLS.find((each) => each === word) }),
   },
 }
 
@@ -99,6 +137,17 @@ export function EntryField({ job, change, id }: FieldProps) {
         slotProps={DECIMAL}
       />
     )
+  const word = WORDS[id]
+  if (word)
+    return (
+      <ChoiceChips
+        label={word.label}
+        values={word.values}
+        labels={word.labels}
+        value={word.read(job.unit)}
+        onChange={(value) => void change(word.write(value))}
+      />
+    )
   if (!quantity) return null
   return (
     <QuantityField
@@ -111,7 +160,8 @@ export function EntryField({ job, change, id }: FieldProps) {
   )
 }
 
-const hasField = (id: EntryId) => id === 'nominalTons' || id === 'oldDryer' || QUANTITIES[id] !== undefined
+const hasField = (id: EntryId) =>
+  id === 'nominalTons' || id === 'oldDryer' || QUANTITIES[id] !== undefined || WORDS[id] !== undefined
 
 /** What would settle a verdict that is not drawn: the fields themselves, and in words what is told elsewhere. */
 export function AskEntries({ job, change, asks }: Omit<FieldProps, 'id'> & { asks: readonly EntryId[] }) {

@@ -9,6 +9,7 @@ type Inner = {
   readonly power: 'volts' | 'rla' | 'lra' | 'normalAmps'
   readonly crankcaseHeater: 'watts' | 'volts'
   readonly oldDryer: 'cubicInches'
+  readonly control: 'volts'
 }
 type Place = [Field] | { [K in keyof Inner]: [K, Inner[K]] }[keyof Inner]
 

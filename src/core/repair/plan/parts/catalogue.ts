@@ -136,11 +136,11 @@ const PARTS = {
   },
   control: {
     label: 'switch, thermostat or board by what is open',
-    match: ['volts', 'setting'],
+    match: ['coilVolts', 'setting'],
   },
   'defrost-control': {
     label: 'defrost control, termination sensor or heater by what fails',
-    match: ['volts', 'watts'],
+    match: ['coilVolts', 'watts'],
     days: 1,
   },
   wire: { label: 'wire, ties, sleeve', match: ['wireGauge'] },

@@ -12,6 +12,8 @@ export type MatchFacts = {
   readonly oil: string
   readonly tons: Known<number>
   readonly feederTubes: number | undefined
+  /** volts read on a coil, connected */
+  readonly coilVolts: number | undefined
 }
 
 type MatchRow = {
@@ -26,6 +28,18 @@ const quantityText = (value: { readonly value: number; readonly unit: string } |
 
 const withUnit = (value: number | undefined, unit: string) =>
   value === undefined ? undefined : `${value} ${unit}`
+
+/** [practice] what control circuits are wound for. */
+const NOMINAL_VOLTS = [24, 115, 208, 230, 277, 460] as const
+/** [practice] a supply is within this share of what it is named for. */
+const VOLTS_BAND = 0.15
+
+/** The volts that a coil is ordered for, from what was read on it; itself where it is near none. */
+export function nominalVolts(read: number): number {
+  const off = (named: number) => Math.abs(read / named - 1)
+  const [nearest] = [...NOMINAL_VOLTS].sort((a, b) => off(a) - off(b))
+  return nearest !== undefined && off(nearest) <= VOLTS_BAND ? nearest : read
+}
 
 /** Points by which a part is checked before leaving, when it is collected, and against a substitute. [practice] */
 const MATCH_ROWS = {
@@ -61,7 +75,12 @@ const MATCH_ROWS = {
     rule: 'at-least',
     wanted: ({ unit }) => (unit.power?.phase ? (isThreePhase(unit) ? '3 poles' : '2 poles') : undefined),
   },
-  coilVolts: { label: 'Coil volts', rule: 'same' },
+  coilVolts: {
+    label: 'Coil volts',
+    rule: 'same',
+    wanted: ({ unit, coilVolts }) =>
+      withUnit(unit.control?.volts ?? (coilVolts === undefined ? undefined : nominalVolts(coilVolts)), 'V'),
+  },
   microfarad: {
     label: 'Microfarads',
     rule: 'near',

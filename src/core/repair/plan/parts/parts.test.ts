@@ -189,7 +189,12 @@ describe('what is not proven or agreed is not bought', () => {
   test('its missing points are the task', () => {
     const { tasks, proofs } = planOf(job([decided]), [fault])
     expect(proofs).toEqual([expect.objectContaining({ isFirst: true, why: 'gate-shut' })])
-    expect(tasks.find(({ id }) => id === 'proveFirst')!.notes).toEqual(proofs[0]!.missing)
+    const { missing, atTerminals } = proofs[0]!
+    expect(atTerminals.length).toBeGreaterThan(0)
+    expect(tasks.find(({ id }) => id === 'proveFirst')!.notes).toEqual(
+      missing.filter((point) => !atTerminals.includes(point)),
+    )
+    expect(tasks.find(({ id }) => id === 'proveAtTerminals')!.notes).toEqual(atTerminals)
     expect(proofs[0]!.missing.length).toBeGreaterThan(0)
   })
   test('weeks between quote and day: the unit is looked at again', () => {
