@@ -1,4 +1,4 @@
-import { type Basis, basisOf, isAssumed } from '../base/known/known'
+import { type Basis, basisOf } from '../base/known/known'
 import { fromKelvin, fromPascals } from '../base/units/convert'
 import type { ComparisonRow } from '../repair/charge/compareRefrigerants'
 import type { AcidLedger } from '../repair/cleanup/acid'

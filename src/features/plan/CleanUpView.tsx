@@ -162,7 +162,7 @@ const ledgerRow = (key: string, label: string, { low, likely, high }: Sides) => 
 })
 
 /** What is done against water: by caution or by grams, and the choice between them. */
-function WaterEffort({ job, change, plan: { contamination } }: Props) {
+function WaterEffort({ change, plan: { contamination } }: Pick<Props, 'change' | 'plan'>) {
   const { by, isChoice, sentence } = contamination.effort
   if (!sentence) return null
   return (
@@ -227,7 +227,7 @@ export function CleanUpView({ job, change, plan }: Props) {
         left={
           <>
             <Water plan={plan} />
-            <WaterEffort job={job} change={change} plan={plan} />
+            <WaterEffort change={change} plan={plan} />
             <Acid plan={plan} />
             <Retests job={job} change={change} plan={plan} />
           </>

@@ -1,5 +1,4 @@
 'use client'
-import { isAssumed } from '@/core/base/known/known'
 import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'

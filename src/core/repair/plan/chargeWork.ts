@@ -4,12 +4,12 @@ import type { Closing } from '../../record/records/closing'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import type { Policy } from '../../record/policy/policy'
 import type { VetoId } from '../../safety/vetoes'
-import { accessOf } from '../charge/access'
+import { type AccessChoice, accessOf } from '../charge/access'
 import { chargeOf } from '../charge/charge'
 import type { CircuitReadings } from '../charge/circuitReadings'
 import { oilBalance } from '../charge/oilBalance'
 import { recoveryOf } from '../charge/recovery'
-import { restInside, vapourLeft } from '../charge/restInside'
+import { type RestInside, restInside, vapourLeft } from '../charge/restInside'
 import { type RefrigerantChoice, refrigerantPath } from '../charge/refrigerantPath'
 import { TAN_CLEAN } from '../cleanup/acidEvidence'
 import type { Cleanup } from '../cleanup/cleanup'
@@ -33,18 +33,31 @@ const overPlateOf = (
   plate: Known<number> | undefined,
 ): number | undefined => (total && plate && !isAssumed(total) ? total.value / plate.value : undefined)
 
+/** The way to the part. @param overPlate plate and lines against the plate */
+function wayOf(
+  { unit, faults, record, cleanup, holding, policy }: Circuit,
+  inside: RestInside,
+  overPlate: number | undefined,
+): AccessChoice {
+  return accessOf(
+    {
+      unit,
+      faults,
+      observations: record.observations,
+      contamination: cleanup.contamination,
+      overPlate,
+      repair: record.repair,
+      lowSideLeaks: holding.includes('low-side-leak'),
+      gasInside: holding.includes('gas-inside'),
+      inside,
+    },
+    policy,
+  )
+}
+
 /** Refrigerant, way of access, recovery, charge and oil of a circuit whose clean-up is planned. */
-export function chargeWork({
-  unit,
-  closing,
-  faults,
-  record,
-  cleanup,
-  readings,
-  choice,
-  holding,
-  policy,
-}: Circuit) {
+export function chargeWork(circuit: Circuit) {
+  const { unit, closing, record, cleanup, readings, choice, holding, policy } = circuit
   const { contamination, size, dryers, oilChanges, laterChanges, isSwap } = cleanup
   const repair = record.repair
   const inside = restInside(holding, readings)
@@ -65,20 +78,7 @@ export function chargeWork({
     dryers: [],
     isPart: false,
   })
-  const access = accessOf(
-    {
-      unit,
-      faults,
-      observations: record.observations,
-      contamination,
-      overPlate: overPlateOf(asPlate.total, size.charge),
-      repair,
-      lowSideLeaks: holding.includes('low-side-leak'),
-      gasInside: holding.includes('gas-inside'),
-      inside,
-    },
-    policy,
-  )
+  const access = wayOf(circuit, inside, overPlateOf(asPlate.total, size.charge))
   const isPart = access.chosen !== 'recover-all'
   const path = refrigerantPath({
     unit,
