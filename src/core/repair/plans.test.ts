@@ -195,7 +195,20 @@ function strip(value: unknown): unknown {
   if (value === null || typeof value !== 'object') return value
   return Object.fromEntries(
     Object.entries(value)
-      .filter(([key]) => !['basis', 'sources', 'refused', 'settles', 'others', 'assumed', 'match', 'why', 'substitute'].includes(key))
+      .filter(
+        ([key]) =>
+          ![
+            'basis',
+            'sources',
+            'refused',
+            'settles',
+            'others',
+            'assumed',
+            'match',
+            'why',
+            'substitute',
+          ].includes(key),
+      )
       .map(([key, each]) => [key, strip(each)]),
   )
 }

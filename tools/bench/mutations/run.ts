@@ -26,6 +26,7 @@ const ROOMS = [
 
 /** Tests near a room beside those of its own folder, the quick ones first. */
 const NEAR: readonly (readonly [room: string, tests: string])[] = [
+  ['src/core/repair', 'core/repair/tables|core/repair/plans.test'],
   ['src/core/safety', 'diagnosis/vetoes|work/work.test|answer/vetoes'],
   ['src/core/diagnosis/proof', 'answer/faultTables|door/notRunning'],
   ['src/core/physics/processes', 'repair/logs|repair/plan/parts|charge/charge.test'],

@@ -20,7 +20,13 @@ function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {
     day,
     readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations: CLEAN }],
   }
-  const proofs = faults.map((fault) => ({ fault, isFirst: false, why: undefined, missing: [], atTerminals: [] }))
+  const proofs = faults.map((fault) => ({
+    fault,
+    isFirst: false,
+    why: undefined,
+    missing: [],
+    atTerminals: [],
+  }))
   return planOf(job, faults, { proofs })
 }
 const dayOf = (faults: readonly SuspectId[], given: Case = {}): DayPlan => planDay(planned(faults, given))
