@@ -128,7 +128,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
         'an oil change on this visit',
         ({ plan, ...at }) => plan.oil.changes > 0 || !none('changeOil', 'tipCompressor')({ plan, ...at }),
       ],
-      ['oil on the list', ({ plan }) => plan.parts.some(({ id }) => id === 'oil')],
+      ['oil on the list', ({ plan }) => plan.parts.some(({ id }) => id === 'part:oil')],
       ['the charge used again', ({ plan }) => plan.refrigerantPath.recovered === 'reuse-in-same-equipment'],
       ['a test of oil that a laboratory told', (at) => !none('testOil', 'testDrop')(at)],
     ],
@@ -142,7 +142,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
           order('recoverVapour', 'traceNitrogen')(at) &&
           at.plan.tasks.some(({ id, overWhen }) => id === 'recoverVapour' && /weight logged/.test(overWhen!)),
       ],
-      ['a recovery cylinder', ({ plan }) => plan.parts.some(({ id }) => id === 'recovery-cylinder')],
+      ['a recovery cylinder', ({ plan }) => plan.parts.some(({ id }) => id === 'part:recovery-cylinder')],
       ['leak found and repaired before the test', order('leakSearch', 'repairFitting', 'pressureTest')],
       [
         'no liquid, about 0.9 lb',
@@ -217,13 +217,13 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ],
       [
         'a new compressor',
-        (at) => has('swapCompressor')(at) || at.plan.parts.some(({ id }) => id === 'compressor'),
+        (at) => has('swapCompressor')(at) || at.plan.parts.some(({ id }) => id === 'part:compressor'),
       ],
       [
         'a whole charge',
         ({ plan, notes }) =>
           !/what went out with the part/.test(notes) ||
-          plan.parts.some(({ quantity, id }) => id === 'refrigerant' && /cylinder/.test(quantity ?? '')),
+          plan.parts.some(({ quantity, id }) => id === 'part:refrigerant' && /cylinder/.test(quantity ?? '')),
       ],
       ['a live check at the terminals', has('confirm')],
       ['oil changed', (at) => !none('changeOil', 'tipCompressor')(at)],
@@ -236,7 +236,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
         'valves opened, dried, screens cleaned',
         (at) =>
           order('sweep', 'dryValves', 'pressureTest')(at) &&
-          at.plan.parts.some(({ id }) => id === 'screen-kit'),
+          at.plan.parts.some(({ id }) => id === 'part:screen-kit'),
       ],
       [
         'wet steps stay',
@@ -305,7 +305,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ['named mechanical', ({ text }) => /broken inside: seized or its valves broken/.test(text)],
       [
         'a new capillary',
-        (at) => has('swapCapillary')(at) && at.plan.parts.some(({ id }) => id === 'capillary'),
+        (at) => has('swapCapillary')(at) && at.plan.parts.some(({ id }) => id === 'part:capillary'),
       ],
       [
         'the next block up, its liquid weighed in',
@@ -339,7 +339,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
         'the control at 24 V',
         ({ plan }) =>
           plan.parts
-            .find(({ id }) => id === 'control')!
+            .find(({ id }) => id === 'part:control')!
             .match!.some(({ id, wanted }) => id === 'coilVolts' && wanted === '24 V'),
       ],
       ['the circuit stays closed', ({ plan }) => !plan.opens],
@@ -351,7 +351,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ],
       [
         'no compressor volts at the control',
-        ({ plan }) => plan.parts.find(({ id }) => id === 'control')!.match!.every(({ id }) => id !== 'volts'),
+        ({ plan }) => plan.parts.find(({ id }) => id === 'part:control')!.match!.every(({ id }) => id !== 'volts'),
       ],
     ],
     never: [
