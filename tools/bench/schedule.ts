@@ -58,3 +58,23 @@ const again = Array.from({ length: 15 }, () => timed(() => planDay(moved, AT_ONC
 console.log(
   `a burnout with ${plan.tasks.length} tasks, with half and nine in ten: ${whole.ms.toFixed(0)} ms; planned anew after a drag: median ${middle(again).toFixed(0)} ms, longest ${Math.max(...again).toFixed(0)} ms`,
 )
+
+/** Typical jobs with nothing set, beside the hours of handbook 01. */
+const SPANS = [
+  ['valve, all recovered', '04-valve-sweat', '4-5'],
+  ['valve by pump-down', '05-valve-flare-pump-down', '3-4'],
+  ['dryer', '09-dryer', '3-4'],
+  ['reversing valve', '08-reversing-valve', '4-6'],
+  ['compressor', '01-compressor', '4-6'],
+  ['burnout, compressor and valve', '13-compressor-and-valve', '-'],
+] as const
+const hours = (minutes: number | undefined) => (minutes === undefined ? 'never' : (minutes / 60).toFixed(2))
+for (const [name, file, span] of SPANS) {
+  const reading = readJobText(readFileSync(`examples/plans/${file}.json`, 'utf8'))
+  if (!reading.ok) throw new Error(`${file} does not read`)
+  const typical = viewOf(reading.job) as KnownJob
+  const day = planDay({ ...planOf(typical, decidedFaults(typical)), day: { crew: 1 } })
+  console.log(
+    `${name}: half ${hours(day.p50)} h, nine in ten ${hours(day.p90)} h, bars ${hours(day.finish)} h; handbook ${span} h`,
+  )
+}

@@ -272,6 +272,8 @@ function scheduleJson(day: DayPlan, tasks: Plan['tasks']) {
     p50Minutes: day.p50 ?? null,
     p90Minutes: day.p90 ?? null,
     finish: at(day.finish),
+    likelyFinish: at(day.p50 ?? day.finish),
+    safeFinish: at(day.p90),
     running: day.running ? { likely: at(day.running.likely), p90: at(day.running.p90) } : null,
     open: day.open ? { from: at(day.open.from), to: at(day.open.to) } : null,
     visits: day.visits.map(({ from, to, tasks }) => ({ from: at(from), to: at(to), tasks })),

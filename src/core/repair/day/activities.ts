@@ -18,6 +18,7 @@ export type DayTask = Pick<
   | 'flame'
   | 'refused'
   | 'from'
+  | 'fails'
 >
 /** What of a task its time plan depends on. */
 export const dayTaskOf = ({
@@ -32,6 +33,7 @@ export const dayTaskOf = ({
   flame,
   refused,
   from,
+  fails,
 }: PlanTask): DayTask => ({
   id,
   label,
@@ -44,6 +46,7 @@ export const dayTaskOf = ({
   flame,
   ...(refused ? { refused } : {}),
   from,
+  ...(fails ? { fails } : {}),
 })
 
 /** What of a part its time plan depends on. */
@@ -113,5 +116,10 @@ export function activitiesOf(
       ...(opens ? { opening: 0 } : {}),
     }
   })
-  return { activities, estimates: done.map(({ handsOn, unattended }) => ({ handsOn, unattended })), done }
+  const estimates = done.map(({ handsOn, unattended, fails }): Estimate => ({
+    handsOn,
+    unattended,
+    ...(fails?.chance && fails.minutes ? { again: { chance: fails.chance, minutes: fails.minutes } } : {}),
+  }))
+  return { activities, estimates, done }
 }

@@ -11,16 +11,19 @@ const between = (from: number, to: number, share: number) => Math.round(from + (
 
 type Points = (minutes: Minutes) => Minutes
 
+/** Half of the days take less than the table's likely figure, half take more; its upper part is what is hard. */
+const evenly: Points = ([low, likely, high]) => [low, likely, Math.min(2 * likely - low, high)]
+
 /** Points of a place. [practice] Easy: nothing in the way; hard: roof, crawl space, no helper. */
 const PLACE_POINTS: Readonly<Record<Ease, Points>> = {
   easy: ([low, likely]) => [low, between(low, likely, 0.3), likely],
-  usual: (minutes) => minutes,
+  usual: evenly,
   hard: ([, likely, high]) => [likely, between(likely, high, 0.5), high],
 }
 /** Points of the work itself. [practice] The upper part of the table is bad access, short hoses, cores that stay in. */
 const WORK_POINTS: Readonly<Record<Ease, Points>> = {
   easy: ([low, likely, high]) => [low, between(low, likely, 0.75), between(likely, high, 0.35)],
-  usual: (minutes) => minutes,
+  usual: evenly,
   hard: ([low, likely, high]) => [between(low, likely, 0.5), likely, high],
 }
 const scaled = ([low, likely, high]: Minutes, factor: number): Minutes => [
@@ -41,8 +44,8 @@ type Timing = Pick<Day, 'access' | 'minutes' | 'earlier'>
 /** What fills or empties a volume: quick where only a part of the circuit was isolated. [practice] */
 const PART_POINTS: Points = ([low, likely, high]) => [
   low,
-  between(low, likely, 0.5),
-  between(likely, high, 0.5),
+  between(low, likely, 0.25),
+  between(likely, high, 0.25),
 ]
 
 /**

@@ -5,6 +5,7 @@ export type NoteId =
   | 'proof-terminals'
   | 'liquid-line'
   | 'new-oil'
+  | 'second-person'
   | 'depth'
   | 'feeder'
   | 'test-pressure'

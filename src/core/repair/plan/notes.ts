@@ -29,6 +29,8 @@ export type NoteFacts = {
   /** only a part was emptied: the rest of the charge stayed inside */
   readonly isPart: boolean
   readonly access: AccessWay
+  /** people on site */
+  readonly crew: number
   readonly oil: OilBalance
 }
 
@@ -73,6 +75,7 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
   'proof-terminals': ({ proofs }) => [...new Set(proofs.flatMap(({ atTerminals }) => atTerminals))],
   'liquid-line': ({ access }) => (access === 'pump-down' ? [LIQUID_LINE] : []),
   'new-oil': ({ oil }) => newOilNote(oil),
+  'second-person': ({ crew }) => (crew < 2 ? [TWO_LIFT] : []),
   depth: ({ recovery }) => [`To ${recovery.depth.shown}.`],
   feeder: ({ policy }) => [FEEDERS[policy.feederTubes]],
   'test-pressure': ({ test }) => (test ? [test.sentence] : []),
@@ -104,6 +107,7 @@ function newOilNote({ newCompressor, refill }: OilBalance): string[] {
     : ['It ships with its oil: nothing is filled in.']
 }
 
+const TWO_LIFT = 'Two lift it, or a hoist does: ask for a second person for this step.'
 const STAYED = 'By weight what went out with the part; the rest stayed inside.'
 
 /** The weight that goes in; nothing is told where the plate charge is not known, but what would tell it. */

@@ -352,6 +352,7 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       isWet: isJudgedAsWet(whole.cleanup.contamination),
       isPart: figured.isPart,
       access: figured.access.chosen,
+      crew: day.crew ?? 1,
       oil: figured.oil,
     },
   }

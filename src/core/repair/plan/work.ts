@@ -15,6 +15,7 @@ import {
   METERING_CHANGES,
   opensCircuit,
   RECOVERIES,
+  STARTS,
   type TaskId,
   taskRow,
   usesFlame,
@@ -175,6 +176,7 @@ export function framed(ids: readonly TaskId[], flueMoved: boolean): TaskId[] {
   return [
     ...kept,
     ...(isLocked ? (['lockOut', 'unlock', 'settle'] as const) : []),
+    ...(isLocked || kept.some((id) => STARTS.includes(id)) ? (['writeUp'] as const) : []),
     ...(kept.some(usesFlame) ? (['fireWatch'] as const) : []),
     ...(flueMoved ? (['checkFlue'] as const) : []),
   ]

@@ -6,7 +6,12 @@ import { networkOf } from './network'
 import { place } from './place'
 
 /** What a task may take: hands on, then by itself. */
-export type Estimate = { readonly handsOn: Minutes; readonly unattended?: Minutes | undefined }
+export type Estimate = {
+  readonly handsOn: Minutes
+  readonly unattended?: Minutes | undefined
+  /** that it fails on a share of the days, and what it takes to do it again */
+  readonly again?: { readonly chance: number; readonly minutes: Minutes }
+}
 
 /** A moment that is passed by half of the drawn days, and by nine in ten; NEVER where they do not end inside the horizon. */
 export type Percentiles = { readonly p50: number; readonly p90: number }
@@ -43,6 +48,12 @@ export function spreadOf(
 ): Spread {
   const random = seededRandom(SEED)
   const drawn = (minutes: Minutes | undefined) => (minutes ? Math.round(threePoint(...minutes, random)) : 0)
+  // both are drawn whether it fails or not: two plans are compared on the same luck
+  const failed = ({ again }: Estimate) => {
+    if (!again) return 0
+    const [isFailed, minutes] = [random() < again.chance, drawn(again.minutes)]
+    return isFailed ? minutes : 0
+  }
   const order = plan.map((_each, i) => i).sort((a, b) => plan[a]!.start - plan[b]!.start || a - b)
   const network = networkOf(problem)
   const finishes: number[] = []
@@ -50,7 +61,7 @@ export function spreadOf(
   for (let day = 0; day < days; day += 1) {
     const activities = problem.activities.map((each, i) => ({
       ...each,
-      handsOn: Math.max(1, drawn(estimates[i]!.handsOn)),
+      handsOn: Math.max(1, drawn(estimates[i]!.handsOn)) + failed(estimates[i]!),
       unattended: drawn(estimates[i]!.unattended),
     }))
     const { fits, finish } = place({ ...network, activities }, order)

@@ -46,6 +46,8 @@ export type Failure = {
   readonly sentence: string
   /** what that costs */
   readonly minutes?: Minutes
+  /** share of the days on which it happens, where the time plan counts on it [practice] */
+  readonly chance?: number
 }
 
 /** What is read and written down in a step; the screen has a pane for each. */
