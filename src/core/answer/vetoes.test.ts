@@ -198,7 +198,7 @@ const TOLD: readonly Told[] = [
     checks: [...STARTS, ...LIVE, ...PUMPS, ...RUNNING],
     bench: [INSULATION, 'path', 'live-next', ...LIVE_READINGS],
     tasks: ['settle', 'setValve', 'weighIn'],
-    ended: ['evacuate', 'evacuateWet'],
+    ended: ['evacuate', 'evacuateTriple', 'evacuateWet'],
   },
   {
     id: 'evacuated',
@@ -233,7 +233,7 @@ const TOLD: readonly Told[] = [
     },
     checks: [...STARTS, ...PUMPS, ...RUNNING],
     tasks: ['settle', 'setValve'],
-    ended: ['evacuate', 'evacuateWet'],
+    ended: ['evacuate', 'evacuateTriple', 'evacuateWet'],
   },
   {
     id: 'under-nitrogen',
@@ -252,7 +252,7 @@ const TOLD: readonly Told[] = [
       'swapLiquidDryer',
       'clearLine',
     ],
-    ended: ['sweep', 'sweepFlammable', 'evacuate', 'evacuateWet'],
+    ended: ['sweep', 'sweepFlammable', 'evacuate', 'evacuateTriple', 'evacuateWet'],
   },
   {
     id: 'no-liquid',

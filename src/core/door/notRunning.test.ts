@@ -273,6 +273,7 @@ describe('a dead compressor', () => {
       'swapFanMotor',
       'unlock',
       'settle',
+      'writeUp',
       'closeUp',
     ])
     expect(tasks.some(({ refused }) => refused)).toBe(false)

@@ -351,7 +351,8 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ],
       [
         'no compressor volts at the control',
-        ({ plan }) => plan.parts.find(({ id }) => id === 'part:control')!.match!.every(({ id }) => id !== 'volts'),
+        ({ plan }) =>
+          plan.parts.find(({ id }) => id === 'part:control')!.match!.every(({ id }) => id !== 'volts'),
       ],
     ],
     never: [

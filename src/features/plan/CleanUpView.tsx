@@ -23,6 +23,17 @@ import { WaterBalance } from './WaterBalance'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
+/** All changes of the oil: the oil of a new compressor is the first, some come after it has run. */
+const changesOf = ({ changes, laterChanges, newCompressor }: Plan['oil']): number =>
+  changes + laterChanges + (newCompressor ? 1 : 0)
+const swapText = ({ laterChanges, newCompressor }: Plan['oil']): string =>
+  [
+    ...(newCompressor ? ['the new compressor’s oil is the first'] : []),
+    ...(laterChanges > 0 ? [`${laterChanges} after it has run`] : []),
+  ]
+    .map((text) => `${text}, `)
+    .join('')
+
 function Answer({ plan }: { plan: Plan }) {
   const { contamination, dryers, oil, opens } = plan
   const choice = dryers.find(({ place }) => place === 'liquid')
@@ -50,9 +61,9 @@ function Answer({ plan }: { plan: Plan }) {
       />
       <Figure
         label="Oil changes"
-        value={String(oil.changes)}
-        basis={oil.changes > 0 ? oil.changesBasis : undefined}
-        note={`${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${durationText(water.work.hours * 60)} of vacuum`}
+        value={String(changesOf(oil))}
+        basis={changesOf(oil) > 0 ? oil.changesBasis : undefined}
+        note={`${swapText(oil)}${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${durationText(water.work.hours * 60)} of vacuum`}
       />
     </Figures>
   )

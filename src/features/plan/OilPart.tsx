@@ -43,6 +43,8 @@ function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 
         head={['', 'floz', 'mL']}
         rows={[
           row('plate', 'by the plate', plate.value, plate),
+          ...(oil.out === undefined ? [] : [row('out', 'came out', oil.out)]),
+          ...(oil.lost > 0 ? [row('lost', 'left inside parts', oil.lost)] : []),
           row('left', 'stays in the circuit', left.value, left),
           row('ships', 'it ships with', ships.value, ships),
           row('together', 'together', together.value, together),

@@ -13,6 +13,8 @@ const { values } = parseArgs({
   options: {
     seeds: { type: 'string', default: '1,2,3' },
     count: { type: 'string', default: '40' },
+    // goes on where a run was ended: the first so many of each seed are left out
+    from: { type: 'string', default: '0' },
   },
 })
 
@@ -93,7 +95,7 @@ function survives({ file, site, text }: Drawn): boolean {
 }
 
 for (const seed of values.seeds.split(',').map(Number)) {
-  const all = drawn(seed, Number(values.count))
+  const all = drawn(seed, Number(values.count)).slice(Number(values.from))
   const left = all.filter((one) => {
     const lives = survives(one)
     const { from, to, line } = one.site

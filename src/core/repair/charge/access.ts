@@ -153,7 +153,7 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
   },
   'pump-down': {
     label: 'Pump down into receiver or condenser',
-    minutes: [20, 28, 55],
+    minutes: [16, 25, 48],
     leaves:
       'Refrigerant stays in receiver or condenser: vacuum from one side only, a valve that lets by stalls it near 3,000 microns.',
     asks: [
@@ -165,7 +165,7 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
   },
   isolate: {
     label: 'Isolate the compressor',
-    minutes: [15, 21, 45],
+    minutes: [11, 18, 38],
     leaves:
       'Small volume, quick vacuum; a stall near 3,000 microns with the detector alarming at the pump outlet is refrigerant seeping past: stop.',
     asks: [
