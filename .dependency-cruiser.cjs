@@ -111,6 +111,7 @@ const CORE_MAY_USE = {
     'record/job',
   ],
   'repair/charge': [
+    'diagnosis/standing',
     'record/policy',
     'physics/processes',
     'record/records',

@@ -1,5 +1,5 @@
 import { ENTRIES, entriesText, type EntryId } from '../../base/known/entries'
-import { type Basis, basisOf, computed, guess, isAssumed, type Known } from '../../base/known/known'
+import { basisOf, computed, guess, isAssumed, type Known } from '../../base/known/known'
 import { UNITS } from '../../base/units/units'
 import { attempt } from '../../base/errors/orzoError'
 import { fromKelvin, fromPascals, toKelvin, toSI } from '../../base/units/convert'
@@ -23,18 +23,9 @@ import { type DryerChoice } from '../cleanup/dryers'
 import { extraLine } from '../cleanup/extraLine'
 import { SIZE_ROWS } from '../cleanup/sizeRows'
 import type { CircuitReadings } from './circuitReadings'
+import type { ChargeLine } from './chargeLine'
 import { asksHeadControl, floodingLine, headControlSays } from './flooding'
 import { lineHolds } from './lineSetAdder'
-
-/** One part of a charge, kg; an allowance is added by the glass and is not in the total. */
-export type ChargeLine = {
-  readonly id: 'plate' | 'lines' | 'dryer' | 'suctionDryer' | 'flooding'
-  readonly label: string
-  /** undefined for a plate charge that nobody knows */
-  readonly kg: number | undefined
-  readonly basis: Basis
-  readonly isAllowance?: true
-}
 
 /** What was put in against what was calculated. */
 export type Trim = {

@@ -6,7 +6,7 @@ import type { RefrigerantName } from '../../physics/refrigerants/catalogue'
 import { saturatedState } from '../../physics/refrigerants/saturation'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { CircuitSize } from '../cleanup/circuitSize'
-import type { ChargeLine } from './charge'
+import type { ChargeLine } from './chargeLine'
 import type { CircuitReadings } from './circuitReadings'
 
 /** [memory] share of the inner volume that is the condenser of a box. */

@@ -3,7 +3,7 @@ import { isAssumed } from '../../base/known/known'
 import { fromSI } from '../../base/units/convert'
 import { hasOilPorts, OIL_ROWS } from '../cleanup/oils'
 import { CONVERSION_SHARE } from './conversionOil'
-import type { OilBalance, OilInput } from './oilBalance'
+import type { OilBalance, OilInput } from './oilFigures'
 
 /** [practice] more than the plate by this share: it was overfilled, or refrigerant is in it. */
 const OVER_PLATE = 1.15
