@@ -51,7 +51,9 @@ function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 
           row('off', 'poured off before it is fitted', pourOff.value, pourOff),
         ]}
       />
-      <EntryField id="newOil" job={job} change={change} />
+      <Box sx={{ mt: 1.5 }}>
+        <EntryField id="newOil" job={job} change={change} />
+      </Box>
     </>
   )
 }
