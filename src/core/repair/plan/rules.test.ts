@@ -3,7 +3,7 @@ import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { seededRandom } from '../../base/numeric/random'
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
 import { hasWaterCoil } from '../../record/equipment/kinds'
-import { METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'
+import { COMPRESSOR_TYPES, METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Observations } from '../../record/readings/schema'
 import {
@@ -13,6 +13,7 @@ import {
   ORIFICE_WAYS,
   type Repair,
   VALVE_JOINTS,
+  WATER_WORKS,
 } from '../../record/records/repair'
 import { refusals, type VetoId } from '../../safety/vetoes'
 import { ancestorsOf, graphOf } from './graph'
@@ -20,7 +21,7 @@ import { orderByVetoes } from './orderByVetoes'
 import type { Plan } from './plan'
 import { planOf } from './basis'
 import { rulesOf } from './rules'
-import { actsOf, type TaskId, usesFlame, taskEffects } from './tasks/tasks'
+import { actsOf, type TaskId, taskEffects, taskRow, usesFlame } from './tasks/tasks'
 
 /** What makes each class of contamination. */
 const INSIDES: Readonly<Record<string, Observations>> = {
@@ -62,6 +63,9 @@ function draw(seed: number, fault: SuspectId): Drawn {
     nominalTons: pick([0.1, 1, 3, 10]),
     power: { phase: pick([1, 3] as const) },
     receiver: random() < 0.5,
+    compressor: { type: pick(COMPRESSOR_TYPES), oilPorts: pick([true, false, undefined]) },
+    ...(random() < 0.3 ? { oldDryer: { behind: true, cubicInches: 8 } } : {}),
+    ...(random() < 0.3 ? { moistureIndicator: true } : {}),
     ...(random() < 0.5
       ? { designPressures: { low: { value: 236, unit: 'psig' }, high: { value: 446, unit: 'psig' } } }
       : {}),
@@ -74,6 +78,8 @@ function draw(seed: number, fault: SuspectId): Drawn {
     orificeWay: pick(ORIFICE_WAYS),
     ...(random() < 0.5 ? { leakPlace: pick(LEAK_PLACES) } : {}),
     flueMoved: random() < 0.1,
+    ...(random() < 0.2 ? { refrigerantTo: pick(['R-407C', 'R-427A', 'R-448A'] as const) } : {}),
+    ...(random() < 0.3 ? { waterWork: pick(WATER_WORKS) } : {}),
   }
   const base = emptyJob(unit)
   const observations = pick(Object.values(INSIDES))
@@ -89,7 +95,15 @@ function draw(seed: number, fault: SuspectId): Drawn {
         testPressure: pick(['near-plate', 'moderate'] as const),
         valveChange: pick(['when-cheap', 'always', 'clean'] as const),
       },
-      readingSets: [{ id: 'a', mode: 'off', readings: {}, observations }],
+      readingSets: [
+        {
+          id: 'a',
+          mode: 'off',
+          readings:
+            random() < 0.5 ? { standingPressure: { value: pick([-3, 0, 0.5, 2, 60]), unit: 'psig' } } : {},
+          observations,
+        },
+      ],
       ...(random() < 0.15
         ? { day: { start: '2026-11-27T08:00', quote: { askedAt: '2026-10-01T08:00' } } }
         : {}),
@@ -135,6 +149,37 @@ function offences(plan: Plan, holding: readonly VetoId[], order: readonly TaskId
   return wrong
 }
 
+/** Read from the plan itself, beside its rules: what a plan must not say together. */
+function said(plan: Plan, at: (id: TaskId) => number) {
+  const { oil, contamination, refrigerantPath: path, access, recovery, isPart, charge } = plan
+  const isSwapped = at('swapCompressor') >= 0 || at('swapCondensingUnit') >= 0
+  // a new compressor: nothing drained from it, its oil the first change
+  if (isSwapped) expect([at('changeOil'), at('tipCompressor'), oil.changes]).toEqual([-1, -1, 0])
+  if (at('changeOil') >= 0 || at('tipCompressor') >= 0) expect(oil.changes).toBeGreaterThan(0)
+  // no test of oil where none comes out
+  if (at('testOil') >= 0)
+    expect(isSwapped || oil.changes > 0 || plan.tasks.length === 0 || at('testDrop') < 0).toBe(true)
+  // another refrigerant: what came out never goes back, and is not finished by weight only
+  if (path.goesIn !== path.holds) {
+    expect(path.recovered).not.toBe('reuse-in-same-equipment')
+    if (path.path === 'convert') expect(charge?.finish.join(' ') ?? '').not.toMatch(/weight only/i)
+    expect(at('checkMetering')).toBeLessThan(at('pressureTest'))
+    expect(at('setSuperheat') < 0 || at('setSuperheat') > at('settle')).toBe(true)
+  }
+  // a refrigerant that is not used again does not stay in, unless that was chosen with its valves tried, and its cost is said
+  if (isPart && contamination.contents.wet) expect(access.costs.join()).toMatch(/not used again/)
+  // effort by the ledger: no warm vacuum for water that nobody saw and that is not worked against
+  if (contamination.effort.by === 'ledger' && contamination.water.work.hours < 4)
+    expect(at('evacuateWet')).toBe(-1)
+  if (contamination.effort.isFree)
+    expect([plan.contamination.class === 'clean', at('evacuateWet') >= 0]).toEqual([false, true])
+  // what is left is weighed, and judges nothing
+  if (at('recoverVapour') >= 0) {
+    expect(recovery.sentences.join()).toMatch(/not empty/)
+    expect(recovery.weight).toBeUndefined()
+  }
+}
+
 describe('rules hold in every plan: faults x classes x kinds x ways', () => {
   test.each(FAULT_IDS)(
     '%s',
@@ -159,13 +204,14 @@ describe('rules hold in every plan: faults x classes x kinds x ways', () => {
         const at = (id: TaskId) => tasks.findIndex((task) => task.id === id)
         const flames = tasks.filter(({ id }) => usesFlame(id))
         if (opens) {
-          expect(at('recover') >= 0 || at('recoverRest') >= 0).toBe(at('proveEmpty') < 0)
-          expect(at('sweep') >= 0 ? at('sweep') : at('sweepFlammable')).toBeGreaterThan(
-            Math.max(at('recover'), at('recoverRest'), at('proveEmpty')),
-          )
+          const emptied = (['recover', 'recoverRest', 'recoverVapour', 'proveEmpty'] as const).map(at)
+          // one of them, and one only: vapour that is left is recovered, nothing is proven in its place
+          expect(emptied.filter((each) => each >= 0)).toHaveLength(1)
+          expect(at('sweep') >= 0 ? at('sweep') : at('sweepFlammable')).toBeGreaterThan(Math.max(...emptied))
+          said(plan, at)
           for (const flame of flames)
             expect(tasks.indexOf(flame)).toBeGreaterThan(Math.max(at('sweep'), at('sweepFlammable')))
-          expect(at('partsIn')).toBeGreaterThan(at('swapLiquidDryer'))
+          expect(at('partsIn')).toBeGreaterThan(Math.max(at('swapLiquidDryer'), at('dryerFirst')))
           for (const visit of plan.returns)
             expect(visit.tasks.map(({ id }) => id)).toEqual(
               expect.arrayContaining([
@@ -206,6 +252,13 @@ describe('a rule that is broken is seen', () => {
     test: { gauge: 1, limit: 2 },
   }
   const without = (id: TaskId) => ({ ...base, tasks: plan.tasks.filter((task) => task.id !== id) })
+  const withTask = (id: TaskId) => ({
+    ...base,
+    tasks: [
+      ...plan.tasks,
+      { ...plan.tasks[0]!, id, stage: taskRow(id).stage, after: ['sweep' as const], alongside: [] },
+    ],
+  })
   /** The task waits for nothing any more, nor does anything wait for it. */
   const loose = (...ids: TaskId[]) => ({
     ...base,
@@ -215,6 +268,9 @@ describe('a rule that is broken is seen', () => {
     })),
   })
   test.each([
+    ['new-compressor-is-full', withTask('tipCompressor')],
+    ['one-dryer', withTask('dryerFirst')],
+    ['one-dryer', without('swapLiquidDryer')],
     ['proof-on-the-day', without('confirmDead')],
     ['sweep-before-flame', without('sweep')],
     ['sweep-before-flame', loose('sweep')],
@@ -262,5 +318,48 @@ describe('the graph', () => {
     expect([...ancestors.get('swapLiquidDryer')!]).toEqual(
       expect.arrayContaining(['swapValve', 'swapReversingValve', 'sweep']),
     )
+  })
+})
+
+describe('rules of one kind of job, broken and seen', () => {
+  const CLEAN = { acidTest: 'negative', acidTestKind: 'oil-kit', oilAppearance: 'clear' } as const
+  type Given = { unit?: Partial<UnitPlate>; repair?: Repair; pressure?: number; holding?: readonly VetoId[] }
+  const plan = (fault: SuspectId, { unit, repair = {}, pressure, holding }: Given) =>
+    planOf(
+      {
+        ...emptyJob({ kind: 'split-ac', refrigerant: 'R-22', metering: 'txv', nominalTons: 3, ...unit }),
+        repair,
+        readingSets: [
+          {
+            id: 'a',
+            mode: 'off',
+            readings: pressure === undefined ? {} : { standingPressure: { value: pressure, unit: 'psig' } },
+            observations: CLEAN,
+          },
+        ],
+      },
+      [fault],
+      holding ? { holding } : {},
+    )
+  const holds = (id: string, { tasks, holding, testPressure: test }: Plan) =>
+    rulesOf({ tasks, holding, hasWaterCoil: false, isCapillary: false, bothSides: true, test }).find(
+      (rule) => rule.id === id,
+    )?.holds
+  const first = (made: Plan, id: TaskId): Plan => ({
+    ...made,
+    tasks: made.tasks.map((task) => (task.id === id ? { ...task, after: [], alongside: [] } : task)),
+  })
+  test.each<readonly [string, TaskId, Plan]>([
+    ['vapour-is-recovered', 'traceNitrogen', plan('charge-lost', { pressure: 60, holding: ['no-liquid'] })],
+    ['dryer-behind-first', 'swapValve', plan('txv-underfeeding', { unit: { oldDryer: { behind: true } } })],
+    [
+      'metering-checked-open',
+      'checkMetering',
+      plan('txv-underfeeding', { repair: { refrigerantTo: 'R-407C' } }),
+    ],
+    ['terminals-without-pressure', 'proveAtTerminals', plan('compressor-open-winding', {})],
+  ])('%s', (id, task, made) => {
+    expect(made.tasks.map((each) => each.id)).toContain(task)
+    expect([holds(id, made), holds(id, first(made, task))]).toEqual([true, false])
   })
 })
