@@ -70,8 +70,14 @@ export function drawnProblem(seed: number, { least, most, people, days }: Shape)
   }
 }
 
-/** The forty cases whose optima are stored: one to three people, four days in ten without breaks, rain and nights. */
-export const STORED_CASES = Array.from({ length: 40 }, (_x, i) => ({
+/** Forty cases whose optima are stored: one to three people, four days in ten without breaks, rain and nights. */
+const FORTY = Array.from({ length: 40 }, (_x, i) => ({
   seed: i + 1,
   shape: { least: 25, most: 40, people: 1 + (i % 3), days: i % 5 < 2 ? 0 : 1 },
 }))
+/** Twenty more of 41 tasks and two people, those among them that no search ends. */
+const LARGE = Array.from({ length: 20 }, (_x, i) => ({
+  seed: 1001 + i,
+  shape: { least: 41, most: 41, people: 2, days: (i + 1) % 5 < 2 ? 0 : 1 },
+}))
+export const STORED_CASES = [...FORTY, ...LARGE]

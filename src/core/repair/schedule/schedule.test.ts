@@ -166,27 +166,31 @@ type Optimum = { seed: number; status: string; finish: number; bound: number }
 // optima of a general constraint solver: tools/schedule/optima.py
 const OPTIMA = JSON.parse(readFileSync('tools/schedule/optima.json', 'utf8')) as Optimum[]
 
-describe('25 to 40 tasks against the optimum of a general constraint solver', () => {
-  test.each(STORED_CASES.map(({ seed, shape }) => [seed, shape] as const))('case %i', (seed, shape) => {
-    const problem = drawnProblem(seed, shape)
-    const optimum = OPTIMA.find((each) => each.seed === seed)!
-    const { placed, finish, isProven, bound } = solve(problem)
-    expect(wrongWith(problem, placed!)).toEqual([])
-    expect(finish).toBeLessThanOrEqual(Math.floor(optimum.finish * 1.05))
-    // a proof is one: never above what the other solver reached, never under what it excludes
-    if (isProven) expect(finish).toBeLessThanOrEqual(optimum.finish)
-    expect(finish).toBeGreaterThanOrEqual(optimum.bound)
-    expect(bound).toBeLessThanOrEqual(optimum.finish)
-    expect(lowerBound(networkOf(problem))).toBeLessThanOrEqual(optimum.finish)
-  })
-  test('all optima are proven there; median gap nothing, none above 5 %', () => {
-    const gaps = STORED_CASES.map(({ seed, shape }) => {
-      const { finish } = solve(drawnProblem(seed, shape))
-      return finish / OPTIMA.find((each) => each.seed === seed)!.finish - 1
-    }).sort((a, b) => a - b)
+describe('25 to 41 tasks against the optimum of a general constraint solver', () => {
+  const gaps: number[] = []
+  test.each(STORED_CASES.map(({ seed, shape }) => [seed, shape] as const))(
+    'case %i',
+    (seed, shape) => {
+      const problem = drawnProblem(seed, shape)
+      const optimum = OPTIMA.find((each) => each.seed === seed)!
+      const { placed, finish, isProven, bound } = solve(problem)
+      expect(wrongWith(problem, placed!)).toEqual([])
+      expect(finish).toBeLessThanOrEqual(Math.floor(optimum.finish * 1.01))
+      gaps.push(finish / optimum.finish - 1)
+      // a proof is one: never above what the other solver reached, never under what it excludes
+      if (isProven) expect(finish).toBeLessThanOrEqual(optimum.finish)
+      expect(finish).toBeGreaterThanOrEqual(optimum.bound)
+      expect(bound).toBeLessThanOrEqual(optimum.finish)
+      expect(lowerBound(networkOf(problem))).toBeLessThanOrEqual(optimum.finish)
+    },
+    120_000,
+  )
+  test('all optima are proven there; median gap nothing, none above 1 %', () => {
+    const sorted = [...gaps].sort((a, b) => a - b)
     expect(OPTIMA.every(({ status }) => status === 'optimal')).toBe(true)
-    expect(gaps[20]).toBe(0)
-    expect(gaps.at(-1)).toBeLessThanOrEqual(0.05)
+    expect(sorted).toHaveLength(STORED_CASES.length)
+    expect(sorted[STORED_CASES.length / 2]).toBe(0)
+    expect(sorted.at(-1)).toBeLessThanOrEqual(0.01)
   })
 })
 

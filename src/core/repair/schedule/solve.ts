@@ -37,12 +37,27 @@ function withPeople({ fits }: Layout, people: number): Placed[] {
   return fits.map((fit, i) => ({ ...fit!, person: who.get(i)! }))
 }
 
+/** States that are looked at where the first search does not end, as a multiple of its own: seconds, of few large problems. */
+const LONGER = 4
+const isOver = ({ best, isDone }: ReturnType<typeof searchExact>, bound: number): boolean =>
+  isDone || best.finish <= bound
+const lesser = (a: Layout, b: Layout): Layout => (b.finish < a.finish ? b : a)
+
 /** Where the search is not ended the bound of all plans is the first one. */
 function solved(network: Network, { moves, states }: Effort): Solution {
   const bound = lowerBound(network)
   if (bound === NEVER) return { placed: undefined, finish: NEVER, bound, isProven: true }
   const good = improve(network, moves, bound, seededRandom(network.size))
-  const { best, isDone } = searchExact(network, good, bound, states)
+  const first = searchExact(network, good, bound, states)
+  // where the search was not ended, moves from another chance, and more of the search from what they find
+  const { best, isDone } = isOver(first, bound)
+    ? first
+    : searchExact(
+        network,
+        lesser(first.best, improve(network, moves, bound, seededRandom(network.size + 1))),
+        bound,
+        states * LONGER,
+      )
   const isProven = isDone || best.finish <= bound
   if (best.finish === NEVER) return { placed: undefined, finish: NEVER, bound, isProven }
   return {
