@@ -199,6 +199,7 @@ test('an expansion valve in a wet circuit from the set-up to the end: each gate 
   await button(page, '1/4 turn in').click()
   await expect(page.getByText('Valve stem: 1/4 turn in')).toBeVisible()
   await button(page, 'Done').click()
+  await doStep(page, 'writeUp')
   // the end asks for readings and for what came off; a reason is printed
   await onStep(page, 'closeUp')
   await expect(gate(page, 'not-proven')).toContainText('a set measured after the start')
