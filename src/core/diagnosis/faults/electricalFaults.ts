@@ -123,7 +123,7 @@ export const ELECTRICAL_FAULT_ROWS = {
     label: 'Compressor broken inside: seized or its valves broken, windings sound',
     part: 'compressor',
     family: 'motor-failed',
-    gate: BY_TELL,
+    gate: 'compressor-broken',
     remedy: 'swap-compressor',
     state: null,
     inside: 'broken-open',

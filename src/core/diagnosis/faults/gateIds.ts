@@ -14,6 +14,7 @@ export const GATE_IDS = [
   'compressor-open-winding',
   'compressor-shorted-turns',
   'compressor-locked',
+  'compressor-broken',
   'compressor-not-pumping',
   'internal-relief',
   'terminal-plug',

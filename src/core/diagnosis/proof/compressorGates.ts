@@ -118,6 +118,23 @@ export const COMPRESSOR_GATES = {
       },
     ],
   },
+  'compressor-broken': {
+    part: 'compressor',
+    items: [
+      {
+        id: 'metal',
+        observation: 'oilAppearance',
+        label: 'Metal seen in the oil, on the stubs or in the opened compressor',
+        onRecord: ({ snapshot }) => snapshot.observations.oilAppearance === 'metal-flakes',
+      },
+      {
+        id: 'windings',
+        label: 'Windings sound: the three pairs agree',
+        caution: DEAD,
+        onRecord: ({ tests }) => tests.windings?.word === 'good',
+      },
+    ],
+  },
   'compressor-not-pumping': {
     part: 'compressor',
     acts: ['judge-worn'],

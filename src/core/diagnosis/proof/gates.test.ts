@@ -298,6 +298,15 @@ const CASES: readonly Case[] = [
     ],
   },
   {
+    gate: 'compressor-broken',
+    unit: SINGLE,
+    met: { readings: WINDINGS, words: { oilAppearance: 'metal-flakes' } },
+    not: [
+      ['no metal was seen', { words: { oilAppearance: 'clear' } }, 'metal'],
+      ['a winding does not agree', { readings: { ohmsRS: ohm(40) } }, 'windings'],
+    ],
+  },
+  {
     gate: 'compressor-locked',
     unit: SINGLE,
     met: { readings: START, words: LOCKED },
