@@ -76,14 +76,20 @@ const MOST_OVER_PLATE = 4 / 3
 
 type Against = readonly [holds: (at: Facts) => boolean, sentence: string]
 
+/** What forbids both ways that leave a charge inside. */
+const SHARED: readonly Against[] = [
+  [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
+  [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
+  [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
+  [({ repair }) => repair.valvesTight === false, 'the valves let by'],
+  [({ contamination }) => contamination.contents.acid !== 'none', 'acid: the charge does not stay in'],
+]
+
 /** Nobody can take these ways while one of these holds. */
 const NEVER: Readonly<Record<AccessWay, readonly Against[]>> = {
   'recover-all': [],
   'pump-down': [
-    [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
-    [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
-    [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
-    [({ repair }) => repair.valvesTight === false, 'the valves let by'],
+    ...SHARED,
     [isCompressor, 'the compressor does not do it'],
     [({ lowSideLeaks }) => lowSideLeaks, 'the low side leaks or may: air drawn in can burst the compressor'],
     [(at) => !hasShutOff(at), 'it has no liquid valve to shut'],
@@ -91,21 +97,13 @@ const NEVER: Readonly<Record<AccessWay, readonly Against[]>> = {
       (at) => partsOf(at).length === 0 || !partsOf(at).every((part) => LOW_SIDE_PARTS.includes(part)),
       'the part does not lie behind the liquid valve',
     ],
-    [({ contamination }) => contamination.contents.acid !== 'none', 'acid: the charge does not stay in'],
   ],
   isolate: [
-    [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
-    [({ gasInside }) => gasInside, 'air or nitrogen is inside: all of it comes out'],
-    [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
-    [({ repair }) => repair.valvesTight === false, 'the valves let by'],
+    ...SHARED,
     [(at) => !isOnCompressor(at), 'only for the compressor and what is fitted to it'],
     [
       ({ unit }) => unit.compressor?.type !== 'semi-hermetic' && unit.compressor?.type !== undefined,
       'a hermetic has no service valves of its own',
-    ],
-    [
-      ({ contamination }) => contamination.contents.acid !== 'none',
-      'acid: every section is swept and evacuated',
     ],
   ],
 }

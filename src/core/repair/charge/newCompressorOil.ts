@@ -17,8 +17,8 @@ type Input = { readonly repair: Repair; readonly size: Pick<CircuitSize, 'oil' |
 /** [memory] handbook 09: what a circuit may hold beyond its plate before it is poured off a new compressor. */
 const OVER_NEW = 1.1
 
-/** What came out of the old compressor and left with its parts, m3. */
-function goneOf({ size, repair }: Input): Known<number> {
+/** Oil that came out and left with parts, m3: as measured, or what is likely to come out. */
+export function oilGone({ size, repair }: Input): Known<number> {
   const out = oilOutOf(repair, size.oil.value)
   const lost = oilLostOf(repair)
   return out === undefined
@@ -43,7 +43,7 @@ export function newFill(input: Input): {
   readonly newCompressor: NewCompressorOil
 } {
   const plate = input.size.oilVolume
-  const gone = goneOf(input)
+  const gone = oilGone(input)
   const left = computed(Math.max(plate.value - gone.value, 0), plate, gone)
   const ships = shippedOf(input)
   const together = computed(ships.value + left.value, ships, left)

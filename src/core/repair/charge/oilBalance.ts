@@ -1,10 +1,10 @@
-import { basisOf, computed, type Known, known } from '../../base/known/known'
+import { basisOf, computed, type Known } from '../../base/known/known'
 import { toSI } from '../../base/units/convert'
-import { newFill, type NewCompressorOil } from './newCompressorOil'
+import { newFill, type NewCompressorOil, oilGone } from './newCompressorOil'
 import type { OilBalance, OilInput } from './oilFigures'
 import { changesForShare, CONVERSION_SHARE, oilFor } from './conversionOil'
 import { oilSays } from './oilSays'
-import { DRAINED, DRAINED_GUESS, oilLostOf, oilOutOf } from '../cleanup/drained'
+import { oilLostOf, oilOutOf } from '../cleanup/drained'
 
 /** [memory] a quart can, m3. */
 const CAN = 0.000946
@@ -13,21 +13,13 @@ export const strokesFor = (volume: number, stroke: number): number | undefined =
   stroke > 0 ? Math.ceil(volume / stroke - 1e-9) : undefined
 
 /** Oil that goes in, m3: what came out and what was lost, or what is likely to come out until it is measured. */
-function refillOf({
-  size,
-  repair,
-  changes,
-  changesBasis,
-  isConversion,
-  refrigerant,
-}: OilInput): Known<number> {
-  const out = oilOutOf(repair, size.oil.value)
-  const lost = oilLostOf(repair)
-  if (out !== undefined) return known(out + lost, 'measured', 'the oil that came out')
-  const isDrained = changes > 0 || (isConversion && oilFor(refrigerant, size.oil.value) !== size.oil.value)
-  return isDrained
-    ? computed(size.oilVolume.value * DRAINED.likely + lost, size.oilVolume, DRAINED_GUESS)
-    : computed(lost, changesBasis)
+function refillOf(input: OilInput): Known<number> {
+  const { size, repair, changes, changesBasis, isConversion, refrigerant } = input
+  const old = size.oil.value
+  const isDrained = changes > 0 || (isConversion && oilFor(refrigerant, old) !== old)
+  return isDrained || oilOutOf(repair, old) !== undefined
+    ? oilGone(input)
+    : computed(oilLostOf(repair), changesBasis)
 }
 
 /** Oil of a job that leaves the compressor where it is. */
@@ -74,6 +66,7 @@ export function oilBalance(input: OilInput): OilBalance {
     newShare: newShareOf(refill, left, newCompressor),
     conversionChanges,
     laterChanges,
+    laterCans: Math.ceil((laterChanges * oilGone(input).value) / CAN - 1e-9),
     newCompressor,
   }
   return { ...facts, reasons: oilSays({ ...input, ...facts }) }

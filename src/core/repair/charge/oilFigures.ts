@@ -35,6 +35,8 @@ export type OilBalance = {
   readonly conversionChanges: number
   /** changes after it has run, on later visits */
   readonly laterChanges: number
+  /** cans of a quart for those */
+  readonly laterCans: number
   /** the oil of a new compressor against what stayed in the circuit; undefined where none goes in */
   readonly newCompressor: NewCompressorOil | undefined
   readonly reasons: readonly string[]

@@ -1,9 +1,8 @@
 import type { Policy } from '../../record/policy/policy'
 import { type Contamination, isWet } from './contamination'
 import type { CleanupRecord } from './record'
-import { suggestionsOf } from './suggests'
 import type { WaterWork } from './water'
-import { isWaterSeen } from './waterLedgerWord'
+import { isWaterFree, isWaterSeen } from './waterLedgerWord'
 
 /** What is done against water, and why: by caution, as the class asks, or by the grams of the ledger. */
 export type Effort = {
@@ -38,36 +37,26 @@ export const isWarmWork = ({ hours }: WaterWork): boolean => hours >= WET_HOURS
 export const isTripleWork = (work: WaterWork): boolean =>
   !isWarmWork(work) && work.sweeps >= TRIPLE_WORK.sweeps
 
-/** Free water, or ice that is the fault: its amount is open, and what the class asks for stays (handbook 06). */
-const isFree = ({ observations: { waterFound, moistureIndicator }, faults }: CleanupRecord): boolean =>
-  waterFound === 'drops' ||
-  waterFound === 'runs-out' ||
-  moistureIndicator === 'unreadable' ||
-  suggestionsOf(faults).some(({ contents }) => contents.wet)
-
-const WATER_STAYS = 'Free water was there: its amount is open, and what the class asks for stays.'
-const BY_CAUTION =
-  'Water was seen: an oil change, three sweeps and four hours of warm vacuum by caution, whatever its ledger says.'
-const LEFT_OUT =
-  'Left out by choice: oil change and warm vacuum that a wet class asks for. The doubt: water was seen, and its ledger is an estimate.'
-const BY_LEDGER =
-  'By its ledger alone: what its grams ask for is done. A wet class would ask for an oil change and warm vacuum too.'
-const CHOSEN_CAUTION = 'By choice what a wet class asks for, although its grams ask for less.'
+const FREE = 'Free water was there: its amount is open, and what a wet class asks for stays.'
+/** What is said where there is a choice: by what was seen, and what was taken. */
+const SAYS = {
+  seen: {
+    caution: 'Water was seen: what a wet class asks for is done by caution, whatever its ledger says.',
+    ledger: 'By choice only what its grams ask for. The doubt: water was seen, and a ledger is an estimate.',
+  },
+  ledger: {
+    caution: 'By choice what a wet class asks for, although its grams ask for less.',
+    ledger: 'Water is known by its ledger alone: what its grams ask for is done, nothing more by caution.',
+  },
+} as const
 
 /** Whether water is met by caution or by grams: what was seen goes before every ledger, a choice between the two is the technician's. */
 export function effortOf(record: CleanupRecord, contamination: Contamination): Effort {
-  const chosen = record.repair.waterWork
   if (!isWet(contamination)) return { by: 'ledger', isChoice: false, isFree: false, sentence: undefined }
-  if (isFree(record)) return { by: 'caution', isChoice: false, isFree: true, sentence: WATER_STAYS }
-  const by = chosen ?? (isWaterSeen(record) ? 'caution' : 'ledger')
-  const sentence = isWaterSeen(record)
-    ? by === 'caution'
-      ? BY_CAUTION
-      : LEFT_OUT
-    : by === 'caution'
-      ? CHOSEN_CAUTION
-      : BY_LEDGER
-  return { by, isChoice: true, isFree: false, sentence }
+  if (isWaterFree(record)) return { by: 'caution', isChoice: false, isFree: true, sentence: FREE }
+  const isSeen = isWaterSeen(record)
+  const by = record.repair.waterWork ?? (isSeen ? 'caution' : 'ledger')
+  return { by, isChoice: true, isFree: false, sentence: SAYS[isSeen ? 'seen' : 'ledger'][by] }
 }
 
 /**
@@ -80,15 +69,11 @@ export function worksFor(
   policy: Policy,
   isRepeated: boolean,
 ): readonly WaterWork[] {
-  const wet = WET_WORK.filter(({ oilChanges }) => isRepeated || oilChanges <= 1)
-  const more: readonly WaterWork[] = isRepeated
-    ? []
-    : [
-        { oilChanges: 1, sweeps: 5, hours: 8 },
-        { oilChanges: 1, sweeps: 6, hours: 24 },
-      ]
-  if (isWet(contamination) && by === 'caution') return [...wet, ...more]
+  const wet = WET_WORK.map((work) =>
+    isRepeated ? work : { ...work, oilChanges: Math.min(work.oilChanges, 1) },
+  )
+  if (isWet(contamination) && by === 'caution') return wet
   const isTriple = contamination.triple || policy.evacuation === 'always-triple'
   const least = isTriple ? TRIPLE_WORK : CLEAN_WORK
-  return isWet(contamination) ? [least, ...wet, ...more] : [least]
+  return isWet(contamination) ? [least, ...wet] : [least]
 }

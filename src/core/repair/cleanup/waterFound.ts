@@ -56,12 +56,17 @@ const BY_INDICATOR = {
   wet: (oil: OilRow) => partOf({ low: oil.moist, likely: oil.wet, high: 3 * oil.wet }, oil),
 } as const
 
-function freeOf({ observations }: CleanupRecord): Range | undefined {
-  const { waterFound, openConditions, hoursOpenToAir = 0, moistureIndicator } = observations
+/** Water that was seen standing in the circuit; a washed-out indicator is one (handbook 13). */
+export const isWaterStanding = ({
+  observations: { waterFound, moistureIndicator },
+}: CleanupRecord): boolean =>
+  waterFound === 'drops' || waterFound === 'runs-out' || moistureIndicator === 'unreadable'
+
+function freeOf(record: CleanupRecord): Range | undefined {
+  const { waterFound, openConditions, hoursOpenToAir = 0 } = record.observations
   if (waterFound === 'runs-out') return RUNS_OUT
   if (openConditions === 'rain' && hoursOpenToAir >= 1) return IN_RAIN
-  if (waterFound === 'drops' || moistureIndicator === 'unreadable') return DROPS
-  return undefined
+  return isWaterStanding(record) ? DROPS : undefined
 }
 
 /** Share of saturation of the oil as it was before any opening that is told. */

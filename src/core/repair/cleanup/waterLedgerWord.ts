@@ -5,13 +5,19 @@ import type { Exposure } from './exposure'
 import { OIL_ROWS } from './oils'
 import type { CleanupRecord } from './record'
 import { suggestionsOf } from './suggests'
-import { waterAsFound } from './waterFound'
+import { isWaterStanding, waterAsFound } from './waterFound'
 import { waterSigns } from './waterEvidence'
+
+/** Ice is the fault. */
+const isIce = ({ faults }: CleanupRecord): boolean =>
+  suggestionsOf(faults).some(({ contents }) => contents.wet)
+
+/** Water stands in the circuit, or ice is the fault: its amount is open whatever a ledger says (handbook 06). */
+export const isWaterFree = (record: CleanupRecord): boolean => isWaterStanding(record) || isIce(record)
 
 /** Whether water was seen, or ice is the fault: that outranks every ledger (handbook 06). */
 export const isWaterSeen = (record: CleanupRecord): boolean =>
-  waterSigns(record).some(({ wet }) => wet) ||
-  suggestionsOf(record.faults).some(({ contents }) => contents.wet)
+  waterSigns(record).some(({ wet }) => wet) || isIce(record)
 
 /** Whether the oil of an opened circuit holds more water than it may. @throws OrzoError not-loaded */
 export const isWetByLedger = (record: CleanupRecord, size: CircuitSize, exposure: Exposure): boolean =>

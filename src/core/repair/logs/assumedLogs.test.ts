@@ -1,35 +1,15 @@
 import { silentJob, somePlaces, VERDICTS, withFigure } from '../../../../tools/run/silentPlates'
+import { typedLog } from '../../../../tools/run/typedLog'
 import { runs } from '../../../../tools/run/propertyRuns'
 import { fromPascals } from '../../base/units/convert'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { KnownJob } from '../../record/job/job'
-import type { LogMark } from '../../record/records/log'
 import type { LogPurpose } from '../../record/readings/logPurposes'
 import { planOf } from '../plan/basis'
 import type { Plan } from '../plan/plan'
 import { LOG_KINDS } from './kinds'
 import type { WorkLog } from './series'
 import type { Told } from './told'
-
-type Columns = readonly (readonly number[])[]
-const logOf = (
-  purpose: LogPurpose,
-  time: readonly number[],
-  columns: Columns,
-  marks: LogMark[],
-): WorkLog => ({
-  head: {
-    channels: LOG_KINDS[purpose].channels.map(([key, unit]) => ({ key, unit })),
-    startedAt: '2026-11-27T08:00:00Z',
-    marks,
-  },
-  samples: {
-    time: Float64Array.from(time),
-    values: LOG_KINDS[purpose].channels.map(([, unit], i) =>
-      Float64Array.from(columns[i] ?? time.map(() => (unit === 'F' ? 75 : NaN))),
-    ),
-  },
-})
 
 /** Logs as they are typed on a job whose plate is silent. */
 function logsOf(plan: Plan): readonly (readonly [LogPurpose, WorkLog])[] {
@@ -38,7 +18,7 @@ function logsOf(plan: Plan): readonly (readonly [LogPurpose, WorkLog])[] {
   return [
     [
       'recovery',
-      logOf(
+      typedLog(
         'recovery',
         [0, 300, 620],
         [
@@ -48,18 +28,23 @@ function logsOf(plan: Plan): readonly (readonly [LogPurpose, WorkLog])[] {
         [{ seconds: 300, what: 'stop' }],
       ),
     ],
-    ['weigh-in', logOf('weigh-in', [0, 600], [[30, 18]], [{ seconds: 600, what: 'valve-shut' }])],
+    ['weigh-in', typedLog('weigh-in', [0, 600], [[30, 18]], [{ seconds: 600, what: 'valve-shut' }])],
     [
       'pressure-test',
-      logOf('pressure-test', [0, 1000, 1900], [[test, test, test]], [{ seconds: 0, what: 'hold' }]),
+      typedLog('pressure-test', [0, 1000, 1900], [[test, test, test]], [{ seconds: 0, what: 'hold' }]),
     ],
     [
       'pressure-test',
-      logOf('pressure-test', [0, 1000, 1900], [[test, test - 6, test - 12]], [{ seconds: 0, what: 'hold' }]),
+      typedLog(
+        'pressure-test',
+        [0, 1000, 1900],
+        [[test, test - 6, test - 12]],
+        [{ seconds: 0, what: 'hold' }],
+      ),
     ],
     [
       'decay',
-      logOf(
+      typedLog(
         'decay',
         Array.from({ length: 16 }, (_m, i) => i * 60),
         [Array.from({ length: 16 }, (_m, i) => 300 + 60 * i)],

@@ -1,3 +1,4 @@
+import { typedLog } from '../../../../tools/run/typedLog'
 import { recorded } from '../../../../tools/run/recorded'
 import { seededRandom } from '../../base/numeric/random'
 import { judgeJson } from '../../door/judgeJson'
@@ -292,19 +293,14 @@ const UNITS: Readonly<Record<string, UnitPlate>> = {
   silent: { kind: 'walk-in-freezer', refrigerant: 'R-404A', metering: 'txv' },
 }
 
-const logOf = ({ purpose, time, columns, marks = [] }: Shape, looks: number): WorkLog => ({
-  head: {
-    channels: LOG_KINDS[purpose].channels.map(([key, unit]) => ({ key, unit })),
-    startedAt: '2026-11-27T08:00:00Z',
-    marks: marks.filter(({ seconds }) => seconds <= time[looks - 1]!),
-  },
-  samples: {
-    time: Float64Array.from(time.slice(0, looks)),
-    values: LOG_KINDS[purpose].channels.map((_channel, i) =>
-      Float64Array.from(time.slice(0, looks).map((_s, at) => columns[i]?.[at] ?? NaN)),
-    ),
-  },
-})
+/** The log as it stood after so many looks. */
+const logOf = ({ purpose, time, columns, marks = [] }: Shape, looks: number): WorkLog =>
+  typedLog(
+    purpose,
+    time.slice(0, looks),
+    columns,
+    marks.filter(({ seconds }) => seconds <= time[looks - 1]!),
+  )
 
 test.each(Object.keys(UNITS))('%s: every judge, at every look of every log', (name) => {
   const unit = UNITS[name]!

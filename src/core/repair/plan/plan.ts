@@ -369,7 +369,12 @@ function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {
       bothSides: tasks.every(({ id, sides }) => !VACUUMS.includes(id) || sides === 2),
       test,
     }),
-    returns: opens ? returnVisits(dryers, heldWork({ unit: job.unit }), facts) : [],
+    returns: opens
+      ? returnVisits(dryers, heldWork({ unit: job.unit }), facts, {
+          changes: figured.oil.laterChanges,
+          basis: figured.oil.changesBasis,
+        })
+      : [],
   }
 }
 

@@ -1,6 +1,7 @@
 import { type Basis, basisOf } from '../../base/known/known'
 import type { CoreChange } from '../cleanup/dryerPlacing'
 import type { DryerChoice } from '../cleanup/dryers'
+import { oilTask } from './work'
 import { planTasks, type PlanTask, type TaskFacts } from './planTasks'
 import type { TaskId } from './tasks/tasks'
 
@@ -33,19 +34,28 @@ const ROUND: readonly TaskId[] = [
 
 type Changing = Pick<DryerChoice, 'place' | 'basis'> & { readonly changes: readonly CoreChange[] }
 
+/** Changes of the oil that wait until it has run: one a visit (handbook 09). */
+type OilLater = { readonly changes: number; readonly basis: Basis }
+/** [practice] handbook 06: about a day of running mixes what lay in the circuit. h */
+const OIL_AFTER = 24
+const OIL_SENTENCE = 'oil changed, where its test still asks for it: now it has run'
+
 /**
- * The visits on which cores are looked at and changed.
+ * The visits on which cores are looked at and changed, and oil that could not be changed before it ran.
  * @param held tasks that every opening of this unit has: valves held open, water drained
  */
 export function returnVisits(
   dryers: readonly Changing[],
   held: readonly TaskId[],
   facts: TaskFacts,
+  oil: OilLater,
 ): ReturnVisit[] {
-  const hours = [...new Set(dryers.flatMap(({ changes }) => changes.map((each) => each.hours)))].sort(
+  const cores = dryers.flatMap(({ changes }) => changes.map((each) => each.hours))
+  const hours = [...new Set(cores.length > 0 || oil.changes === 0 ? cores : [OIL_AFTER])].sort(
     (a, b) => a - b,
   )
-  return hours.map((at): ReturnVisit => {
+  return hours.map((at, visit): ReturnVisit => {
+    const isOilDue = visit < oil.changes
     const due = dryers.filter(({ changes }) => changes.some((each) => each.hours === at))
     const sentences = due.flatMap(({ changes }) =>
       changes.filter((each) => each.hours === at).map((each) => each.sentence),
@@ -55,11 +65,12 @@ export function returnVisits(
       ...held,
       facts.burns ? 'sweepFlammable' : 'sweep',
       ...(due.some(({ place }) => place === 'suction') ? (['fitSuctionDryer', 'testOil'] as const) : []),
+      ...(isOilDue ? [oilTask(facts.unit)] : []),
     ]
     return {
       hours: at,
-      basis: basisOf(...due.map(({ basis }) => basis)),
-      sentence: sentences.join('; '),
+      basis: basisOf(...due.map(({ basis }) => basis), isOilDue ? oil.basis : undefined),
+      sentence: [...sentences, ...(isOilDue ? [OIL_SENTENCE] : [])].join('; '),
       tasks: planTasks(ids, {
         ...facts,
         isPart: false,

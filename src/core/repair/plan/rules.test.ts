@@ -2,6 +2,7 @@ import { runs } from '../../../../tools/run/propertyRuns'
 import { vetoChange } from '../../diagnosis/vetoes/effects'
 import { seededRandom } from '../../base/numeric/random'
 import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
+import { hasOilPorts } from '../cleanup/oils'
 import { hasWaterCoil } from '../../record/equipment/kinds'
 import { COMPRESSOR_TYPES, METERINGS, UNIT_KINDS, type UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
@@ -150,15 +151,20 @@ function offences(plan: Plan, holding: readonly VetoId[], order: readonly TaskId
 }
 
 /** Read from the plan itself, beside its rules: what a plan must not say together. */
-function said(plan: Plan, at: (id: TaskId) => number) {
+function said(plan: Plan, unit: UnitPlate, at: (id: TaskId) => number) {
   const { oil, contamination, refrigerantPath: path, access, recovery, isPart, charge } = plan
   const isSwapped = at('swapCompressor') >= 0 || at('swapCondensingUnit') >= 0
   // a new compressor: nothing drained from it, its oil the first change
   if (isSwapped) expect([at('changeOil'), at('tipCompressor'), oil.changes]).toEqual([-1, -1, 0])
   if (at('changeOil') >= 0 || at('tipCompressor') >= 0) expect(oil.changes).toBeGreaterThan(0)
   // no test of oil where none comes out
-  if (at('testOil') >= 0)
-    expect(isSwapped || oil.changes > 0 || plan.tasks.length === 0 || at('testDrop') < 0).toBe(true)
+  if (at('testOil') >= 0) expect(isSwapped || oil.changes > 0 || hasOilPorts(unit)).toBe(true)
+  // what waits until it has run has its visit and its oil
+  const later = plan.returns.flatMap(({ tasks }) =>
+    tasks.filter(({ id }) => id === 'changeOil' || id === 'tipCompressor'),
+  )
+  expect(later.length > 0).toBe(oil.laterChanges > 0)
+  expect(plan.parts.some(({ id }) => id === 'part:oil-return')).toBe(oil.laterChanges > 0)
   // another refrigerant: what came out never goes back, and is not finished by weight only
   if (path.goesIn !== path.holds) {
     expect(path.recovered).not.toBe('reuse-in-same-equipment')
@@ -208,7 +214,7 @@ describe('rules hold in every plan: faults x classes x kinds x ways', () => {
           // one of them, and one only: vapour that is left is recovered, nothing is proven in its place
           expect(emptied.filter((each) => each >= 0)).toHaveLength(1)
           expect(at('sweep') >= 0 ? at('sweep') : at('sweepFlammable')).toBeGreaterThan(Math.max(...emptied))
-          said(plan, at)
+          said(plan, drawn.job.unit, at)
           for (const flame of flames)
             expect(tasks.indexOf(flame)).toBeGreaterThan(Math.max(at('sweep'), at('sweepFlammable')))
           expect(at('partsIn')).toBeGreaterThan(Math.max(at('swapLiquidDryer'), at('dryerFirst')))

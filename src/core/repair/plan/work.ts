@@ -62,6 +62,9 @@ function vacuumTask({ cleanup: { water }, isPart }: WorkFacts): TaskId {
 const hasIndicator = ({ unit, observations }: WorkFacts) =>
   unit.moistureIndicator ?? observations.moistureIndicator !== undefined
 
+/** How oil is changed on a unit: through its ports, or by tipping its compressor. */
+export const oilTask = (unit: UnitPlate): TaskId => (hasOilPorts(unit) ? 'changeOil' : 'tipCompressor')
+
 /** What is done with the oil; nothing is drained from a new compressor (handbook 09, 10). */
 function oilWork({ unit, cleanup, oil, repairs }: WorkFacts): TaskId[] {
   const { contamination } = cleanup
@@ -69,7 +72,7 @@ function oilWork({ unit, cleanup, oil, repairs }: WorkFacts): TaskId[] {
   const isChanged = oil.changes > 0 && !isSwapped
   const comesOut = isSwapped || isChanged || hasOilPorts(unit)
   return [
-    ...(isChanged ? [hasOilPorts(unit) ? ('changeOil' as const) : ('tipCompressor' as const)] : []),
+    ...(isChanged ? [oilTask(unit)] : []),
     ...(oil.goesIn === oil.kind.value ? [] : (['blowOldOil'] as const)),
     ...(contamination.oilTested || contamination.known
       ? []

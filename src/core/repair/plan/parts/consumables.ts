@@ -117,19 +117,33 @@ function recoveryParts({ recovery, isEmpty }: ConsumableFacts): Consumable[] {
   ]
 }
 
+const cansText = (cans: number) => `${cans} can${cans === 1 ? '' : 's'} of a quart, unopened`
+
 function oilParts({ oil }: ConsumableFacts): Consumable[] {
-  if (oil.bring <= 0) return []
+  const { goesIn, bring, cans, changes, laterChanges, laterCans, bringBasis, changesBasis, left } = oil
   return [
-    {
-      name: 'oil',
-      label: `${oil.goesIn} oil, ${oil.cans} can${oil.cans === 1 ? '' : 's'} of a quart, unopened`,
-      why:
-        oil.changes > 0
-          ? `${oil.changes} oil change${oil.changes > 1 ? 's' : ''}`
-          : 'what came out goes back',
-      quantity: `${oil.cans}`,
-      basis: oil.bringBasis,
-    },
+    ...(bring > 0
+      ? [
+          {
+            name: 'oil',
+            label: `${goesIn} oil, ${cansText(cans)}`,
+            why: changes > 0 ? `${changes} oil change${changes > 1 ? 's' : ''}` : 'what came out goes back',
+            quantity: `${cans}`,
+            basis: bringBasis,
+          },
+        ]
+      : []),
+    ...(laterChanges > 0
+      ? [
+          {
+            name: 'oil-return',
+            label: `${goesIn} oil for the return visit, ${cansText(laterCans)}`,
+            why: `${laterChanges} change${laterChanges > 1 ? 's' : ''} after it has run`,
+            quantity: `${laterCans}`,
+            basis: basisOf(changesBasis, left),
+          },
+        ]
+      : []),
   ]
 }
 
