@@ -1,7 +1,7 @@
 // How near to the optimum the time plan comes, and how long it takes: npm run -s bench:schedule
 import { viewOf } from '@/core/record/job/rounds'
 import { readFileSync } from 'node:fs'
-import { planDay } from '@/core/repair/day/planDay'
+import { planWork } from '@/core/repair/day/workDay'
 import { planOf } from '@/core/repair/plan/basis'
 import { loadRefrigerants } from '@/core/physics/refrigerants/tables'
 import { REFRIGERANT_NAMES } from '@/core/physics/refrigerants/catalogue'
@@ -52,9 +52,9 @@ if (!read.ok) throw new Error('the example does not read')
 const job = viewOf(read.job) as KnownJob
 const plan = planOf(job, decidedFaults(job))
 const moved = { ...plan, day: { ...plan.day, notBefore: { gainAccess: '2026-11-27T09:40' } } }
-planDay(plan)
-const whole = timed(() => planDay(plan))
-const again = Array.from({ length: 15 }, () => timed(() => planDay(moved, AT_ONCE)).ms)
+planWork(plan)
+const whole = timed(() => planWork(plan))
+const again = Array.from({ length: 15 }, () => timed(() => planWork(moved, AT_ONCE)).ms)
 console.log(
   `a burnout with ${plan.tasks.length} tasks, with half and nine in ten: ${whole.ms.toFixed(0)} ms; planned anew after a drag: median ${middle(again).toFixed(0)} ms, longest ${Math.max(...again).toFixed(0)} ms`,
 )
@@ -73,7 +73,7 @@ for (const [name, file, span] of SPANS) {
   const reading = readJobText(readFileSync(`examples/plans/${file}.json`, 'utf8'))
   if (!reading.ok) throw new Error(`${file} does not read`)
   const typical = viewOf(reading.job) as KnownJob
-  const day = planDay({ ...planOf(typical, decidedFaults(typical)), day: { crew: 1 } })
+  const day = planWork({ ...planOf(typical, decidedFaults(typical)), day: { crew: 1 } })
   console.log(
     `${name}: half ${hours(day.p50)} h, nine in ten ${hours(day.p90)} h, bars ${hours(day.finish)} h; handbook ${span} h`,
   )

@@ -5,12 +5,14 @@ import { planJson } from './planJson'
 
 /** The search for a day takes most of the time: one that its tasks settle stands in its place. */
 jest.mock('../repair/day/planDay', () => ({
+  dayQuestionOf: (plan: object) => plan,
   planDay: ({ tasks }: { tasks: readonly { id: string; handsOn: readonly number[] }[] }) => ({
     people: 1,
     calendar: { isDated: false, origin: 0 },
     handsOn: tasks.reduce((sum, { handsOn }) => sum + (handsOn[1] ?? 0), 0),
     unattended: 0,
     visits: [],
+    later: [],
     rows: [],
   }),
 }))

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { wallText } from '../base/units/wall'
 import type { KnownJob } from '../record/job/job'
 import { readJobText } from '../record/job/readJob'
-import { type DayPlan, planDay } from '../repair/day/planDay'
+import { type DayPlan, dayQuestionOf, planDay } from '../repair/day/planDay'
 import type { Plan } from '../repair/plan/plan'
 import { planOf } from '../repair/plan/basis'
 import { decidedFaults } from '../answer/repairedFaults'
@@ -41,7 +41,7 @@ function taskLines({ tasks }: Plan, day: DayPlan): string[] {
 
 function digest(job: KnownJob): string {
   const plan = planOf(job, decidedFaults(job))
-  const day = planDay(plan)
+  const day = planDay(dayQuestionOf(plan))
   const at = (minute: number | undefined) =>
     minute === undefined ? 'never' : wallText(day.calendar.origin + minute)
   const parts = plan.parts.map(({ id, label, quantity, match, hold }) => {

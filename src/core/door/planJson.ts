@@ -7,7 +7,7 @@ import { DRAINED_GUESS } from '../repair/cleanup/drained'
 import type { JudgedDryer } from '../repair/cleanup/dryers'
 import type { WaterLine } from '../repair/cleanup/water'
 import { wallText } from '../base/units/wall'
-import { type DayPlan, planDay } from '../repair/day/planDay'
+import { type DayPlan, dayQuestionOf, planDay } from '../repair/day/planDay'
 import type { Plan, PlannedDryer } from '../repair/plan/plan'
 
 const rounded = (value: number, digits: number) => Number(value.toFixed(digits))
@@ -277,14 +277,25 @@ function scheduleJson(day: DayPlan, tasks: Plan['tasks']) {
     running: day.running ? { likely: at(day.running.likely), p90: at(day.running.p90) } : null,
     open: day.open ? { from: at(day.open.from), to: at(day.open.to) } : null,
     visits: day.visits.map(({ from, to, tasks }) => ({ from: at(from), to: at(to), tasks })),
+    later: day.later.map(({ hours, sentence, from, likely, p90, handsOn, tasks: own }) => ({
+      hours,
+      sentence,
+      from: at(from),
+      likelyFinish: at(likely),
+      safeFinish: at(p90),
+      handsOnMinutes: handsOn,
+      tasks: own,
+    })),
     deadline: day.deadline ? { ...day.deadline, at: at(day.deadline.at) } : null,
     problem: day.problem ?? null,
-    rows: day.rows.map(({ id, start, handsOff, end, person }) => ({
+    rows: day.rows.map(({ id, start, handsOff, end, person, helper, helpWanted }) => ({
       id,
       start: at(start),
       handsOff: at(handsOff),
       end: at(end),
       person: person + 1,
+      ...(helper ? { helper: { person: helper.person + 1, until: at(helper.until) } } : {}),
+      ...(helpWanted ? { helpWanted: { from: at(helpWanted.from), to: at(helpWanted.to) } } : {}),
     })),
   }
 }
@@ -334,7 +345,7 @@ export function planJson(plan: Plan): Record<string, unknown> {
       ...(overWhen ? { gate: overWhen } : {}),
     })),
     rules: plan.rules,
-    schedule: scheduleJson(planDay(plan), plan.tasks),
+    schedule: scheduleJson(planDay(dayQuestionOf(plan)), plan.tasks),
     returns: plan.returns.map(({ hours, sentence, tasks, basis }) => ({
       hours,
       sentence,

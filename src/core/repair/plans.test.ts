@@ -13,7 +13,7 @@ import {
   VALVE_JOINTS,
 } from '../record/records/repair'
 import type { VetoId } from '../safety/vetoes'
-import { planDay } from './day/planDay'
+import { planWork } from './day/workDay'
 import { planOf } from './plan/basis'
 
 /**
@@ -177,7 +177,7 @@ test('the plans of two dozen drawn jobs are the ones on record', () => {
     const { job, fault, holding } = drawn(seed)
     const plan = planOf(job, [fault], { holding })
     const json = planJson(plan) as Record<string, unknown>
-    const day = planDay(plan)
+    const day = planWork(plan)
     return [
       `# ${seed} ${fault} on ${job.unit.kind}, ${job.unit.refrigerant}`,
       ...PARTS.map((part) => `${part} ${told(strip(json[part]))}`),

@@ -10,7 +10,8 @@ import { pinTask, setDay } from '@/core/record/edits/dayEdits'
 import { tick } from '@/core/record/edits/listEdits'
 import { summaryOf } from '@/core/record/job/summary'
 import { taskKey } from '@/core/record/records/tick'
-import type { DayPlan, DayRow } from '@/core/repair/day/planDay'
+import type { DayPlan } from '@/core/repair/day/planDay'
+import type { DayRow } from '@/core/repair/day/workDay'
 import type { Plan, PlanTask } from '@/core/repair/plan/plan'
 import { isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { IS_WIDE } from '@/ui/theme/theme'
@@ -18,6 +19,7 @@ import { momentAt, numbersOf, timeAt } from '@/ui/timeplan/layout'
 import { TimePlan } from '@/ui/timeplan/TimePlan'
 import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
+import { laterText } from '../shared/dayText'
 import { titleOf } from '../shared/jobText'
 import { durationText } from '@/core/base/units/wall'
 import type { StageProps } from '../shared/stageProps'
@@ -44,6 +46,9 @@ function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined;
           <Box component="b" sx={{ color: 'text.primary' }}>
             {day.visits.length === 1 ? timeAt(day, row.start) : momentAt(day, row.start)}
             {day.people > 1 && ` · person ${row.person + 1}`}
+            {row.helper &&
+              `, helped by person ${row.helper.person + 1} until ${timeAt(day, row.helper.until)}`}
+            {row.helpWanted && ` · second person wanted until ${timeAt(day, row.helpWanted.to)}`}
             {' · '}
           </Box>
         )}
@@ -109,8 +114,19 @@ function Drawn({ job, change, plan, day, chosen, onChoose }: DrawnProps) {
   )
 }
 
+/** When a later visit is, in the hours of the site. */
+function LaterTime({ day, hours }: { day: DayPlan | undefined; hours: number }) {
+  const visit = day?.later.find((each) => each.hours === hours)
+  if (!day || !visit) return null
+  return (
+    <Typography sx={{ fontVariantNumeric: 'tabular-nums' }}>
+      {laterText(day, visit)}; {durationText(visit.handsOn)} hands-on.
+    </Typography>
+  )
+}
+
 /** The later visits that open the circuit again. */
-function Returns({ plan }: Pick<Props, 'plan'>) {
+function Returns({ plan, day }: Pick<Props, 'plan'> & { day: DayPlan | undefined }) {
   if (plan.returns.length === 0) return null
   return (
     <More label={`Later visits that open it again: ${plan.returns.length}`}>
@@ -119,6 +135,7 @@ function Returns({ plan }: Pick<Props, 'plan'>) {
           <Typography sx={{ fontWeight: 650 }}>
             {hours} h after the first start: {sentence}
           </Typography>
+          <LaterTime day={day} hours={hours} />
           <Typography sx={{ fontSize: '0.95rem' }}>
             An opening of its own: {tasks.map(({ id }) => labelOf(id).toLowerCase()).join(', ')}.
           </Typography>
@@ -196,12 +213,12 @@ export function DayView({ job, change, plan }: Props) {
           opened={chosen && taskKey(chosen)}
         />
       </section>
-      <Returns plan={plan} />
+      <Returns plan={plan} day={day} />
       <EarlierTimes job={job} change={change} labelOf={labelOf} />
       <Rules plan={plan} />
       {day && (
         <Box>
-          <OfficeTime title={titleOf(summaryOf(job))} place={job.unit.site?.name} day={day} plan={plan} />
+          <OfficeTime title={titleOf(summaryOf(job))} place={job.unit.site?.name} day={day} />
         </Box>
       )}
     </Box>

@@ -7,14 +7,13 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import { useId, useState } from 'react'
 import type { DayPlan } from '@/core/repair/day/planDay'
-import type { Plan } from '@/core/repair/plan/plan'
 import { saveBlob } from '@/ui/saveBlob'
 import { officeText } from '../shared/dayText'
 
-type Props = { title: string; place: string | undefined; day: DayPlan; plan: Plan }
+type Props = { title: string; place: string | undefined; day: DayPlan }
 
 /** The time for the office: to copy, to send, or as a file for its calendar. */
-export function OfficeTime({ title, place, day, plan }: Props) {
+export function OfficeTime({ title, place, day }: Props) {
   const [open, setOpen] = useState(false)
   const [state, setState] = useState('')
   const heading = useId()
@@ -31,7 +30,7 @@ export function OfficeTime({ title, place, day, plan }: Props) {
     })
   const save = async () => {
     const { calendarFile } = await import('@/core/repair/day/calendarFile')
-    const made = calendarFile({ title, place, day, returns: plan.returns })
+    const made = calendarFile({ title, place, day })
     if (made.ok) saveBlob(new Blob([made.text], { type: 'text/calendar' }), 'orzo-day.ics')
     else setState(made.reason)
   }

@@ -196,7 +196,7 @@ function StripView({
             {lane.name}
           </text>
           {lane.bars.map((bar) => {
-            const isHands = lane.kind === 'person'
+            const isHands = lane.kind === 'person' && !bar.isHelp
             const label = `${bar.number}. ${labels.get(bar.id) ?? bar.id}, ${timeAt(day, bar.from)} to ${timeAt(day, bar.to)}${pinned.includes(bar.id) ? ', moved by hand' : ''}`
             return (
               <g

@@ -1,4 +1,5 @@
-import type { DayPlan, DayRow } from '@/core/repair/day/planDay'
+import type { DayPlan } from '@/core/repair/day/planDay'
+import type { DayRow } from '@/core/repair/day/workDay'
 import { dayText, momentAt, numbersOf, stripOf, timeAt } from './layout'
 import { wallMinutes } from '@/core/base/units/wall'
 
@@ -50,6 +51,7 @@ const day = (isDated = true): DayPlan => ({
   running: undefined,
   open: { from: 60, to: 110 },
   visits: [{ from: 0, to: 112, tasks: ROWS.map(({ id }) => id) }],
+  later: [],
   deadline: undefined,
   handsOn: 0,
   unattended: 0,
@@ -75,6 +77,19 @@ describe('the day as it is drawn', () => {
     expect(strip().lanes[4]!.bars).toEqual([
       expect.objectContaining({ id: 'fireWatch', from: 112, to: 142, isAlone: true }),
     ])
+  })
+  test('who helps stands in another lane; who must come has a lane of his own', () => {
+    const lift = row('swapCompressor', 110, 170, 170)
+    const lanesOf = (own: DayRow) => {
+      const rows = [...ROWS, own]
+      const visits = [{ from: 0, to: 170, tasks: rows.map(({ id }) => id) }]
+      return stripOf({ ...day(), rows, visits }, visits[0]!).lanes
+    }
+    const helped = lanesOf({ ...lift, helper: { person: 1, until: 125 } })
+    expect(helped[1]!.bars.at(-1)).toMatchObject({ id: 'swapCompressor', from: 110, to: 125, isHelp: true })
+    const alone = lanesOf({ ...lift, helpWanted: { from: 110, to: 125 } })
+    expect(alone[2]).toMatchObject({ name: 'second person', kind: 'machine' })
+    expect(alone[2]!.bars).toMatchObject([{ from: 110, to: 125 }])
   })
   test('numbers run in the order in which tasks begin', () => {
     expect([...numbersOf(ROWS)].map(([id, number]) => `${number} ${id}`)).toEqual([

@@ -1,5 +1,6 @@
 import { format } from 'date-fns'
-import type { DayPlan, DayRow, Visit } from '@/core/repair/day/planDay'
+import type { DayPlan } from '@/core/repair/day/planDay'
+import type { DayRow, Visit } from '@/core/repair/day/workDay'
 import type { Stretch } from '@/core/repair/schedule/model'
 import { clockOf, MINUTES_A_DAY, wallText } from '@/core/base/units/wall'
 
@@ -11,6 +12,8 @@ export type Bar = {
   readonly to: number
   /** nobody stands by: drawn hatched */
   readonly isAlone: boolean
+  /** somebody helps another: told with the bar of who does it */
+  readonly isHelp?: true
 }
 
 /** A person or a machine with what it does. */
@@ -66,6 +69,16 @@ function machineBars(row: DayRow, number: number): Bar[] {
   return [handBar(row, number), ...(row.end > row.handsOff ? [alone] : [])]
 }
 
+/** Who helps lifts from its start. */
+const helpBar = (row: DayRow, number: number, until: number): Bar => ({
+  ...handBar(row, number),
+  to: until,
+  isHelp: true,
+})
+
+/** Somebody who is not on site for the rest of the day. */
+const HELP_WANTED = 'second person'
+
 /** What runs by itself without one of the machines: a watch, a settling unit. */
 const BY_ITSELF = 'by itself'
 
@@ -74,8 +87,15 @@ function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, 
   const persons = Array.from({ length: people }, (_x, person): Lane => ({
     name: people === 1 ? 'hands' : `person ${person + 1}`,
     kind: 'person',
-    bars: rows.filter((row) => row.person === person).map((row) => handBar(row, numberOf(row))),
+    bars: rows.flatMap((row) => [
+      ...(row.person === person ? [handBar(row, numberOf(row))] : []),
+      ...(row.helper?.person === person ? [helpBar(row, numberOf(row), row.helper.until)] : []),
+    ]),
   }))
+  const wanted = rows.flatMap((row) =>
+    row.helpWanted ? [helpBar(row, numberOf(row), row.helpWanted.to)] : [],
+  )
+  const called: Lane[] = wanted.length > 0 ? [{ name: HELP_WANTED, kind: 'machine', bars: wanted }] : []
   const machines = [...new Set(rows.flatMap(({ machine }) => machine ?? []))].map((machine): Lane => ({
     name: machine,
     kind: 'machine',
@@ -87,7 +107,7 @@ function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, 
     kind: 'machine',
     bars: alone.flatMap((row) => machineBars(row, numberOf(row)).filter(({ isAlone }) => isAlone)),
   }
-  return [...persons, ...machines, ...(alone.length > 0 ? [rest] : [])]
+  return [...persons, ...called, ...machines, ...(alone.length > 0 ? [rest] : [])]
 }
 
 /** Tasks in the order in which they begin, from 1: the same numbers in drawing and list. */

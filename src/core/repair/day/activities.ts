@@ -19,6 +19,7 @@ export type DayTask = Pick<
   | 'refused'
   | 'from'
   | 'fails'
+  | 'second'
 >
 /** What of a task its time plan depends on. */
 export const dayTaskOf = ({
@@ -34,6 +35,7 @@ export const dayTaskOf = ({
   refused,
   from,
   fails,
+  second,
 }: PlanTask): DayTask => ({
   id,
   label,
@@ -47,6 +49,7 @@ export const dayTaskOf = ({
   ...(refused ? { refused } : {}),
   from,
   ...(fails ? { fails } : {}),
+  ...(second ? { second } : {}),
 })
 
 /** What of a part its time plan depends on. */
@@ -103,19 +106,24 @@ export function activitiesOf(
 } {
   const earliest = releases(tasks, parts, day, calendar)
   const done = tasks.filter(({ refused }) => !refused)
-  const activities = done.map(({ id, handsOn, unattended, machine, after, alongside, opens }): Activity => {
-    const notBefore = earliest.get(id)
-    return {
-      id,
-      handsOn: Math.max(1, Math.round(handsOn[1])),
-      unattended: unattended?.[1] ?? 0,
-      ...(machine ? { machine } : {}),
-      after: waitsFor(tasks, after),
-      ...(alongside.length > 0 ? { alongside: waitsFor(tasks, alongside) } : {}),
-      ...(notBefore === undefined ? {} : { notBefore }),
-      ...(opens ? { opening: 0 } : {}),
-    }
-  })
+  const isHelped = (day.crew ?? 1) > 1
+  const activities = done.map(
+    ({ id, handsOn, unattended, machine, after, alongside, opens, second }): Activity => {
+      const notBefore = earliest.get(id)
+      const hands = Math.max(1, Math.round(handsOn[1]))
+      return {
+        id,
+        handsOn: hands,
+        ...(second && isHelped ? { second: Math.min(second, hands) } : {}),
+        unattended: unattended?.[1] ?? 0,
+        ...(machine ? { machine } : {}),
+        after: waitsFor(tasks, after),
+        ...(alongside.length > 0 ? { alongside: waitsFor(tasks, alongside) } : {}),
+        ...(notBefore === undefined ? {} : { notBefore }),
+        ...(opens ? { opening: 0 } : {}),
+      }
+    },
+  )
   const estimates = done.map(({ handsOn, unattended, fails }): Estimate => ({
     handsOn,
     unattended,

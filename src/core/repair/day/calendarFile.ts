@@ -1,17 +1,12 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
 import { wallText } from '../../base/units/wall'
-import type { ReturnVisit } from '../plan/returns'
 import type { DayPlan } from './planDay'
 
 type Given = {
   readonly title: string
   readonly place: string | undefined
   readonly day: DayPlan
-  readonly returns: readonly Pick<ReturnVisit, 'hours' | 'sentence'>[]
 }
-
-/** [practice] a later visit of which only the hour after the start is known, minutes. */
-const RETURN = 120
 
 const partsOf = (wall: string): DateArray => [
   Number(wall.slice(0, 4)),
@@ -33,9 +28,8 @@ export function calendarFile({
   title,
   place,
   day,
-  returns,
 }: Given): { readonly ok: true; readonly text: string } | { readonly ok: false; readonly reason: string } {
-  const { calendar, visits, rows, running, problem } = day
+  const { calendar, visits, rows, later, problem } = day
   if (!calendar.isDated) return { ok: false, reason: 'No day is set: type when the work starts.' }
   if (problem || visits.length === 0) return { ok: false, reason: problem ?? 'There is nothing to do.' }
   const at = (minute: number) => partsOf(wallText(calendar.origin + minute))
@@ -60,16 +54,20 @@ export function calendarFile({
       .map(({ start, label }) => `${wallText(calendar.origin + start).slice(11)} ${label}`)
       .join('\n'),
   }))
-  const later = running
-    ? returns.map(({ hours, sentence }): EventAttributes => ({
-        ...common,
-        uid: uidOf(title, `return-${hours}-h`),
-        title: `${title}: ${sentence}`,
-        start: at(running.likely + hours * 60),
-        end: at(running.likely + hours * 60 + RETURN),
-      }))
-    : []
-  const { error, value } = createEvents([...work, ...later])
+  const returns = later.flatMap(({ hours, sentence, from, likely }): EventAttributes[] =>
+    from === undefined || likely === undefined
+      ? []
+      : [
+          {
+            ...common,
+            uid: uidOf(title, `return-${hours}-h`),
+            title: `${title}: ${sentence}`,
+            start: at(from),
+            end: at(likely),
+          },
+        ],
+  )
+  const { error, value } = createEvents([...work, ...returns])
   return typeof value !== 'string' || error
     ? { ok: false, reason: 'The calendar file could not be written: look at title and times.' }
     : { ok: true, text: value }

@@ -7,7 +7,8 @@ import type { Repair } from '../../record/records/repair'
 import type { Plan } from '../plan/plan'
 import { planOf } from '../plan/basis'
 import { earlierTimes } from './earlier'
-import { type DayPlan, planDay } from './planDay'
+import { dayQuestionOf, planDay } from './planDay'
+import { planWork, type WorkDay } from './workDay'
 
 const CLEAN = { acidTest: 'negative', acidTestKind: 'oil-kit' } as const
 
@@ -29,7 +30,7 @@ function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {
   }))
   return planOf(job, faults, { proofs })
 }
-const dayOf = (faults: readonly SuspectId[], given: Case = {}): DayPlan => planDay(planned(faults, given))
+const dayOf = (faults: readonly SuspectId[], given: Case = {}): WorkDay => planWork(planned(faults, given))
 
 describe('typical whole jobs with nothing set: one person, part in hand, usual access [practice] (handbook 01)', () => {
   test.each<readonly [string, SuspectId, Case, number, number]>([
@@ -54,7 +55,7 @@ describe('typical whole jobs with nothing set: one person, part in hand, usual a
   ])('%s', (_name, fault, given, least, most) => {
     const plan = planned([fault], given)
     if (given.repair?.way) expect(plan.access.chosen).toBe(given.repair.way)
-    const day = planDay(plan)
+    const day = planWork(plan)
     expect(day.p50! / 60).toBeGreaterThanOrEqual(least)
     expect(day.p50! / 60).toBeLessThanOrEqual(most)
     expect(day.p90!).toBeGreaterThan(day.p50!)
@@ -75,7 +76,7 @@ describe('typical whole jobs with nothing set: one person, part in hand, usual a
   test('a hold that fails is in the nine in ten, not in the bars', () => {
     const plan = planned(['txv-underfeeding'])
     const never = plan.tasks.map(({ fails: _fails, ...task }) => task)
-    const [with_, without] = [planDay(plan), planDay({ ...plan, tasks: never })]
+    const [with_, without] = [planWork(plan), planWork({ ...plan, tasks: never })]
     expect(with_.finish).toBe(without.finish)
     expect(with_.p90! - without.p90!).toBeGreaterThan(30)
   })
@@ -86,6 +87,22 @@ describe('typical whole jobs with nothing set: one person, part in hand, usual a
         .notes.join(' ')
     expect(asks(1)).toMatch(/ask for a second person/)
     expect(asks(2)).not.toMatch(/second person/)
+  })
+  test('two lift together; one alone is told when somebody must come', () => {
+    const lift = (crew: 1 | 2) =>
+      dayOf(['compressor-open-winding'], { day: { crew } }).rows.find(({ id }) => id === 'swapCompressor')!
+    const [alone, both] = [lift(1), lift(2)]
+    expect(alone.helper).toBeUndefined()
+    expect(alone.helpWanted).toEqual({ from: alone.start, to: alone.start + 15 })
+    expect(both.helper).toEqual({ person: 1 - both.person, until: both.start + 15 })
+    expect(both.helpWanted).toBeUndefined()
+    // nobody else is at work meanwhile
+    const { rows } = dayOf(['compressor-open-winding'], { day: { crew: 2 } })
+    const busy = rows.filter(
+      ({ id, start, handsOff }) =>
+        id !== 'swapCompressor' && start < both.start + 15 && handsOff > both.start,
+    )
+    expect(busy).toEqual([])
   })
   test('a hard place takes longer, a second person never does', () => {
     const p50 = (day: Day) => dayOf(['txv-underfeeding'], { day }).p50!
@@ -101,7 +118,39 @@ describe('typical whole jobs with nothing set: one person, part in hand, usual a
 })
 
 const START = '2026-11-27T08:00'
-const span = (day: DayPlan) => day.open!
+
+describe('later visits lie in the hours of the site', () => {
+  const { tasks } = dayQuestionOf(planned(['plugged-liquid-dryer']))
+  const visitAfter = (hours: number, day: Day = {}) => {
+    const question = {
+      tasks,
+      parts: [],
+      later: [{ hours, sentence: 'core out', tasks }],
+      day: { start: START, ...day },
+    }
+    const plan = planDay(question)
+    return { plan, visit: plan.later[0]!, at: (minute: number) => wallText(wallMinutes(START)! + minute) }
+  }
+  test('from the first minute at which its hours have passed', () => {
+    const { plan, visit } = visitAfter(24, { closesAt: '20:00' })
+    expect(visit.from).toBe(plan.running!.likely + 24 * 60)
+    expect(visit.p90!).toBeGreaterThan(visit.likely!)
+  })
+  test('not at night, and not over two days where the next morning holds it', () => {
+    const { plan, visit, at } = visitAfter(12)
+    expect(at(plan.running!.likely + 12 * 60).slice(11)).toMatch(/^2[0-3]/)
+    expect(at(visit.from!)).toBe('2026-11-28T07:00')
+    // a day later the unit has run until eleven, too late for a whole visit before twelve
+    const late = visitAfter(24, { closesAt: '12:00', opensAt: '07:00' })
+    expect(late.at(late.visit.from!).slice(11)).toBe('07:00')
+  })
+  test('a plan without an end has no later visit; a plan of one visit has none', () => {
+    const shut = visitAfter(24, { opensAt: '08:00', closesAt: '08:10' })
+    expect(shut.plan.later).toEqual([])
+    expect(planDay(dayQuestionOf(planned(['plugged-liquid-dryer']))).later).toEqual([])
+  })
+})
+const span = (day: WorkDay) => day.open!
 
 describe('weather, hours, deliveries, breaks', () => {
   test('the circuit is never open in rain, at whatever hour it falls', () => {
@@ -157,9 +206,9 @@ describe('weather, hours, deliveries, breaks', () => {
       const tasks = plan.tasks.map((task) =>
         task.id === 'evacuate' ? { ...task, unattended: [300, 480, 600] as const } : task,
       )
-      return planDay({ ...plan, tasks })
+      return planWork({ ...plan, tasks })
     }
-    const over = (day: DayPlan) => day.rows.find(({ id }) => id === 'evacuate')!
+    const over = (day: WorkDay) => day.rows.find(({ id }) => id === 'evacuate')!
     const left = over(job({ leaveRunning: true }))
     const stays = over(job({}))
     expect(stays.start).toBeGreaterThan(left.start)
@@ -216,7 +265,7 @@ describe('earlier jobs on this machine', () => {
 
 test.each(FAULT_IDS)('%s: a day of its own, in working hours, each task once', (fault) => {
   const plan = planned([fault], { unit: { kind: 'water-source-heat-pump' }, day: { start: START } })
-  const day = planDay(plan, { moves: 20, states: 200 })
+  const day = planWork(plan, { moves: 20, states: 200 })
   expect(day.problem).toBeUndefined()
   expect(day.rows.map(({ id }) => id).sort()).toEqual(
     plan.tasks.flatMap(({ id, refused }) => (refused ? [] : [id])).sort(),

@@ -26,6 +26,8 @@ export type PlanTask = GraphTask &
     readonly fails?: Failure
     /** sides from which it is evacuated, where both are needed */
     readonly sides?: 2
+    /** minutes from its start for which it takes two people */
+    readonly second?: number
     /** figures of this job */
     readonly notes: readonly string[]
     /** what it is planned by, where that is a guess */
@@ -102,13 +104,16 @@ function followingOf(ids: readonly TaskId[], facts: TaskFacts): Map<TaskId, Basi
   return new Map(added.map(({ id }) => [id, basis]))
 }
 
+/** [practice] to lift a heavy part out, and the new one in. min */
+const LIFTING = 15
+
 /** The tasks as a graph, in an order in which each stands after what it waits for. */
 export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] {
   const graph = graphOf(stepsOf(ids, facts))
   const following = followingOf(ids, facts)
   const meanwhile = meanwhileOf(graph)
   return graph.map((task): PlanTask => {
-    const { label, machine, overWhen, fails } = taskRow(task.id)
+    const { label, machine, overWhen, fails, notes } = taskRow(task.id)
     const basis = basisOfTask(task.id, facts) ?? following.get(task.id)
     const hurts = cautionIds(task.id, facts)
     return {
@@ -122,6 +127,7 @@ export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] 
       hazards: hurts.map((each) => HAZARDS[each]),
       ...(overWhen ? { overWhen } : {}),
       ...(fails ? { fails } : {}),
+      ...(notes.includes('second-person') ? { second: LIFTING } : {}),
       ...(facts.unit.metering === 'capillary' && VACUUMS.includes(task.id) ? { sides: 2 } : {}),
       notes: facts.notes ? notesOf(task.id, facts.notes) : [],
       ...(basis ? { basis } : {}),

@@ -1,5 +1,5 @@
 import { fitFrom, NEVER, workBackFrom } from './calendar'
-import type { Stretch } from './model'
+import type { Activity, Stretch } from './model'
 import type { Network } from './network'
 
 /** Earliest starts and ends where people and machines were without number. NEVER where the calendar has no room. */
@@ -51,6 +51,9 @@ export function tailsFor(network: Network, target: number): Tails {
   }
   return { start, handsOff }
 }
+
+/** Minutes of people that an activity takes: of who does it and who helps. */
+export const personMinutes = ({ handsOn, second = 0 }: Activity): number => handsOn + second
 
 /** Work that is left, as a pile: when each may begin, by when it is due, how long it takes. */
 export type Pile = {
@@ -104,7 +107,7 @@ function mayEndBy(network: Network, heads: Heads, target: number): boolean {
   const { worked } = calendar
   const head = Int32Array.from(heads.start, (minute) => worked[minute]!)
   const due = Int32Array.from(tails.handsOff, (minute) => worked[minute]!)
-  const work = Int32Array.from(activities, ({ handsOn }) => handsOn)
+  const work = Int32Array.from(activities, personMinutes)
   if (!fitsInTime({ count: size, head, due, work }, people)) return false
   return machinesFit(network, heads, tails)
 }

@@ -78,8 +78,14 @@ export function workBackFrom(
 const metBy = (all: readonly Stretch[], from: number, to: number): number | undefined =>
   all.find((each) => each.from < to && each.to > from)?.to
 
-/** Where an activity lies: hands on from the start, by itself to the end. */
-export type Fit = { readonly start: number; readonly handsOff: number; readonly end: number }
+/** Where an activity lies: hands on from the start, by itself to the end; a second person helps until `helpOff`. */
+export type Fit = {
+  readonly start: number
+  /** its start where nobody helps */
+  readonly helpOff: number
+  readonly handsOff: number
+  readonly end: number
+}
 
 /** Latest start from which the hands are off at or after a minute. */
 function startFor(calendar: Calendar, handsOff: number, minutes: number, after: number): number {
@@ -95,7 +101,7 @@ function startFor(calendar: Calendar, handsOff: number, minutes: number, after: 
 /** The first place at or after a minute that the calendar allows; undefined where the horizon ends before. */
 export function fitFrom(
   calendar: Calendar,
-  { handsOn, unattended }: Activity,
+  { handsOn, unattended, second = 0 }: Activity,
   minute: number,
 ): Fit | undefined {
   let start = workFrom(calendar, minute)
@@ -110,7 +116,8 @@ export function fitFrom(
     }
     const until = unattended > 0 ? metBy(calendar.still, handsOff, handsOff + unattended) : undefined
     const end = handsOff + unattended
-    if (until === undefined) return end > calendar.horizon ? undefined : { start, handsOff, end }
+    const helpOff = second > 0 ? workedUntil(calendar, start, second) : start
+    if (until === undefined) return end > calendar.horizon ? undefined : { start, helpOff, handsOff, end }
     start = startFor(calendar, until, handsOn, start + 1)
   }
 }

@@ -1,4 +1,4 @@
-import { fitsInTime, headsOf, type Pile, type Tails, tailsFor } from './bounds'
+import { fitsInTime, headsOf, personMinutes, type Pile, type Tails, tailsFor } from './bounds'
 import { type Fit, fitFrom, NEVER } from './calendar'
 import { MACHINES } from './model'
 import type { Network } from './network'
@@ -64,11 +64,14 @@ class Search {
   private target = () => Math.min(this.best.finish - 1, this.network.calendar.horizon)
   private isOver = () => this.nodes >= this.budget || this.best.finish <= this.enough
 
+  /** It takes two people to begin. */
+  private isHelped = (i: number) => (this.network.activities[i]!.second ?? 0) > 0
+
   /** When an activity may begin, all told; NEVER while it waits for something that is not placed. */
   private ready(i: number): number {
     const { after, alongside, notBefore, machine } = this.network
     const { fits, people, machines, last } = this.state
-    let ready = Math.max(notBefore[i]!, last, people[0]!)
+    let ready = Math.max(notBefore[i]!, last, people[this.isHelped(i) ? 1 : 0]!)
     for (const earlier of after[i]!) ready = Math.max(ready, fits[earlier]?.end ?? NEVER)
     for (const earlier of alongside[i]!) ready = Math.max(ready, fits[earlier]?.handsOff ?? NEVER)
     return machine[i]! < 0 ? ready : Math.max(ready, machines[machine[i]!]!)
@@ -119,7 +122,7 @@ class Search {
       ends.end[i] = off + 1 + unattended
       head[k] = worked[ready]!
       due[k] = worked[Math.min(horizon, this.tails.handsOff[i]!)]!
-      work[k] = handsOn
+      work[k] = personMinutes(activities[i]!)
       k += 1
     }
     this.left = k
@@ -207,10 +210,11 @@ class Search {
     const machineBefore = machine < 0 ? 0 : state.machines[machine]!
     const opening = network.opening[i]!
     const spellBefore = opening < 0 ? -1 : state.spells[opening]!
-    // the person who has been free the shortest takes it
+    // those who have been free the shortest take it
     let who = 0
     for (let k = 0; k < people.length; k += 1) if (people[k]! <= fit.start) who = k
     state.people[who] = fit.handsOff
+    if (this.isHelped(i)) state.people[who - 1] = fit.helpOff
     state.people.sort()
     state.last = fit.start
     state.placed[i] = true

@@ -13,6 +13,8 @@ export type Activity = {
   readonly id: string
   /** minutes of one person, 1 or more */
   readonly handsOn: number
+  /** minutes from its start, up to all of them, for which a second person helps; never where one works alone */
+  readonly second?: number
   /** minutes for which it goes on by itself afterwards */
   readonly unattended: number
   readonly machine?: Machine
@@ -52,4 +54,6 @@ export type Placed = {
   readonly end: number
   /** 0 for the first person */
   readonly person: number
+  /** who helps, from the start, and when that is over */
+  readonly helper?: { readonly person: number; readonly until: number }
 }

@@ -12,16 +12,21 @@ type Spells = (number | undefined)[]
 function freeAt(placed: readonly Fit[], minute: number, people: number): number {
   let busy = 0
   let soonest = NEVER
-  for (const each of placed) {
-    if (each.start > minute || each.handsOff <= minute) continue
-    busy += 1
-    if (each.handsOff < soonest) soonest = each.handsOff
+  for (const { start, helpOff, handsOff } of placed) {
+    if (start > minute || handsOff <= minute) continue
+    const isHelped = helpOff > minute
+    busy += isHelped ? 2 : 1
+    soonest = Math.min(soonest, isHelped ? helpOff : handsOff)
   }
   return busy < people ? minute : soonest
 }
 
 /** The earliest minute at which fewer people are busy throughout a stretch of work; its own start where they are. */
-function personFree(placed: readonly Fit[], { start, handsOff }: Fit, people: number): number {
+function personFree(
+  placed: readonly Fit[],
+  { start, handsOff }: Pick<Fit, 'start' | 'handsOff'>,
+  people: number,
+): number {
   const first = freeAt(placed, start, people)
   if (first > start) return first
   // busy people change only where one begins
@@ -31,6 +36,13 @@ function personFree(placed: readonly Fit[], { start, handsOff }: Fit, people: nu
     if (free > each.start) return free
   }
   return start
+}
+
+/** The same for who does it and, as long as it takes, who helps. */
+function peopleFree(placed: readonly Fit[], fit: Fit, people: number): number {
+  const free = personFree(placed, fit, people)
+  if (fit.helpOff <= fit.start) return free
+  return Math.max(free, personFree(placed, { start: fit.start, handsOff: fit.helpOff }, people - 1))
 }
 
 function machineFree(placed: readonly Fit[], { start, end }: Fit): number {
@@ -51,7 +63,7 @@ function firstPlace(
   for (;;) {
     const fit = fitFrom(network.calendar, network.activities[i]!, minute)
     if (!fit) return undefined
-    const free = Math.max(personFree(all, fit, network.people), machineFree(ofMachine, fit))
+    const free = Math.max(peopleFree(all, fit, network.people), machineFree(ofMachine, fit))
     if (free <= fit.start) return fit
     minute = free
   }

@@ -21,20 +21,25 @@ export type Solution = {
   readonly isProven: boolean
 }
 
-/** Gives each stretch of work a person: who has been free the shortest. */
+/** Gives each stretch of work a person, and one who helps: those who have been free the shortest. */
 function withPeople({ fits }: Layout, people: number): Placed[] {
   const free = new Array<number>(people).fill(0)
-  const who = new Map<number, number>()
-  const order = fits.map((_fit, i) => i).sort((a, b) => fits[a]!.start - fits[b]!.start)
-  for (const i of order) {
-    const { start, handsOff } = fits[i]!
+  const take = (start: number, until: number): number => {
     let person = -1
     for (let k = 0; k < people; k += 1)
       if (free[k]! <= start && (person < 0 || free[k]! > free[person]!)) person = k
-    free[person] = handsOff
-    who.set(i, person)
+    free[person] = until
+    return person
   }
-  return fits.map((fit, i) => ({ ...fit!, person: who.get(i)! }))
+  const placed: Placed[] = []
+  const order = fits.map((_fit, i) => i).sort((a, b) => fits[a]!.start - fits[b]!.start)
+  for (const i of order) {
+    const { start, handsOff, end, helpOff } = fits[i]!
+    const person = take(start, handsOff)
+    const helper = helpOff > start ? { helper: { person: take(start, helpOff), until: helpOff } } : undefined
+    placed[i] = { start, handsOff, end, person, ...helper }
+  }
+  return placed
 }
 
 /** States that are looked at where the first search does not end, as a multiple of its own: seconds, of few large problems. */

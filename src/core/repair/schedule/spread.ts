@@ -59,11 +59,15 @@ export function spreadOf(
   const finishes: number[] = []
   const ends: number[][] = problem.activities.map(() => [])
   for (let day = 0; day < days; day += 1) {
-    const activities = problem.activities.map((each, i) => ({
-      ...each,
-      handsOn: Math.max(1, drawn(estimates[i]!.handsOn)) + failed(estimates[i]!),
-      unattended: drawn(estimates[i]!.unattended),
-    }))
+    const activities = problem.activities.map((each, i) => {
+      const handsOn = Math.max(1, drawn(estimates[i]!.handsOn)) + failed(estimates[i]!)
+      return {
+        ...each,
+        handsOn,
+        ...(each.second ? { second: Math.min(each.second, handsOn) } : {}),
+        unattended: drawn(estimates[i]!.unattended),
+      }
+    })
     const { fits, finish } = place({ ...network, activities }, order)
     finishes.push(finish)
     fits.forEach((fit, i) => ends[i]!.push(fit?.end ?? NEVER))

@@ -11,7 +11,7 @@ const LATER: readonly SheetStep['state'][] = ['waits', 'blocked', 'ready', 'paus
 
 /** A task with what is left of it. */
 function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<string>): DayTask {
-  const { unattended, handsOn, after, alongside, ...same } = dayTaskOf(task)
+  const { unattended, handsOn, after, alongside, second, ...same } = dayTaskOf(task)
   const isRunning = state === 'running'
   const own = isRunning ? 1 : left(handsOn[1], hands)
   const alone = isRunning ? Math.max(0, Math.ceil(minutesLeft ?? 0)) : undefined
@@ -25,6 +25,8 @@ function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<
       : unattended
         ? { unattended }
         : {}),
+    // what was lifted is lifted
+    ...(second && hands < second ? { second: Math.ceil(second - hands) } : {}),
     after: after.filter((each) => !over.has(each)),
     alongside: alongside.filter((each) => !over.has(each)),
   }
@@ -51,6 +53,7 @@ export function restOfDay(
       ...dayPartOf(part),
       needs: part.needs.filter((each) => !over.has(each)),
     })),
+    later: [],
     day: { ...day, start: minutes === undefined ? nowWall : wallText(minutes) },
   }
 }
