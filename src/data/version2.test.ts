@@ -15,9 +15,9 @@ import { readRecord } from '@/core/record/job/assemble'
 import { KIND_NAMES, type KindName, LISTS, type ListKind, RECORD_KINDS } from '@/core/record/records/kinds'
 import { unitState } from '@/core/record/state/unitState'
 import type { LogSamples } from '@/core/repair/logs/verdicts'
-import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
 import { holdingNow } from '@/core/repair/work/holdingNow'
+import { effectsOf, SWEEPS, type TaskId } from '@/core/repair/plan/tasks/tasks'
 import type { WorkGate } from '@/core/repair/work/gates'
 import { runSheet } from '@/core/repair/work/runSheet'
 import { takenOffList } from '@/core/repair/work/takenOff'
@@ -66,6 +66,14 @@ function asThen(gate: WorkGate): WorkGate {
   return isOfNothing ? { ...gate, isOpen: true, missing: [] } : gate
 }
 
+/** Gates that came later: the owner's answer, what is over by weight, refrigerant before a sweep. */
+const isOfThen = (task: TaskId, { id }: WorkGate) =>
+  id !== 'not-approved' && id !== 'over-weight' && !(id === 'not-recovered' && SWEEPS.includes(task))
+
+/** The list of the first start holds since then what the job has, with the figures of its plate: how many points are open is its own. */
+const pointsOf = (id: string, missing: readonly string[]) =>
+  id === 'not-listed' && missing.length > 0 ? ['points of the list'] : missing
+
 /** The same facts that the build before rounds wrote down of a job. */
 function meaningOf(document: StoredDocument, samples: LogSamples) {
   const job = knownJob(viewOf(document))
@@ -91,12 +99,15 @@ function meaningOf(document: StoredDocument, samples: LogSamples) {
       id: task.id,
       state: at,
       hands,
-      gates: gates.map(asThen).map(({ id, isOpen, missing, override }) => ({
-        id,
-        isOpen,
-        missing,
-        ...(override === undefined ? {} : { override }),
-      })),
+      gates: gates
+        .filter((gate) => isOfThen(task.id, gate))
+        .map(asThen)
+        .map(({ id, isOpen, missing, override }) => ({
+          id,
+          isOpen,
+          missing: pointsOf(id, missing),
+          ...(override === undefined ? {} : { override }),
+        })),
     })),
     unplanned: sheet.unplanned.length,
     off: takenOffList({ job, state, tasks }).map(({ what, label, state: at }) => ({
@@ -137,13 +148,18 @@ describe.each(IDS)('%s', (id) => {
       leader: old.leader,
       tasks: without(old.tasks as string[], (each) => each),
       steps: without(
-        old.sheet as { id: string; state: string; hands: number; gates: unknown }[],
+        old.sheet as {
+          id: string
+          state: string
+          hands: number
+          gates: { id: string; missing: string[] }[]
+        }[],
         (each) => each.id,
       ).map(({ id: task, state, hands, gates }) => ({
         id: task,
         state,
         hands,
-        gates,
+        gates: gates.map((gate) => ({ ...gate, missing: pointsOf(gate.id, gate.missing) })),
       })),
       unplanned: 0,
       off: old.off,

@@ -18,10 +18,11 @@ import { countOf, type Samples } from '@/core/record/logs/samples'
 import type { Plan } from '@/core/repair/plan/plan'
 import { planOf } from '@/core/repair/plan/basis'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
+import { offLabel } from '@/core/record/state/offParts'
 import { unitState } from '@/core/record/state/unitState'
 import type { PlanTask } from '@/core/repair/plan/planTasks'
 import { beginTask } from '@/core/repair/work/beginning'
-import { FIRST_START } from '@/core/repair/work/firstStart'
+import { startLines } from '@/core/repair/work/firstStart'
 import { takenOffList } from '@/core/repair/work/takenOff'
 import type { DemoDay } from './demoJob'
 import { demoPlant } from './demoPlant'
@@ -93,7 +94,9 @@ class Technician {
   }
 
   #start({ after }: DemoDay) {
-    for (const { id } of FIRST_START.filter(({ on }) => on(this.job.unit))) this.change(checkStart(id, true))
+    const state = unitState(this.job, effectsOf)
+    for (const { id, part } of startLines({ unit: this.job.unit, tasks: this.#plan.tasks, state }))
+      this.change(part ? markTaken({ what: part, label: offLabel(part) }, 'back') : checkStart(id, true))
     this.#pass(18)
     if (!after) return
     const set = demoSet(this.job.unit, after, new Date(this.at).toISOString(), 'set-after')

@@ -1,13 +1,17 @@
 import type { VetoRow } from './vetoes'
 
 /** What a task does that a gate of the work can hold up. */
-export type WorkAct = 'open' | 'flame' | 'evacuate' | 'charge' | 'first-start' | 'close'
+export type WorkAct = 'open' | 'sweep' | 'flame' | 'evacuate' | 'charge' | 'first-start' | 'close'
 
 /** A gate of the work: the state while it is shut, what it holds up, why, and what opens it. */
 type GateRow = Omit<VetoRow, 'never'> & {
   readonly never: readonly WorkAct[]
+  /** what is so once it is open */
+  readonly name: string
   /** it is passed with a written reason, which is printed; what hurts at once is not */
   readonly canOverride: boolean
+  /** the reason holds for the step at which it was written, or for the whole repair */
+  readonly reasonFor: 'step' | 'repair'
 }
 
 /**
@@ -16,68 +20,104 @@ type GateRow = Omit<VetoRow, 'never'> & {
  */
 const WORK_GATES = [
   {
-    id: 'not-recovered',
-    state: 'It is not on record that the circuit was recovered',
+    id: 'not-approved',
+    name: 'The owner agreed',
+    state: 'The owner has not agreed',
     never: ['open'],
+    reason: 'Who opens without an answer answers for what is found inside.',
+    until: 'the owner agreed to the quote, or it is written down why it goes on without',
+    canOverride: true,
+    reasonFor: 'repair',
+  },
+  {
+    id: 'not-recovered',
+    name: 'Recovered',
+    state: 'It is not on record that the circuit was recovered',
+    never: ['open', 'sweep'],
     reason: 'What opens under pressure sprays refrigerant and burning oil.',
     until: 'the recovery is logged, at its depth and without a rise, or the circuit is shown to be empty',
     canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-swept',
+    name: 'Swept',
     state: 'The circuit was not swept with nitrogen since it was emptied',
     never: ['flame'],
     reason: 'A flame makes poison gas of what is left, and oil vapour burns.',
     until: 'the sweep is done',
     canOverride: false,
+    reasonFor: 'step',
   },
   {
     id: 'not-tested',
+    name: 'Tight under nitrogen',
     state: 'The pressure test is not passed',
     never: ['evacuate'],
     reason: 'A pump that pulls against a leak draws wet air in for as long as it runs.',
     until: 'the hold lies within its error and every joint was bubbled',
     canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-dry',
+    name: 'Dry',
     state: 'The decay test is not passed',
     never: ['charge'],
     reason: 'Water or air that is shut in makes acid and ice.',
     until: 'the decay stays under its limit and its shape is neither a leak nor moisture',
     canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-charged',
+    name: 'Charged',
     state: 'The circuit stands in vacuum or without its charge',
     never: ['first-start'],
     reason: 'In vacuum windings arc inside the shell.',
     until: 'the charge is weighed in or let in',
     canOverride: false,
+    reasonFor: 'step',
+  },
+  {
+    id: 'over-weight',
+    name: 'Not more than calculated',
+    state: 'More went in than was calculated',
+    never: ['first-start'],
+    reason: 'Liquid that the coils do not hold comes back to the compressor.',
+    until: 'what is over is trimmed out by the scale',
+    canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-listed',
+    name: 'First start gone through',
     state: 'The list of the first start is not gone through',
     never: ['first-start'],
     reason: 'A shut valve, a wrong rotation or cold oil kills a new compressor in its first minute.',
     until: 'each point of the list is ticked',
     canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-proven',
+    name: 'Measured after the start',
     state: 'There are no readings after the start',
     never: ['close'],
     reason: 'What was not measured was not repaired.',
     until: 'a set is measured after the start, or it is closed as not proven today',
     canOverride: true,
+    reasonFor: 'step',
   },
   {
     id: 'not-put-back',
+    name: 'Everything back on',
     state: 'Something that came off is not back on',
     never: ['close'],
     reason: 'A bulb that hangs free or a cap that is missing is the next call.',
     until: 'the taken-off list is ticked back',
     canOverride: true,
+    reasonFor: 'step',
   },
 ] as const satisfies readonly GateRow[]
 

@@ -9,6 +9,7 @@ import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { wallWords } from '@/ui/timeplan/layout'
 import type { StageProps } from '../shared/stageProps'
+import { saveWithout } from '../shared/saveWithout'
 import { wallNow } from '../shared/wallClock'
 import { Sentences } from './More'
 
@@ -95,6 +96,14 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
           />
         )}
       </Box>
+      {(approval.state !== 'given' || quote?.without) && (
+        <AutosaveField
+          label="Or why it goes on without an answer; printed in the report"
+          value={quote?.without ?? ''}
+          onSave={(text) => saveWithout(text, change)}
+          sx={{ mt: 1 }}
+        />
+      )}
     </section>
   )
 }

@@ -12,6 +12,8 @@ type Line = {
   readonly note?: ReactNode
   /** stands behind a tap */
   readonly detail?: ReactNode
+  /** it cannot be ticked yet: its note says why */
+  readonly isHeld?: boolean
 }
 type Props = {
   lines: readonly Line[]
@@ -49,6 +51,7 @@ function Row({ line, name, checked, isChosen, onTick }: RowProps) {
             control={
               <Checkbox
                 checked={checked}
+                disabled={line.isHeld === true && !checked}
                 onChange={(event) => onTick(line.id, event.target.checked)}
                 sx={{ width: 48, height: 48, flexShrink: 0 }}
               />

@@ -85,6 +85,7 @@ export function PartsView({ job, change, plan }: Props) {
     // what it is, or how much of it, is a guess: its line says from what
     label: part.basis ? `${part.label} ≈` : part.label,
     note: <PartNote part={part} />,
+    isHeld: part.hold !== undefined,
     detail: <PartDetail job={job} change={change} part={part} />,
   }))
   return (

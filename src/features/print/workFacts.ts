@@ -19,8 +19,10 @@ const labelOf = (task: string) => (isTask(task) ? taskRow(task).label : task)
 
 /** Gates that were passed with a reason, each with what it stood for. */
 const passed = (job: StoredJob): string =>
-  job.steps
-    .flatMap(({ overrides = [] }) => overrides)
+  [
+    ...(job.day?.quote?.without ? [{ gate: 'not-approved', reason: job.day.quote.without }] : []),
+    ...job.steps.flatMap(({ overrides = [] }) => overrides),
+  ]
     .map(({ gate, reason }) => `${isWorkGate(gate) ? workGateRow(gate).state : gate}: “${reason}”.`)
     .join(' ')
 

@@ -4,15 +4,25 @@ import Typography from '@mui/material/Typography'
 import { isReason } from '@/core/record/job/decisions'
 import { overrideGate } from '@/core/record/edits/workEdits'
 import type { SheetStep } from '@/core/repair/work/runSheet'
+import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { WorkGate } from '@/core/repair/work/gates'
 import { AutosaveField } from '@/ui/AutosaveField'
+import { saveWithout } from '../shared/saveWithout'
 import type { StageProps } from '../shared/stageProps'
+import { PlaceButton } from './PlaceButton'
 
-type Props = Pick<StageProps, 'change'> & { step: SheetStep }
+type Props = Pick<StageProps, 'change'> & { step: SheetStep; onOpen: (place: GatePlace) => void }
 
-function Gate({ gate, change, step }: Props & { gate: WorkGate }) {
-  const written = step.record?.overrides?.find(({ gate: id }) => id === gate.id)?.reason ?? ''
+function Gate({ gate, change, step, onOpen }: Props & { gate: WorkGate }) {
+  const ofStep = step.record?.overrides?.find(({ gate: id }) => id === gate.id)?.reason
+  const written = (gate.reasonFor === 'repair' ? gate.override : ofStep) ?? ''
   if (gate.isOpen && !written) return null
+  const save = (text: string) => {
+    if (gate.reasonFor === 'repair') return saveWithout(text, change)
+    const reason = text.trim()
+    if (reason !== '' && !isReason(reason)) return 'Write why, in a few words: a letter is no reason.'
+    return change(overrideGate(step.task.id, gate.id, reason))
+  }
   const mark = gate.isOpen ? '●' : gate.override !== undefined ? '△' : '⬣'
   return (
     <Box component="li" data-gate={gate.id} data-open={gate.isOpen} sx={{ py: 0.75 }}>
@@ -24,15 +34,12 @@ function Gate({ gate, change, step }: Props & { gate: WorkGate }) {
           {gate.reason} Missing: {gate.missing.join('; ')}.
         </Typography>
       )}
+      {!gate.isOpen && gate.place && <PlaceButton place={gate.place} onOpen={onOpen} />}
       {gate.canOverride ? (
         <AutosaveField
           label="Or why it goes on without; printed in the report"
           value={written}
-          onSave={(text) => {
-            const reason = text.trim()
-            if (reason !== '' && !isReason(reason)) return 'Write why, in a few words: a letter is no reason.'
-            return change(overrideGate(step.task.id, gate.id, reason))
-          }}
+          onSave={save}
           sx={{ mt: 0.75 }}
         />
       ) : (
@@ -45,9 +52,12 @@ function Gate({ gate, change, step }: Props & { gate: WorkGate }) {
 }
 
 /** The gates before a step: what is missing, and the reason with which one goes on where that is allowed. */
-export function StepGates({ change, step }: Props) {
+export function StepGates({ change, step, onOpen }: Props) {
   const shown = step.gates.filter(
-    (gate) => !gate.isOpen || step.record?.overrides?.some(({ gate: id }) => id === gate.id),
+    (gate) =>
+      !gate.isOpen ||
+      gate.override !== undefined ||
+      step.record?.overrides?.some(({ gate: id }) => id === gate.id),
   )
   if (shown.length === 0 && !step.veto) return null
   return (
@@ -63,7 +73,7 @@ export function StepGates({ change, step }: Props) {
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((gate) => (
-          <Gate key={gate.id} gate={gate} change={change} step={step} />
+          <Gate key={gate.id} gate={gate} change={change} step={step} onOpen={onOpen} />
         ))}
       </Box>
     </Box>

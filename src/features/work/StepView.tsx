@@ -3,11 +3,13 @@ import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { durationText } from '@/core/base/units/wall'
+import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import type { StageProps } from '../shared/stageProps'
 import { StepInstruments } from './instruments/StepInstruments'
 import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
 import { EarlierPasses } from './EarlierPasses'
+import { ShutBehind } from './ShutBehind'
 import { StepButtons } from './StepButtons'
 import { StepGates } from './StepGates'
 import { StepNotes } from './StepNotes'
@@ -18,6 +20,8 @@ type Props = StageProps & {
   now: number
   /** it was ended: the sheet leads to the next one */
   onOver: () => void
+  /** leads to where what is missing is done */
+  onOpen: (place: GatePlace) => void
 }
 
 /** How long it takes, or how it stands. */
@@ -33,7 +37,7 @@ function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep
 }
 
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
-export function StepView({ step, sheet, now, onOver, ...props }: Props) {
+export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) {
   const { task, state, waitsFor } = step
   const isPlanned = sheet.steps.some((each) => each.task.id === task.id)
   const labelOf = (id: string) => sheet.steps.find((each) => each.task.id === id)?.task.label ?? id
@@ -45,6 +49,7 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
       data-state={state}
       sx={{ display: 'grid', gap: 1.25, maxWidth: 900 }}
     >
+      <ShutBehind sheet={sheet} onOpen={onOpen} />
       <header>
         <Typography sx={{ color: 'text.secondary' }}>
           {STATE_MARKS[state]} {STATE_WORDS[state]} · {timeLine(step)}
@@ -72,7 +77,7 @@ export function StepView({ step, sheet, now, onOver, ...props }: Props) {
       {waitsFor.length > 0 && (
         <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
       )}
-      <StepGates change={props.change} step={step} />
+      <StepGates change={props.change} step={step} onOpen={onOpen} />
       <Assumed basis={task.basis} of={task.label} />
       {task.notes.map((note) => (
         <Typography key={note} sx={{ fontSize: '0.98rem' }}>

@@ -1,10 +1,12 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Checkbox from '@mui/material/Checkbox'
+import FormControlLabel from '@mui/material/FormControlLabel'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { addTaken, markTaken, removeTaken, type TakenState } from '@/core/record/edits/workEdits'
+import { addTaken, markTaken, removeTaken, type TakenState, together } from '@/core/record/edits/workEdits'
 import { type OffLine, stillOff, takenOffList } from '@/core/repair/work/takenOff'
 import type { StageProps } from '../shared/stageProps'
 import { clockText } from './stateWords'
@@ -83,6 +85,64 @@ function Line({ change, line }: LineProps) {
   )
 }
 
+/** Everything that is off goes back on at once, but what is excepted. */
+function AllBack({ lines, change }: Pick<StageProps, 'change'> & { lines: readonly OffLine[] }) {
+  const [excepted, setExcepted] = useState<readonly string[]>()
+  if (lines.length < 2) return null
+  const rest = lines.filter(({ what }) => !excepted?.includes(what))
+  if (excepted === undefined)
+    return (
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant="contained"
+          sx={{ minHeight: 56 }}
+          onClick={() => void change(together(...lines.map((line) => markTaken(line, 'back'))))}
+        >
+          All {lines.length} back on
+        </Button>
+        <Button variant="outlined" sx={{ minHeight: 56 }} onClick={() => setExcepted([])}>
+          All but
+        </Button>
+      </Box>
+    )
+  return (
+    <Box component="fieldset" sx={{ border: 1, borderColor: 'divider', display: 'grid', px: 1.5, py: 1 }}>
+      <Typography component="legend">Still off; the others go back on</Typography>
+      {lines.map(({ what, label }) => (
+        <FormControlLabel
+          key={what}
+          sx={{ minHeight: 48, m: 0 }}
+          control={
+            <Checkbox
+              checked={excepted.includes(what)}
+              sx={{ width: 48, height: 48 }}
+              onChange={(_event, on) =>
+                setExcepted(on ? [...excepted, what] : excepted.filter((each) => each !== what))
+              }
+            />
+          }
+          label={label}
+        />
+      ))}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          variant="contained"
+          disabled={rest.length === 0}
+          onClick={() => {
+            void change(together(...rest.map((line) => markTaken(line, 'back'))))
+            setExcepted(undefined)
+          }}
+        >
+          {rest.length} back on
+        </Button>
+        <Button color="inherit" onClick={() => setExcepted(undefined)}>
+          Leave it
+        </Button>
+      </Box>
+    </Box>
+  )
+}
+
 /** What came off by the plan and by hand: ticked back before the job is closed. */
 export function TakenOffView(props: StageProps) {
   const { job, unit, change, answer } = props
@@ -101,6 +161,7 @@ export function TakenOffView(props: StageProps) {
       <Typography sx={{ fontSize: '1.4rem', fontWeight: 700 }} aria-live="polite">
         {left === 0 ? '● Nothing is off' : `△ ${left} off`}
       </Typography>
+      <AllBack lines={stillOff(lines)} change={change} />
       <Box component="ul" aria-label="Taken off" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {lines.map((line) => (
           <Line key={line.what} change={change} line={line} />

@@ -7,7 +7,6 @@ import { useMemo, useState } from 'react'
 import { isDecided } from '@/core/record/job/decisions'
 import { unknownOf } from '@/core/record/equipment/asked'
 import { DISCLAIMER } from '@/core/safety/cautions'
-import { workGateRow } from '@/core/safety/workGates'
 import { restOfDay } from '@/core/repair/work/restOfDay'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import { clockOf, wallMinutes, wallText } from '@/core/base/units/wall'
@@ -122,7 +121,7 @@ function Gates({ sheet }: { sheet: RunSheet }) {
           const passed = own.some((gate) => gate.override !== undefined)
           return (
             <li key={id} data-work-gate={id} data-open={isOpen}>
-              {isOpen ? '●' : passed ? '△' : '○'} {GATE_NAMES[id] ?? workGateRow(id).state}
+              {isOpen ? '●' : passed ? '△' : '○'} {own[0]?.name}
               {!isOpen && passed ? ', passed with a reason' : ''}
             </li>
           )
@@ -131,17 +130,6 @@ function Gates({ sheet }: { sheet: RunSheet }) {
     </section>
   )
 }
-const GATE_NAMES: Readonly<Record<string, string>> = {
-  'not-recovered': 'Recovered',
-  'not-swept': 'Swept',
-  'not-tested': 'Tight under nitrogen',
-  'not-dry': 'Dry',
-  'not-charged': 'Charged',
-  'not-listed': 'First start gone through',
-  'not-proven': 'Measured after the start',
-  'not-put-back': 'Everything back on',
-}
-
 /** Beside the run sheet: clocks, what comes next, gates, when the rest is done. */
 export function WorkAnswer(props: StageProps) {
   const { sheet, now } = useSheet(props)

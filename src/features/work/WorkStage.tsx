@@ -3,8 +3,11 @@ import Box from '@mui/material/Box'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import Typography from '@mui/material/Typography'
+import { useRouter } from 'next/navigation'
 import { unknownOf } from '@/core/record/equipment/asked'
 import { isDecided } from '@/core/record/job/decisions'
+import type { GatePlace } from '@/core/repair/work/gatePlaces'
+import type { RunSheet } from '@/core/repair/work/runSheet'
 import { useKept } from '../shared/display/useKept'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
@@ -27,11 +30,39 @@ const Undecided = () => (
   </Box>
 )
 
+function Views({ view, onView, sheet }: { view: View; onView: (view: View) => void; sheet: RunSheet }) {
+  const labels: Readonly<Record<View, string>> = {
+    step: 'Step',
+    all: `All steps, ${sheet.done}\u00a0of\u00a0${sheet.steps.length}`,
+    off: 'Taken off',
+  }
+  return (
+    <Tabs
+      value={view}
+      onChange={(_event, next: View) => onView(next)}
+      aria-label="Parts of the work"
+      variant="fullWidth"
+      sx={{ mb: 1.5, borderBottom: 1, borderColor: 'divider' }}
+    >
+      {VIEWS.map((id) => (
+        <Tab
+          key={id}
+          value={id}
+          label={labels[id]}
+          id={`work-tab-${id}`}
+          sx={{ minHeight: 48, fontSize: '1rem', minWidth: 0, px: 0.5 }}
+        />
+      ))}
+    </Tabs>
+  )
+}
+
 /** The run sheet: the step that is on, large; all steps; what came off. */
 export function WorkStage(props: StageProps) {
   const [view, setView] = useKept<View>('work view', 'step')
   const [chosen, setChosen] = useKept<string>(`work step ${props.job.id} ${props.job.round}`, '')
   const { sheet, now } = useSheet(props)
+  const router = useRouter()
   const unknown = unknownOf(props.job.unit)
   if (unknown.length > 0)
     return (
@@ -53,31 +84,14 @@ export function WorkStage(props: StageProps) {
     setChosen(id)
     setView('step')
   }
-  const off = sheet.steps.length
-  const labels: Readonly<Record<View, string>> = {
-    step: 'Step',
-    all: `All steps, ${sheet.done}\u00a0of\u00a0${off}`,
-    off: 'Taken off',
+  const goTo = (place: GatePlace) => {
+    if (place.at === 'step') open(place.task)
+    else if (place.at === 'off') setView('off')
+    else router.push(`/job/${encodeURIComponent(props.job.id)}/${place.stage}`)
   }
   return (
     <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>
-      <Tabs
-        value={view}
-        onChange={(_event, next: View) => setView(next)}
-        aria-label="Parts of the work"
-        variant="fullWidth"
-        sx={{ mb: 1.5, borderBottom: 1, borderColor: 'divider' }}
-      >
-        {VIEWS.map((id) => (
-          <Tab
-            key={id}
-            value={id}
-            label={labels[id]}
-            id={`work-tab-${id}`}
-            sx={{ minHeight: 48, fontSize: '1rem', minWidth: 0, px: 0.5 }}
-          />
-        ))}
-      </Tabs>
+      <Views view={view} onView={setView} sheet={sheet} />
       {isUndecided && <Undecided />}
       <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
         {view === 'step' && step && (
@@ -88,6 +102,7 @@ export function WorkStage(props: StageProps) {
             sheet={sheet}
             now={now}
             onOver={() => setChosen('')}
+            onOpen={goTo}
           />
         )}
         {view === 'step' && !step && isUndecided && (

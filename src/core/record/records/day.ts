@@ -39,6 +39,8 @@ const quoteSchema = z.strictObject({
   answer: z.enum(['given', 'refused'], { error: 'is neither given nor refused' }).optional(),
   answeredAt: wallSchema.optional(),
   by: textSchema.optional(),
+  /** why it goes on without the owner's answer: it holds for buying and for opening */
+  without: textSchema.optional(),
 })
 
 /** What was changed of one line of the load-out list. */
@@ -101,8 +103,8 @@ export type Quote = NonNullable<Day['quote']>
 /** How the day is planned: one of each round. */
 export const DAY = defineKind({
   kind: 'day',
-  version: 2,
+  version: 3,
   schema: daySchema,
-  migrations: [widened(2)],
+  migrations: [widened(2), widened(3)],
   defaults: {},
 })

@@ -7,6 +7,8 @@ export type Approval = {
   /** days from the question or the answer to the planned start, whole */
   readonly age: number | undefined
   readonly sentence: string
+  /** why it goes on without an answer */
+  readonly without?: string
   /** so old that charge, readings and gate are looked at again on return */
   readonly isStale: boolean
 }
@@ -33,6 +35,10 @@ const SENTENCES: Readonly<Record<Approval['state'], string>> = {
   refused: 'The owner refused: nothing is bought or opened',
 }
 
+/** How the quote stands. */
+export const approvalState = ({ quote }: Pick<Day, 'quote'>): Approval['state'] =>
+  quote?.answer ?? (quote?.askedAt ? 'asked' : 'not-asked')
+
 /**
  * How the owner's approval stands on the planned day.
  * @param decidedAt when the oldest of the faults was decided, an instant or a wall clock
@@ -41,15 +47,17 @@ export function approvalOf(
   { quote, start }: Pick<Day, 'quote' | 'start'>,
   decidedAt: string | undefined,
 ): Approval {
-  const state = quote?.answer ?? (quote?.askedAt ? 'asked' : 'not-asked')
+  const state = approvalState({ quote })
   const age = days(quote?.answeredAt ?? quote?.askedAt, start)
   const sinceDecided = days(decidedAt?.slice(0, 16), start)
   const by = quote?.answer && quote.by ? ` (${quote.by})` : ''
   const isStale = Math.max(age ?? 0, sinceDecided ?? 0) > STALE
+  const without = state === 'given' ? undefined : quote?.without
   return {
     state,
     age,
-    sentence: `${SENTENCES[state]}${by}${ago(age)}.${isStale ? ` More than ${STALE} days: charge, readings and proof are looked at again on return.` : ''}`,
+    ...(without ? { without } : {}),
+    sentence: `${SENTENCES[state]}${by}${ago(age)}.${without ? ` It goes on without: “${without}”.` : ''}${isStale ? ` More than ${STALE} days: charge, readings and proof are looked at again on return.` : ''}`,
     isStale,
   }
 }

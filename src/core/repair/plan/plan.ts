@@ -255,7 +255,7 @@ function purchaseStopOf({ proofs, approval }: Whole): string | undefined {
   const first = proofs.find(({ isFirst }) => isFirst)
   if (first)
     return first.why === 'suspected' ? 'prove first: suspected, not decided' : 'prove first: its gate is shut'
-  if (approval.state === 'given') return undefined
+  if (approval.state === 'given' || approval.without !== undefined) return undefined
   return approval.state === 'refused' ? 'the owner refused' : 'not before the owner agrees'
 }
 

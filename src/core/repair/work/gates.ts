@@ -9,6 +9,7 @@ import type { Effects } from '../../record/state/effects'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
+import { type Approval, approvalState } from '../plan/approval'
 import type { PlanTask } from '../plan/planTasks'
 import { isShutBy } from '../logs/judgeDecay'
 import { isOfItsTask } from '../logs/taskPurposes'
@@ -28,12 +29,16 @@ import {
   usesFlame,
   VACUUMS,
 } from '../plan/tasks/tasks'
-import { FIRST_START } from './firstStart'
+import { isThrough, startLines } from './firstStart'
+import { type GatePlace, placeOf } from './gatePlaces'
 import { stillOff, takenOffList } from './takenOff'
 
 /** What the gates are judged from: what is on record of the round, how the unit stands, and the tasks of its plan. */
 export type WorkScene = {
-  readonly job: Pick<Job, 'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair'> & {
+  readonly job: Pick<
+    Job,
+    'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair' | 'day'
+  > & {
     readonly unit: UnitPlate
   }
   readonly tasks: readonly Pick<PlanTask, 'id' | 'opens'>[]
@@ -144,10 +149,29 @@ function hasReadingsAfter(scene: WorkScene): boolean {
   )
 }
 
+/** What the owner's answer lacks. */
+const APPROVAL_LACKS: Readonly<Record<Approval['state'], readonly string[]>> = {
+  'not-asked': ['a quote, and the owner’s answer to it'],
+  asked: ['the owner’s answer to the quote'],
+  refused: ['an owner who agrees: this one refused'],
+  given: [],
+}
+
+/** What is over by the newest weigh-in of the pass that counts. */
+function overWeight(scene: WorkScene): readonly string[] {
+  const [log] = logsOf(scene, 'weigh-in')
+  if (!log || !isOfLatestPass(scene, log)) return []
+  const verdict = scene.verdicts[log.id]
+  return verdict === undefined || verdict === 'no-samples' || verdict.limit !== 'failed'
+    ? []
+    : verdict.missing
+}
+
 const has = ({ tasks }: WorkScene, ids: readonly TaskId[]) => tasks.some(({ id }) => ids.includes(id))
 
 /** What is still missing for each gate; nothing where it is open. */
 const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string[]>> = {
+  'not-approved': ({ job }) => APPROVAL_LACKS[approvalState(job.day ?? {})],
   'not-recovered': (scene) => {
     if (isDone(scene, 'proveEmpty') || !has(scene, RECOVERIES)) return []
     return [
@@ -163,9 +187,10 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
   'not-dry': (scene) => missingOf(scene, 'decay'),
   'not-charged': (scene) =>
     !has(scene, CHARGES) || anyDone(scene, CHARGES) ? [] : ['the charge, weighed or let in'],
-  'not-listed': ({ job }) =>
-    FIRST_START.filter(({ on }) => on(job.unit))
-      .filter(({ id }) => job.run?.startList?.[id] === undefined)
+  'over-weight': (scene) => overWeight(scene),
+  'not-listed': ({ job, tasks, state }) =>
+    startLines({ unit: job.unit, tasks, state })
+      .filter((line) => !isThrough(line, job.run?.startList, state))
       .map(({ label }) => label),
   'not-proven': (scene) =>
     hasReadingsAfter(scene) || scene.job.closing?.proven === 'not-proven-today'
@@ -178,20 +203,25 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
 /** A gate before a task. */
 export type WorkGate = {
   readonly id: WorkGateId
+  readonly name: string
   readonly isOpen: boolean
   readonly missing: readonly string[]
   readonly state: string
   readonly reason: string
   readonly until: string
   readonly canOverride: boolean
-  /** passed with this reason */
+  /** passed with this reason, and where that holds */
   readonly override: string | undefined
+  readonly reasonFor: 'step' | 'repair'
+  /** where what is missing is done */
+  readonly place: GatePlace | undefined
 }
 
 /** What a task does that the gates of the work know. */
 function workActs(task: Pick<PlanTask, 'id' | 'opens'>): WorkAct[] {
   const acts: (readonly [boolean, WorkAct])[] = [
     [task.opens, 'open'],
+    [SWEEPS.includes(task.id), 'sweep'],
     [usesFlame(task.id), 'flame'],
     [VACUUMS.includes(task.id), 'evacuate'],
     [CHARGES.includes(task.id), 'charge'],
@@ -216,10 +246,16 @@ export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>):
   const ids = gatesOver(workActs(task)).filter((id) => opensAnything(scene) || !OF_CIRCUIT.includes(id))
   const step = stepOf(scene, task.id)
   return ids.map((id): WorkGate => {
-    const { state, reason, until, canOverride } = workGateRow(id)
+    const { name, state, reason, until, canOverride, reasonFor } = workGateRow(id)
     const missing = MISSING[id](scene)
-    const override = canOverride ? step?.overrides?.find(({ gate }) => gate === id)?.reason : undefined
-    return { id, isOpen: missing.length === 0, missing, state, reason, until, canOverride, override }
+    const written =
+      reasonFor === 'repair'
+        ? scene.job.day?.quote?.without
+        : step?.overrides?.find(({ gate }) => gate === id)?.reason
+    const override = canOverride ? written : undefined
+    const isOpen = missing.length === 0
+    const told = { id, name, state, reason, until, canOverride, reasonFor }
+    return { ...told, isOpen, missing, override, place: placeOf(id, scene.tasks) }
   })
 }
 

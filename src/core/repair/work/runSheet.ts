@@ -40,6 +40,8 @@ export type RunSheet = {
   readonly running: readonly SheetStep[]
   /** what can be done while it runs */
   readonly meanwhile: readonly SheetStep[]
+  /** steps that are done while the gate that they serve stays shut */
+  readonly shutBehind: readonly { readonly step: SheetStep; readonly gate: WorkGate }[]
   readonly done: number
   readonly isOver: boolean
 }
@@ -113,6 +115,21 @@ function stepAt(
   }
 }
 
+/** Gates that stay shut although the step that serves them is done: told at once, not at the step that they hold up. */
+function shutBehind(steps: readonly SheetStep[], all: readonly SheetStep[]): RunSheet['shutBehind'] {
+  const shut = new Map<string, RunSheet['shutBehind'][number]>()
+  for (const ahead of steps) {
+    if (isOver(ahead)) continue
+    for (const gate of ahead.gates) {
+      if (gate.isOpen || gate.override !== undefined || gate.place?.at !== 'step') continue
+      const { task } = gate.place
+      const step = all.find((each) => each.task.id === task)
+      if (step?.state === 'done') shut.set(gate.id, { step, gate })
+    }
+  }
+  return [...shut.values()]
+}
+
 /**
  * The plan as it is worked on: how each task stands, the one that is on, what runs by itself and until when, what can be done
  * meanwhile. Everything follows from moments on record; nothing is counted.
@@ -151,6 +168,7 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
     running,
     meanwhile:
       running.length > 0 ? canBegin.filter(({ task }) => !task.machine || !busy.has(task.machine)) : [],
+    shutBehind: shutBehind(steps, all),
     done: steps.filter(isOver).length,
     isOver: steps.every(isOver),
   }

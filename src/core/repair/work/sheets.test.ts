@@ -4,6 +4,7 @@ import type { SuspectId } from '../../diagnosis/faults/faults'
 import { loadRefrigerants } from '../../physics/refrigerants/tables'
 import { decide } from '../../record/edits/decisionEdits'
 import type { Edit } from '../../record/edits/edit'
+import { setQuote } from '../../record/edits/dayEdits'
 import { addLog } from '../../record/edits/listEdits'
 import { beginStep, finishStep, setBubbled, skipStep } from '../../record/edits/workEdits'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -181,6 +182,8 @@ type Case = {
   readonly unit: UnitPlate
   readonly fault: SuspectId
   readonly skipped?: string
+  /** the owner agreed before */
+  readonly agreed?: true
 }
 const JOBS: readonly Case[] = [
   {
@@ -193,6 +196,7 @@ const JOBS: readonly Case[] = [
       factoryCharge: { value: 7.5, unit: 'lb' },
     },
     fault: 'txv-underfeeding',
+    agreed: true,
   },
   {
     name: 'compressor',
@@ -210,7 +214,7 @@ const JOBS: readonly Case[] = [
   },
 ]
 
-test.each(JOBS)('$name: the sheet after each step', ({ name, unit, fault, skipped }) => {
+test.each(JOBS)('$name: the sheet after each step', ({ name, unit, fault, skipped, agreed }) => {
   const walk: Walk = {
     job: {
       ...emptyJob(unit),
@@ -228,6 +232,7 @@ test.each(JOBS)('$name: the sheet after each step', ({ name, unit, fault, skippe
     ids: 0,
   }
   applied(walk, decide(fault, undefined))
+  if (agreed) applied(walk, setQuote({ askedAt: '2026-11-26T09:00', answer: 'given' }))
   const lines: string[] = []
   const tell = (what: string) => lines.push(`# ${what}\n${told(walk, [fault])}`)
   const plan = planOf(walk.job, [fault])

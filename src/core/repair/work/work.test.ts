@@ -1,6 +1,7 @@
 import { logsOfPass } from '../logs/taskPurposes'
 import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import { unitState } from '../../record/state/unitState'
+import type { SuspectId } from '../../diagnosis/faults/faults'
 import { planOf } from '../plan/basis'
 import { workBegan } from '../plan/workBegan'
 import { effectsOf } from '../plan/tasks/tasks'
@@ -10,6 +11,7 @@ import { loadRefrigerants } from '../../physics/refrigerants/tables'
 import type { Samples } from '../../record/logs/samples'
 import { decide } from '../../record/edits/decisionEdits'
 import type { Edit } from '../../record/edits/edit'
+import { setQuote } from '../../record/edits/dayEdits'
 import { setClosing } from '../../record/edits/listEdits'
 import { addSet, setMode } from '../../record/edits/setEdits'
 import * as edits from '../../record/edits/workEdits'
@@ -20,7 +22,7 @@ import { gatesOver, WORK_GATE_IDS, type WorkGateId, workGateRow } from '../../sa
 import type { Plan } from '../plan/plan'
 import type { TaskId } from '../plan/tasks/tasks'
 import { clockAt, jobTime, speedOf } from '../../record/job/jobTime'
-import { FIRST_START } from './firstStart'
+import { startLines } from './firstStart'
 import { bubblesThatCount, gatesOf, vetoOn } from './gates'
 import { LOG_KINDS } from '../logs/kinds'
 import { pullGuess, quickerWays } from '../logs/pumpSetup'
@@ -144,10 +146,40 @@ const done = (...tasks: TaskId[]): Edit =>
     ...tasks.flatMap((id, i) => [when(i, edits.beginStep(id, 10)), when(i + 1, edits.finishStep(id))]),
   )
 
+/** No guess is left in the charge of the plan: 7.5 lb and the new dryer's share. */
+const KNOWN_CHARGE: Edit = (job) => ({
+  ...job,
+  unit: { ...job.unit, kind: 'package-ac', oldDryer: { cubicInches: 16, joint: 'sweat' } },
+})
+/** A weigh-in of as many pounds. */
+const heavy = (pounds: number, minute: number) => logWith('weigh-in', [0, 600], [[30, 30 - pounds]], minute)
+/** Points of the first start that this job has. */
+const startPoints = () => startLines(sceneWithUnit(decidedJob())).map(({ id }) => id)
+const sceneWithUnit = (job: KnownJob) => ({ ...sceneFor(job).scene, unit: job.unit })
+
 /** For each gate: a task that it holds up, what opens it, and what looks like that and does not. */
 const GATES: Readonly<
   Record<WorkGateId, { task: TaskId; opens: Edit; wrong: readonly (readonly [string, Edit])[] }>
 > = {
+  'not-approved': {
+    task: 'swapValve',
+    opens: setQuote({ askedAt: '2026-11-26T09:00', answer: 'given', answeredAt: '2026-11-26T10:00' }),
+    wrong: [
+      ['asked for', setQuote({ askedAt: '2026-11-26T09:00' })],
+      ['refused', setQuote({ askedAt: '2026-11-26T09:00', answer: 'refused' })],
+    ],
+  },
+  'over-weight': {
+    task: 'settle',
+    opens: edits.together(KNOWN_CHARGE, withLog(heavy(7.9, 1)), withLog(heavy(7.5, 20))),
+    wrong: [
+      ['0.4 lb over', edits.together(KNOWN_CHARGE, withLog(heavy(7.9, 1)))],
+      [
+        'as calculated once, over after that',
+        edits.together(KNOWN_CHARGE, withLog(heavy(7.5, 1)), withLog(heavy(7.9, 20))),
+      ],
+    ],
+  },
   'not-recovered': {
     task: 'swapValve',
     opens: edits.together(withLog(logOf('recovery', true)), done('recover')),
@@ -192,12 +224,21 @@ const GATES: Readonly<
   },
   'not-listed': {
     task: 'settle',
-    opens: edits.together(...FIRST_START.map(({ id }) => edits.checkStart(id, true))),
+    opens: edits.together(...startPoints().map((id) => edits.checkStart(id, true))),
     wrong: [
       [
         'all but one',
         edits.together(
-          ...FIRST_START.filter(({ id }) => id !== 'valves').map(({ id }) => edits.checkStart(id, true)),
+          ...startPoints()
+            .filter((id) => id !== 'valves')
+            .map((id) => edits.checkStart(id, true)),
+        ),
+      ],
+      [
+        'all ticked while the cores are out',
+        edits.together(
+          when(0, edits.beginStep('recover', 9)),
+          ...startPoints().map((id) => edits.checkStart(id, true)),
         ),
       ],
     ],
@@ -224,16 +265,76 @@ const GATES: Readonly<
   },
 }
 
+/** Open until something was done that shuts them. */
+const SHUT_LATER: readonly WorkGateId[] = ['not-put-back', 'over-weight']
+
 describe('gates of the work (handbook 07, 08, 09, 13)', () => {
   test.each(WORK_GATE_IDS)('%s is shut before, opens by what it asks for, and by nothing else', (id) => {
     const { task, opens, wrong } = GATES[id]
-    if (id !== 'not-put-back') expect(gate(decidedJob(), task, id)).toMatchObject({ isOpen: false })
+    if (!SHUT_LATER.includes(id)) expect(gate(decidedJob(), task, id)).toMatchObject({ isOpen: false })
     expect(gate(apply(decidedJob(), opens), task, id)).toMatchObject({ isOpen: true, missing: [] })
     for (const [name, edit] of wrong) {
       const shut = gate(apply(decidedJob(), edit), task, id)
       expect([name, shut?.isOpen]).toEqual([name, false])
       expect(shut!.missing.length).toBeGreaterThan(0)
+      // and where it is done, which the plan has
+      const { place } = shut!
+      expect(place).toBeDefined()
+      if (place!.at === 'step')
+        expect(sceneFor(decidedJob()).plan.tasks.map((each) => each.id)).toContain(place!.task)
     }
+  })
+  test('done while its gate stays shut is told at once, and no longer once it opens or a reason passes it', () => {
+    const behind = (job: KnownJob) =>
+      runSheet(sceneFor(job).scene, START + 60 * 60_000).shutBehind.map(({ step, gate: { id } }) => [
+        step.task.id,
+        id,
+      ])
+    const ticked = apply(decidedJob(), done('recover'))
+    expect(behind(decidedJob())).toEqual([])
+    expect(behind(ticked)).toEqual([['recover', 'not-recovered']])
+    expect(behind(apply(ticked, withLog(logOf('recovery', true))))).toEqual([])
+    const opening = sceneFor(ticked).plan.tasks.filter(({ id }) => gate(ticked, id, 'not-recovered'))
+    const reasons = opening.map(({ id }) => edits.overrideGate(id, 'not-recovered', 'the scale broke'))
+    expect(behind(apply(ticked, ...reasons))).toEqual([])
+    expect(behind(apply(decidedJob(), done('pressureTest')))).toEqual([['pressureTest', 'not-tested']])
+  })
+  test('a sweep with an end open waits for the recovery; a core that is out holds up the start', () => {
+    expect(gate(decidedJob(), 'sweep', 'not-recovered')).toMatchObject({ isOpen: false })
+    const out = apply(decidedJob(), when(0, edits.beginStep('recover', 9)))
+    expect(gate(out, 'settle', 'not-listed')!.missing).toContain('Valve cores back in')
+    const back = apply(out, when(5, edits.markTaken({ what: 'valve-cores', label: 'Valve cores' }, 'back')))
+    expect(gate(back, 'settle', 'not-listed')!.missing).not.toContain('Valve cores back in')
+  })
+  test('the list of the first start holds what this unit and this job have', () => {
+    const points = (unit: object, faults: SuspectId[] = ['txv-underfeeding']) => {
+      const job: KnownJob = { ...decidedJob(), unit: { ...decidedJob().unit, ...unit } }
+      const { tasks } = planOf(job, faults)
+      return startLines({ unit: job.unit, tasks, state: unitState(job, effectsOf) }).map(({ id }) => id)
+    }
+    expect(points({})).toEqual(['valves', 'gauges', 'disconnect', 'limits'])
+    // after an evacuation there is nothing to boil out; a charged circuit that stood cold has its hours
+    const crankcaseHeater = { watts: 40 }
+    expect(points({ crankcaseHeater })).toContain('heater')
+    expect(points({ crankcaseHeater })).not.toContain('warm')
+    expect(points({ crankcaseHeater }, ['start-gear-failed'])).toEqual([
+      'warm',
+      'gauges',
+      'disconnect',
+      'limits',
+    ])
+    expect(points({}, ['compressor-open-winding'])).toContain('oil')
+    expect(points({ power: { phase: 3, volts: 230 } })).toContain('rotation')
+    const limits = startLines({
+      unit: {
+        ...decidedJob().unit,
+        power: { phase: 1, volts: 230, rla: 16.7 },
+        designPressures: { high: { value: 450, unit: 'psig' } },
+      },
+      tasks: [],
+      state: { off: {} },
+    }).find(({ id }) => id === 'limits')!
+    expect(limits.label).toContain('amps over 16.7 A, head over 450 psig')
   })
   test('readings of a running unit after the start open the last one', () => {
     const job = apply(
@@ -253,12 +354,15 @@ describe('gates of the work (handbook 07, 08, 09, 13)', () => {
   })
   test.each(WORK_GATE_IDS)('%s: a reason passes it only where that is allowed', (id) => {
     const { task } = GATES[id]
-    const shut =
-      id === 'not-put-back' ? apply(decidedJob(), when(0, edits.beginStep('gainAccess', 9))) : decidedJob()
-    const job = apply(shut, edits.overrideGate(task, id, 'the owner takes it on himself'))
-    const { canOverride } = workGateRow(id)
+    const shut = SHUT_LATER.includes(id) ? apply(decidedJob(), GATES[id].wrong[0]![1]) : decidedJob()
+    const { canOverride, reasonFor } = workGateRow(id)
+    const write = (reason: string) =>
+      reasonFor === 'repair'
+        ? setQuote({ without: reason || undefined })
+        : edits.overrideGate(task, id, reason)
+    const job = apply(shut, write('the owner takes it on himself'))
     expect(gate(job, task, id)!.override).toBe(canOverride ? 'the owner takes it on himself' : undefined)
-    expect(gate(apply(job, edits.overrideGate(task, id, '')), task, id)!.override).toBeUndefined()
+    expect(gate(apply(job, write('')), task, id)!.override).toBeUndefined()
   })
   test('flame, a start in vacuum and a start without its charge are passed by no reason', () => {
     expect(gatesOver(['flame', 'first-start']).filter((id) => !workGateRow(id).canOverride)).toEqual([

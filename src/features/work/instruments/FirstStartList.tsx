@@ -3,15 +3,23 @@ import Box from '@mui/material/Box'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
-import { checkStart } from '@/core/record/edits/workEdits'
-import { FIRST_START } from '@/core/repair/work/firstStart'
+import { checkStart, markTaken } from '@/core/record/edits/workEdits'
+import { offLabel } from '@/core/record/state/offParts'
+import { isThrough, type StartLine, startLines } from '@/core/repair/work/firstStart'
+import { tasksAndDone } from '../tasksAndDone'
+import { useUnitState } from '../useSheet'
 import type { InstrumentProps } from './instrumentProps'
 
 /** The list of the first start (handbook 09): nothing starts before each point is ticked. */
-export function FirstStartList({ job, unit, change }: InstrumentProps) {
-  const points = FIRST_START.filter(({ on }) => on(unit))
-  const list = job.run?.startList ?? {}
-  const left = points.filter(({ id }) => list[id] === undefined).length
+export function FirstStartList(props: InstrumentProps) {
+  const { job, unit, change, answer } = props
+  const state = useUnitState(props)
+  const points = startLines({ unit, tasks: tasksAndDone(answer.plan.tasks, job.steps), state })
+  const isOn = (line: StartLine) => isThrough(line, job.run?.startList, state)
+  const left = points.filter((line) => !isOn(line)).length
+  // a part that came off has one state: the list of what is off
+  const tick = ({ id, part }: StartLine, on: boolean) =>
+    part ? markTaken({ what: part, label: offLabel(part) }, on ? 'back' : 'off') : checkStart(id, on)
   return (
     <Box component="section" aria-label="First start">
       <Typography sx={{ fontWeight: 650 }} aria-live="polite">
@@ -19,18 +27,18 @@ export function FirstStartList({ job, unit, change }: InstrumentProps) {
           ? '● First start: every point is ticked'
           : `△ First start: ${left} of ${points.length} points left`}
       </Typography>
-      {points.map(({ id, label }) => (
+      {points.map((line) => (
         <FormControlLabel
-          key={id}
+          key={line.id}
           sx={{ display: 'flex', minHeight: 48, m: 0 }}
           control={
             <Checkbox
-              checked={list[id] !== undefined}
+              checked={isOn(line)}
               sx={{ width: 48, height: 48 }}
-              onChange={(_event, on) => void change(checkStart(id, on))}
+              onChange={(_event, on) => void change(tick(line, on))}
             />
           }
-          label={label}
+          label={line.label}
         />
       ))}
     </Box>
