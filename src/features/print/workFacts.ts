@@ -5,6 +5,7 @@ import type { UnitPlate } from '@/core/record/equipment/unit'
 import { passOf } from '@/core/record/job/passes'
 import { unitState } from '@/core/record/state/unitState'
 import { effectsOf, isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
+import { isOwnTask } from '@/core/repair/plan/tasks/own'
 import type { Plan } from '@/core/repair/plan/plan'
 import { totalTurns, turnsText } from '@/core/repair/work/startUp'
 import { stillOff, takenOffList } from '@/core/repair/work/takenOff'
@@ -15,7 +16,7 @@ import type { Verdicts } from '@/core/repair/logs/verdicts'
 
 type Fact = readonly [label: string, value: string | undefined]
 
-const labelOf = (task: string) => (isTask(task) ? taskRow(task).label : task)
+const labelOf = (task: string, own?: string) => own ?? (isTask(task) ? taskRow(task).label : task)
 
 /** Gates that were passed with a reason, each with what it stood for. */
 const passed = (job: StoredJob): string =>
@@ -28,14 +29,23 @@ const passed = (job: StoredJob): string =>
 
 const leftOut = (job: StoredJob): string =>
   job.steps
-    .flatMap(({ task, skipped }) => (skipped ? [`${labelOf(task)}: “${skipped.reason}”.`] : []))
+    .flatMap(({ task, own, skipped }) =>
+      skipped ? [`${labelOf(task, own?.label)}: “${skipped.reason}”.`] : [],
+    )
     .join(' ')
 
 /** What was done and is planned no longer: it stays on the report with what it showed. */
 const unplanned = (job: StoredJob, plan: Plan): string =>
   [...new Set(job.steps.map(({ task }) => task))]
+    .filter((task) => !isOwnTask(task))
     .filter((task) => !isDecided(job) || plan.tasks.every(({ id }) => id !== task))
-    .map(labelOf)
+    .map((task) => labelOf(task))
+    .join('; ')
+
+/** Steps that were added on site and done. */
+const ownDone = (job: StoredJob): string =>
+  job.steps
+    .flatMap(({ own, doneAt, note }) => (own && doneAt ? [`${own.label}${note ? ` (${note})` : ''}`] : []))
     .join('; ')
 
 /** Which pass of its task a log belongs to, where there were several. */
@@ -62,6 +72,7 @@ export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate, verdicts:
       `${format(new Date(told.at), 'HH:mm')} ${told.word}: ${told.sentence}`,
     ]),
     ['Gates passed with a reason', passed(job)],
+    ['Steps of our own', ownDone(job)],
     ['Steps left out', leftOut(job)],
     ['Done, no longer planned', unplanned(job, plan)],
     ['Valve stem', turns.length > 0 ? turnsText(totalTurns(turns)) : undefined],

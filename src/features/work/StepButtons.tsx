@@ -9,24 +9,25 @@ import {
   finishStep,
   leaveStep,
   pauseStep,
+  removeOwnStep,
   reopenStep,
   repeatStep,
   skipStep,
 } from '@/core/record/edits/workEdits'
-import { beginTask } from '@/core/repair/work/beginning'
+import { beginTask, recordTask } from '@/core/repair/work/beginning'
 import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../shared/stageProps'
 import { unlockBell } from './bell'
 
-type Act = 'start' | 'pause' | 'leave' | 'done' | 'back' | 'repeat' | 'drop'
+type Act = 'start' | 'pause' | 'leave' | 'done' | 'already' | 'back' | 'repeat' | 'drop' | 'remove'
 
 /** What can be done with a step in each state, the first one large. */
 const ACTS: Readonly<Record<StepState, readonly Act[]>> = {
-  ready: ['start'],
+  ready: ['start', 'already'],
   paused: ['start', 'done'],
   blocked: ['start'],
-  waits: ['start'],
+  waits: ['start', 'already'],
   hands: ['done', 'leave', 'pause'],
   running: ['done', 'start'],
   done: ['repeat', 'back'],
@@ -37,9 +38,11 @@ const LABELS: Readonly<Record<Act, string>> = {
   pause: 'Pause',
   leave: 'Leave it running',
   done: 'Done',
+  already: 'It was done already',
   back: 'Take back',
   repeat: 'Do it again',
   drop: 'Not again after all',
+  remove: 'Remove this step',
 }
 const STATE_LABELS: { readonly [S in StepState]?: { readonly [A in Act]?: string } } = {
   paused: { start: 'Go on' },
@@ -91,15 +94,23 @@ export function StepButtons({ change, answer, step, onOver }: Props) {
     pause: pauseStep(task.id),
     leave: leaveStep(task.id),
     done: finishStep(task.id),
+    already: recordTask(task, goesIn),
     back: reopenStep(task.id),
     repeat: repeatStep(task.id),
     drop: dropPass(task.id),
+    remove: removeOwnStep(task.id),
   }
+  const isUntouched =
+    record?.own !== undefined && record.pass === undefined && record.spans.length === 0 && !record.doneAt
   const isFreshPass = (record?.pass ?? 1) > 1 && record?.spans.length === 0
   const acts: readonly Act[] = [
     ...ACTS[state].filter((act) => act !== 'leave' || task.unattended !== undefined),
     ...(isFreshPass && state !== 'skipped' ? (['drop'] as const) : []),
+    ...(isUntouched ? (['remove'] as const) : []),
   ]
+  // what was done in another order is written down; a gate or a veto is passed by no order
+  const isHeld =
+    step.veto !== undefined || step.gates.some((gate) => !gate.isOpen && gate.override === undefined)
   const isShut = state === 'blocked' || state === 'waits'
   if (skipping)
     return (
@@ -119,11 +130,11 @@ export function StepButtons({ change, answer, step, onOver }: Props) {
         <Button
           key={act}
           variant={i === 0 ? 'contained' : 'outlined'}
-          disabled={isShut && act === 'start'}
+          disabled={(isShut && act === 'start') || (isHeld && act === 'already')}
           onClick={() => {
             unlockBell()
             void change(edits[act])
-            if (act === 'done') onOver()
+            if (act === 'done' || act === 'already' || act === 'remove') onOver()
           }}
           sx={{ minHeight: 56, fontSize: '1.1rem', flex: i === 0 ? 2 : 1, minWidth: 120 }}
         >

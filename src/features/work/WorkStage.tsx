@@ -12,6 +12,7 @@ import { useKept } from '../shared/display/useKept'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
+import { AddStep } from './AddStep'
 import { StepList } from './StepList'
 import { StepView } from './StepView'
 import { TakenOffView } from './TakenOffView'
@@ -114,7 +115,16 @@ export function WorkStage(props: StageProps) {
             <AnotherRepair {...props} />
           </Box>
         )}
-        {view === 'all' && <StepList sheet={sheet} current={step?.task.id} onOpen={open} />}
+        {view === 'all' && (
+          <Box sx={{ display: 'grid', gap: 2 }}>
+            <StepList sheet={sheet} current={step?.task.id} onOpen={open} />
+            <AddStep
+              change={props.change}
+              after={step && { id: step.task.id, label: step.task.label }}
+              onAdded={open}
+            />
+          </Box>
+        )}
         {view === 'off' && <TakenOffView {...props} />}
       </Box>
     </Box>

@@ -63,11 +63,33 @@ type Beginning = {
   readonly starts?: boolean
 }
 
+function noteBeginning(job: Draft<Job>, { refrigerant, starts }: Beginning, now: string): void {
+  if (refrigerant) putRefrigerant(job, refrigerant)
+  if (!starts) return
+  job.repair ??= {}
+  job.repair.startedAt ??= now
+}
+
+/** Its tick, and what it took, which the next estimate learns from. */
+function markDone(job: Draft<Job>, step: Draft<StepRecord>, now: string): void {
+  const { task } = step
+  closeSpan(step, now)
+  step.doneAt = now
+  delete step.skipped
+  const key = taskKey(task)
+  if (task === LAST_TASK) closeRound(job, now)
+  if (!job.ticks.some((each) => each.key === key)) job.ticks.push({ key, at: now })
+  const actual = Math.round(handMinutes(step, Date.parse(now)))
+  if (step.planned === undefined || actual < 1) return
+  job.day ??= {}
+  job.day.took = { ...job.day.took, [task]: { planned: step.planned, actual } }
+}
+
 /**
  * Somebody begins, or begins again, at a task. Another one that was worked on is left.
  * @param planned likely minutes of work
  */
-export const beginStep = (task: string, planned: number, { refrigerant, starts }: Beginning = {}): Edit =>
+export const beginStep = (task: string, planned: number, begun: Beginning = {}): Edit =>
   edit((job, { now }) => {
     const known = latestPass(job.steps, task)
     for (const step of job.steps) if (step !== known) closeSpan(step, now)
@@ -77,11 +99,37 @@ export const beginStep = (task: string, planned: number, { refrigerant, starts }
     delete step.skipped
     if (!openSpan(step)) step.spans.push({ from: now })
     if (!known) job.steps.push(step)
-    if (refrigerant) putRefrigerant(job, refrigerant)
-    if (starts) {
-      job.repair ??= {}
-      job.repair.startedAt ??= now
-    }
+    noteBeginning(job, begun, now)
+  })
+
+/** A task that was done in another order than the sheet's, written down; whoever works on another one goes on. */
+export const recordDone = (task: string, begun: Beginning = {}): Edit =>
+  edit((job, { now }) => {
+    const known = latestPass(job.steps, task)
+    const step = known ?? newStep(job, task)
+    if (!openSpan(step)) step.spans.push({ from: now })
+    if (!known) job.steps.push(step)
+    noteBeginning(job, begun, now)
+    markDone(job, step, now)
+  })
+
+/**
+ * A step that no plan knows.
+ * @param task its id: what it does stands in it
+ * @param after the task after which it stands in the list; undefined: at the end
+ */
+export const addOwnStep = (task: string, label: string, after: string | undefined): Edit =>
+  edit((job) => {
+    job.steps.push({ ...newStep(job, task), own: { label, ...(after ? { after } : {}) } })
+  })
+
+/** Takes a step of one's own away; one at which somebody worked stays on record. */
+export const removeOwnStep = (task: string): Edit =>
+  edit((job) => {
+    job.steps = job.steps.filter(
+      (step) =>
+        step.task !== task || step.own === undefined || step.spans.length > 0 || step.doneAt !== undefined,
+    )
   })
 
 /**
@@ -94,7 +142,8 @@ export const repeatStep = (task: string): Edit =>
     if (!known) return
     closeSpan(known, now)
     const pass = (known.pass ?? 1) + 1
-    job.steps.push({ id: stepId(job.round, task, pass), task, pass, calledAt: now, spans: [] })
+    const own = known.own ? { own: known.own } : {}
+    job.steps.push({ id: stepId(job.round, task, pass), task, pass, calledAt: now, spans: [], ...own })
     job.ticks = job.ticks.filter(({ key }) => key !== taskKey(task))
   })
 
@@ -117,20 +166,8 @@ export const leaveStep = (id: string): Edit =>
     step.leftAt = now
   })
 
-/** A task is done: its tick, and what it took, which the next estimate learns from. */
-export const finishStep = (task: string): Edit =>
-  editStep(task, (step, now, job) => {
-    closeSpan(step, now)
-    step.doneAt = now
-    delete step.skipped
-    const key = taskKey(task)
-    if (task === LAST_TASK) closeRound(job, now)
-    if (!job.ticks.some((each) => each.key === key)) job.ticks.push({ key, at: now })
-    const actual = Math.round(handMinutes(step, Date.parse(now)))
-    if (step.planned === undefined || actual < 1) return
-    job.day ??= {}
-    job.day.took = { ...job.day.took, [task]: { planned: step.planned, actual } }
-  })
+/** A task is done. */
+export const finishStep = (task: string): Edit => editStep(task, (step, now, job) => markDone(job, step, now))
 
 /** Takes back that a task is done or skipped. */
 export const reopenStep = (task: string): Edit =>

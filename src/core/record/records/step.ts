@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { countSchema, idSchema, inRoundShape, kebabSchema } from './fields'
-import { defineKind, type RawData } from './kind'
+import { defineKind, type RawData, widened } from './kind'
 
 const MOST_SPANS = 200
 const MOST_PHOTOS = 40
@@ -38,6 +38,8 @@ export const stepSchema = z.strictObject({
   note: textSchema.optional(),
   /** ids of photos of the job */
   photos: z.array(idSchema).max(MOST_PHOTOS).optional(),
+  /** a step that no plan knows: what is done, and the task after which it stands in the list */
+  own: z.strictObject({ label: textSchema, after: idSchema.optional() }).optional(),
   /** gates that were passed with a written reason */
   overrides: z.array(overrideSchema).max(MOST_OVERRIDES).optional(),
 })
@@ -49,8 +51,9 @@ const named = (data: RawData): RawData => ({ task: data.id, ...data })
 /** How a task of the plan went: one of each pass that was begun. Moments are stored, never counted. */
 export const STEP = defineKind({
   kind: 'step',
-  version: 2,
+  version: 3,
   schema: stepSchema,
-  migrations: [{ to: 2, change: named }],
+  // version 3: steps of one's own, done in another order
+  migrations: [{ to: 2, change: named }, widened(3)],
   defaults: {},
 })

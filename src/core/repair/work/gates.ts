@@ -83,7 +83,7 @@ function lapsedBy(
     if (lapsesOn.every((key) => effects[key] === undefined)) return false
     return each.spans.some(({ to }) => to === undefined || Date.parse(to) > shown)
   })
-  return step && (isTask(step.task) ? taskRow(step.task).label : step.task)
+  return step && (step.own?.label ?? (isTask(step.task) ? taskRow(step.task).label : step.task))
 }
 
 /** Whether a borderline was repeated and stayed under its limit again. */

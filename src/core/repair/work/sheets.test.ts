@@ -1,5 +1,5 @@
 import { recorded } from '../../../../tools/run/recorded'
-import { holdingVetoes } from '../../diagnosis/vetoes/holding'
+import { workScene } from '../../../../tools/run/workScene'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { loadRefrigerants } from '../../physics/refrigerants/tables'
 import { decide } from '../../record/edits/decisionEdits'
@@ -13,16 +13,12 @@ import type { Samples } from '../../record/logs/samples'
 import type { LogMark } from '../../record/records/log'
 import type { LogPurpose } from '../../record/readings/logPurposes'
 import { wallText } from '../../base/units/wall'
-import { unitState } from '../../record/state/unitState'
 import { LOG_KINDS } from '../logs/kinds'
-import { verdictsOf } from '../logs/verdicts'
 import { fromPascals } from '../../base/units/convert'
 import { planOf } from '../plan/basis'
 import type { Plan } from '../plan/plan'
 import type { PlanTask } from '../plan/planTasks'
-import { effectsOf, taskRow } from '../plan/tasks/tasks'
-import { workBegan } from '../plan/workBegan'
-import { holdingNow } from './holdingNow'
+import { taskRow } from '../plan/tasks/tasks'
 import { restOfDay } from './restOfDay'
 import { runSheet } from './runSheet'
 import { takenOffList } from './takenOff'
@@ -126,12 +122,10 @@ function withLog(walk: Walk, purpose: LogPurpose, { time, columns }: Look) {
 /** The sheet as text: what each open step is kept by, what holds, what is off, when it ends. */
 function told({ job, samples, minute }: Walk, faults: readonly SuspectId[]): string {
   const plan = planOf(job, faults)
-  const state = unitState(job, effectsOf)
-  const vetoes = holdingVetoes(job.unit, job.readingSets, state)
-  const holding = holdingNow({ unit: job.unit, vetoes, state, plan, began: workBegan(job) })
-  const verdicts = verdictsOf(job, samples, { unit: job.unit, plan })
+  const scene = workScene(job, plan, samples)
+  const { state, holding } = scene
   const now = START + minute * 60_000
-  const sheet = runSheet({ job, tasks: plan.tasks, state, holding, verdicts }, now)
+  const sheet = runSheet(scene, now)
   const steps = sheet.steps
     .filter(({ state: stands }) => stands !== 'waits')
     .map(({ task, state: stands, gates, veto, minutesLeft }) =>

@@ -4,7 +4,7 @@ import type { PlanTask } from '../plan/planTasks'
 import { cautionsOf, isTask, opensCircuit, type TaskId, taskRow, usesFlame } from '../plan/tasks/tasks'
 
 /** A task that no plan places, with what its row alone tells. */
-function taskAlone(id: TaskId): PlanTask {
+export function taskAlone(id: TaskId): PlanTask {
   const { label, stage, handsOn, unattended, machine, overWhen } = taskRow(id)
   const cautions = cautionsOf(id)
   return {

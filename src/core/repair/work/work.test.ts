@@ -1,11 +1,9 @@
+import { workScene } from '../../../../tools/run/workScene'
 import { logsOfPass } from '../logs/taskPurposes'
-import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import { unitState } from '../../record/state/unitState'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { planOf } from '../plan/basis'
-import { workBegan } from '../plan/workBegan'
 import { effectsOf } from '../plan/tasks/tasks'
-import { holdingNow } from './holdingNow'
 import { seededRandom } from '../../base/numeric/random'
 import { loadRefrigerants } from '../../physics/refrigerants/tables'
 import type { Samples } from '../../record/logs/samples'
@@ -26,7 +24,6 @@ import { startLines } from './firstStart'
 import { bubblesThatCount, gatesOf, vetoOn } from './gates'
 import { LOG_KINDS } from '../logs/kinds'
 import { pullGuess, quickerWays } from '../logs/pumpSetup'
-import { verdictsOf } from '../logs/verdicts'
 import { restOfDay } from './restOfDay'
 import { retestRows } from './retests'
 import { runSheet, type SheetScene } from './runSheet'
@@ -66,13 +63,7 @@ const sceneFor = (job: KnownJob) => {
   return { plan, scene: sceneOf(job, plan) }
 }
 /** What the sheet and the gates are made from, as the screen makes it. */
-function sceneOf(job: KnownJob, plan: Plan): SheetScene {
-  const state = unitState(job, effectsOf)
-  const vetoes = holdingVetoes(job.unit, job.readingSets, state)
-  const holding = holdingNow({ unit: job.unit, vetoes, state, plan, began: workBegan(job) })
-  const verdicts = verdictsOf(job, samples, { unit: job.unit, plan })
-  return { job, tasks: plan.tasks, state, holding, verdicts }
-}
+const sceneOf = (job: KnownJob, plan: Plan): SheetScene => workScene(job, plan, samples)
 const gate = (job: KnownJob, task: TaskId, id: WorkGateId) => {
   const { scene } = sceneFor(job)
   const own = scene.tasks.find((each) => each.id === task)!

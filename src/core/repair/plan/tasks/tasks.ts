@@ -4,23 +4,26 @@ import type { Act } from '../../../safety/vetoes'
 import { CIRCUIT_TASKS } from './circuit'
 import { ELECTRICAL_TASKS } from './electrical'
 import { FRAME_TASKS } from './frame'
+import { isOwnTask, ownRow, type OwnTaskId } from './own'
 import { REPLACE_TASKS } from './replace'
 import { stageAt, type TaskRole, type TaskRow } from './row'
 
 /** Every task there is; within a stage the order of this table is the order of the work. */
 const TASKS = { ...FRAME_TASKS, ...CIRCUIT_TASKS, ...ELECTRICAL_TASKS, ...REPLACE_TASKS } as const
 
-export type TaskId = keyof typeof TASKS
-export const TASK_IDS = Object.keys(TASKS) as TaskId[]
-export const isTask = (word: string): word is TaskId => Object.hasOwn(TASKS, word)
+type TableTask = keyof typeof TASKS
+/** A task of the table, or one that was added on site. */
+export type TaskId = TableTask | OwnTaskId
+export const TASK_IDS = Object.keys(TASKS) as TableTask[]
+export const isTask = (word: string): word is TableTask => Object.hasOwn(TASKS, word)
 
 /** The row seen without its literal types. */
-export const taskRow = (id: TaskId): TaskRow => TASKS[id]
+export const taskRow = (id: TaskId): TaskRow => (isOwnTask(id) ? ownRow(id) : TASKS[id])
 
 /** Its turn within its stage: before, in, or after the order of the table. */
 function turnOf(id: TaskId): number {
   const { turn = 0 } = taskRow(id)
-  return turn === 0 ? TASK_IDS.indexOf(id) : turn < 0 ? turn : TASK_IDS.length + turn
+  return turn === 0 ? (TASK_IDS as readonly TaskId[]).indexOf(id) : turn < 0 ? turn : TASK_IDS.length + turn
 }
 
 /** Of one stage: those in its chain, then those beside them, then those that float. */
@@ -81,4 +84,4 @@ export const opensCircuit = (id: TaskId): boolean => taskRow(id).effects.opens =
 
 /** The effects of a step, by the row of its task; what is no task of the table does nothing to the unit. */
 export const effectsOf = ({ task }: { readonly task: string }): Effects =>
-  isTask(task) ? taskEffects(task) : NO_EFFECTS
+  isTask(task) || isOwnTask(task) ? taskEffects(task) : NO_EFFECTS

@@ -1,0 +1,96 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { addOwnStep, addTaken, together } from '@/core/record/edits/workEdits'
+import { OWN_KINDS, type OwnKind } from '@/core/repair/plan/tasks/own'
+import { randomWord } from '@/data/newId'
+import { ChoiceChips } from '@/ui/ChoiceChips'
+import type { StageProps } from '../shared/stageProps'
+
+const KIND_LABELS: Readonly<Record<OwnKind, string>> = {
+  closed: 'circuit stays closed',
+  opens: 'opens the circuit',
+  flame: 'uses a flame on it',
+}
+
+type Props = Pick<StageProps, 'change'> & {
+  /** the task after which it stands, and its label */
+  after: { readonly id: string; readonly label: string } | undefined
+  onAdded: (task: string) => void
+}
+
+/** A step that no plan knows: what is done, what it does to the circuit, what it takes off. */
+export function AddStep({ change, after, onAdded }: Props) {
+  const [open, setOpen] = useState(false)
+  const [label, setLabel] = useState('')
+  const [kind, setKind] = useState<OwnKind>('closed')
+  const [off, setOff] = useState('')
+  const add = async () => {
+    const task = `own-${kind}-${randomWord()}`
+    const taken = off.trim() === '' ? [] : [addTaken(off.trim())]
+    if (!(await change(together(addOwnStep(task, label.trim(), after?.id), ...taken)))) return
+    setLabel('')
+    setOff('')
+    setKind('closed')
+    setOpen(false)
+    onAdded(task)
+  }
+  if (!open)
+    return (
+      <Button variant="outlined" sx={{ minHeight: 48, justifySelf: 'start' }} onClick={() => setOpen(true)}>
+        Add a step of your own
+      </Button>
+    )
+  return (
+    <Box
+      component="form"
+      aria-label="A step of your own"
+      sx={{
+        display: 'grid',
+        gap: 1.5,
+        maxWidth: 600,
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: 1,
+        p: 1.5,
+      }}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (label.trim() !== '') void add()
+      }}
+    >
+      {after && <Typography>After: {after.label}</Typography>}
+      <TextField
+        autoFocus
+        label="What is done"
+        value={label}
+        onChange={({ target }) => setLabel(target.value)}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+      />
+      <ChoiceChips
+        label="What it does"
+        values={OWN_KINDS}
+        labels={KIND_LABELS}
+        value={kind}
+        onChange={(word) => setKind(OWN_KINDS.find((each) => each === word) ?? 'closed')}
+      />
+      <TextField
+        label="What it takes off, if anything"
+        value={off}
+        onChange={({ target }) => setOff(target.value)}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+      />
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button type="submit" variant="contained" disabled={label.trim() === ''} sx={{ minHeight: 48 }}>
+          Add it
+        </Button>
+        <Button color="inherit" onClick={() => setOpen(false)} sx={{ minHeight: 48 }}>
+          Leave it
+        </Button>
+      </Box>
+    </Box>
+  )
+}
