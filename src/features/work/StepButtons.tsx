@@ -15,7 +15,7 @@ import {
   skipStep,
 } from '@/core/record/edits/workEdits'
 import { beginTask, recordTask } from '@/core/repair/work/beginning'
-import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
+import { isHeldBack, type SheetStep, type StepState } from '@/core/repair/work/runSheet'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../shared/stageProps'
 import { unlockBell } from './bell'
@@ -109,8 +109,7 @@ export function StepButtons({ change, answer, step, onOver }: Props) {
     ...(isUntouched ? (['remove'] as const) : []),
   ]
   // what was done in another order is written down; a gate or a veto is passed by no order
-  const isHeld =
-    step.veto !== undefined || step.gates.some((gate) => !gate.isOpen && gate.override === undefined)
+  const isHeld = isHeldBack(step)
   const isShut = state === 'blocked' || state === 'waits'
   if (skipping)
     return (

@@ -51,6 +51,10 @@ export type RunSheet = {
 export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly PlanTask[] }
 type Records = ReadonlyMap<string, StepRecord>
 
+/** Whether a veto, or a gate that no reason passes, keeps it from being begun or written down as done. */
+export const isHeldBack = ({ veto, gates }: Pick<SheetStep, 'veto' | 'gates'>): boolean =>
+  veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+
 const isOver = ({ state }: Pick<SheetStep, 'state'>) => state === 'done' || state === 'skipped'
 
 const hasHands = (record: StepRecord | undefined) => {
@@ -96,7 +100,7 @@ function stepAt(
   const waitsFor = waiting(task, records, refused)
   const gates = gatesOf(scene, task)
   const veto = record?.doneAt ? undefined : vetoOn(task.id, scene.holding)
-  const byGate = veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+  const byGate = isHeldBack({ veto, gates })
   const state = stateOf(task, record, { waits: waitsFor.length > 0, byGate })
   const endsAt =
     state === 'running' && record?.leftAt && task.unattended

@@ -7,22 +7,19 @@ import { usePurpose } from '../logs/usePurpose'
 import type { InstrumentProps } from './instrumentProps'
 import { WriteWeight } from './WriteWeight'
 
-/** Where the weight of a log is written in the record of the job. */
-const WEIGHTS: { readonly [P in LogPurpose]?: 'recovered' | 'charged' } = {
-  recovery: 'recovered',
-  'weigh-in': 'charged',
-}
-
 function OwnLog({ purpose, ...props }: InstrumentProps & { purpose: LogPurpose }) {
   const { pane, own, facts } = usePurpose(props, purpose)
   const view = own && LOG_KINDS[purpose].judge(own, facts)
-  const field = WEIGHTS[purpose]
   return (
     <>
       <PurposePane {...pane} view={view} />
-      {field && (
-        <WriteWeight job={props.job} change={props.change} field={field} log={pane.log} moved={view?.moved} />
-      )}
+      <WriteWeight
+        job={props.job}
+        change={props.change}
+        purpose={purpose}
+        log={pane.log}
+        moved={view?.moved}
+      />
     </>
   )
 }

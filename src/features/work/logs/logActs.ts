@@ -2,6 +2,7 @@ import { tagOf } from '@/core/record/job/idInRound'
 import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { addLog } from '@/core/record/edits/listEdits'
 import { addLook, endTyped, markLog } from '@/core/record/edits/lookEdits'
+import { together } from '@/core/record/edits/workEdits'
 import { UNITS } from '@/core/base/units/units'
 import { whenTyped } from '@/core/base/units/whenTyped'
 import type { LogHead } from '@/core/record/records/log'
@@ -12,6 +13,7 @@ import { randomWord } from '@/data/newId'
 import { changesOf } from '../../shared/record/changes'
 import { jobNow } from '../useJobTime'
 import type { LogAction } from './logActions'
+import { weightOfLog } from './weightOfLog'
 import type { PurposeProps } from './purposeProps'
 
 /** The head of a log that begins now. */
@@ -77,7 +79,14 @@ export function logActs(props: PurposeProps) {
       ),
     )
   }
-  const end = async () => (log.isTyped && head ? change(endTyped(head.id)) : recorder.stop())
+  // the first weight of a repair is written down with the end of its log: nobody is asked for it again
+  const weight = weightOfLog(job, props.purpose, view?.moved)
+  const written = weight?.isNew ? [weight.edit] : []
+  const end = async () => {
+    if (log.isTyped && head) return void (await change(together(endTyped(head.id), ...written)))
+    await recorder.stop()
+    if (written.length > 0) await change(together(...written))
+  }
   return {
     begin: (isLive: boolean) => void recorder.told(() => begin(isLive)),
     end: () => void recorder.told(end),

@@ -8,6 +8,7 @@ import type { ChannelKey } from '@/core/record/readings/channels'
 import { overWarning } from '@/core/repair/logs/testLimit'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { stepId } from '@/core/record/job/passes'
+import { isHeldBack } from '@/core/repair/work/runSheet'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { LogFacts } from '@/core/repair/logs/kinds'
 import type { WorkLog } from '@/core/repair/logs/series'
@@ -24,7 +25,8 @@ export function usePurpose(
   const work = useWork({ job, unit, plan: answer.plan })
   const stepRef = { id: step.record?.id ?? stepId(job.round, step.task.id), pass: step.record?.pass ?? 1 }
   const log = usePurposeLog(job, work, purpose, stepRef)
-  const held = step.state === 'blocked' || step.state === 'waits'
+  // another order keeps no log from being written; a gate or a veto does
+  const held = isHeldBack(step) && (step.state === 'blocked' || step.state === 'waits')
   const { head, samples } = log
   const atmosphere = siteAtmosphere(unit)
   const { testPressure } = answer.plan
