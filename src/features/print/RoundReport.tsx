@@ -1,6 +1,8 @@
 'use client'
 import Typography from '@mui/material/Typography'
 import Box from '@mui/material/Box'
+import { pounds } from '@/core/base/units/weightText'
+import { type FinalCharge, finalCharge } from '@/core/repair/work/finalCharge'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
@@ -27,6 +29,12 @@ function found(job: StoredJob, answer: Answered): string | undefined {
   return `${leader.label}. ${leader.evidence.find(({ direction }) => direction === 'for')?.sentence ?? ''}`
 }
 
+/** What is inside in the end; told where trims made it another weight than was charged. */
+function chargeText(charge: FinalCharge | undefined): string | undefined {
+  if (!charge || charge.trimmed === 0) return undefined
+  return charge.isWhole ? pounds(charge.sum) : `added ${pounds(charge.sum)} to what stayed inside`
+}
+
 type RoundProps = { job: StoredJob; answer: Answered; name: string | undefined }
 
 /** A repair that is not over has a day ahead of it; one question of a day is answered at a time. */
@@ -50,6 +58,7 @@ function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefi
     ['Went in', refrigerant],
     ['Recovered', quantity(job.closing?.recovered)],
     ['Charged', quantity(job.closing?.charged)],
+    ['Charge in the end', chargeText(finalCharge(job, plan.opens && !plan.isPart))],
     ['Replaced', job.closing?.replaced],
     ['Not done, and should be', job.closing?.notDone],
     ['Proof', job.closing?.proven === 'proven' ? 'shown under load' : 'not proven today'],

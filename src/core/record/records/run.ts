@@ -33,6 +33,9 @@ const trimSchema = z.strictObject({
   id: idSchema,
   at: instantSchema,
   what: textSchema,
+  /** refrigerant that went in, or came out, by the scale */
+  mass: quantitySchema('mass').optional(),
+  out: z.literal(true).optional(),
   /** of the circuit when the step was made, K; what it did is the difference to the next one */
   superheat: z.number({ error: 'is not a number' }).optional(),
   subcooling: z.number({ error: 'is not a number' }).optional(),
@@ -88,8 +91,9 @@ export type Run = z.infer<typeof runSchema>
 /** What belongs to the work as a whole: one of each round. */
 export const RUN = defineKind({
   kind: 'run',
-  version: 2,
+  version: 3,
   schema: runSchema,
-  migrations: [widened(2)],
+  // version 3: weights of trims
+  migrations: [widened(2), widened(3)],
   defaults: {},
 })

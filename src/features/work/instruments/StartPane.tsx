@@ -9,28 +9,19 @@ import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { derive } from '@/core/record/readings/derive'
 import { takeSnapshot } from '@/core/record/readings/snapshot'
 import { addSet } from '@/core/record/edits/setEdits'
-import { addTrim, addTurn, removeTrim, removeTurn, setRun, timePullDown } from '@/core/record/edits/workEdits'
-import { isSettled, totalTurns, trimLines, turnsText, WAIT_MINUTES } from '@/core/repair/work/startUp'
+import { addTurn, removeTurn, setRun, timePullDown } from '@/core/record/edits/workEdits'
+import { isSettled, totalTurns, turnsText, WAIT_MINUTES } from '@/core/repair/work/startUp'
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
 import { QuantityField } from '@/ui/QuantityField'
 import { durationText } from '@/core/base/units/wall'
 import { clockText } from '../stateWords'
+import { afterStart } from './afterStart'
 import { FirstStartList } from './FirstStartList'
 import type { InstrumentProps } from './instrumentProps'
+import { TrimLog } from './TrimLog'
 
 const TURNS = [-0.5, -0.25, 0.25, 0.5] as const
-
-/** Superheat and subcooling of the set that is looked at, where it was taken after the start. */
-function after({ job, set, diagnosis }: InstrumentProps) {
-  const started = job.repair?.startedAt
-  const isAfter = started !== undefined && set.at !== undefined && Date.parse(set.at) >= Date.parse(started)
-  return {
-    isAfter,
-    superheat: isAfter ? diagnosis.derived.superheat?.value : undefined,
-    subcooling: isAfter ? diagnosis.derived.subcooling?.value : undefined,
-  }
-}
 
 /** Whether the last two sets after the start say that it is settled. */
 function settledText({ job, unit }: InstrumentProps): string | undefined {
@@ -50,7 +41,7 @@ function Readings(props: InstrumentProps) {
   const { job, change, chooseSet, display } = props
   const settled = settledText(props)
   const router = useRouter()
-  const { isAfter, superheat, subcooling } = after(props)
+  const { isAfter, superheat, subcooling } = afterStart(props)
   const measure = async () => {
     const id = randomWord()
     if (!(await change(addSet(id)))) return
@@ -106,65 +97,6 @@ function Turns({ job, change }: InstrumentProps) {
               color="inherit"
               aria-label={`Remove: ${turnsText(each)} at ${clockText(at)}`}
               onClick={() => void change(removeTurn(id))}
-            >
-              Remove
-            </Button>
-          </Box>
-        ))}
-      </Box>
-    </Box>
-  )
-}
-
-const TRIMS = ['2 oz more', '2 oz less', 'half a turn in', 'half a turn out', 'airflow changed'] as const
-
-function TrimLog(props: InstrumentProps) {
-  const { job, change, display, now } = props
-  const { superheat, subcooling } = after(props)
-  const lines = trimLines(job.run?.trims ?? [], { at: now, superheat, subcooling })
-  const did = (kelvin: number | undefined, word: string) =>
-    kelvin === undefined
-      ? ''
-      : `, ${word} ${kelvin >= 0 ? '+' : '−'}${showDifference(Math.abs(kelvin), display, 1)}`
-  return (
-    <Box component="section" aria-label="Trim">
-      <Typography sx={{ fontWeight: 650 }}>Trim, one step at a time</Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, py: 0.5 }}>
-        {TRIMS.map((what) => (
-          <Button
-            key={what}
-            variant="outlined"
-            onClick={() =>
-              void change(
-                addTrim({
-                  what,
-                  ...(superheat === undefined ? {} : { superheat }),
-                  ...(subcooling === undefined ? {} : { subcooling }),
-                }),
-              )
-            }
-          >
-            {what}
-          </Button>
-        ))}
-      </Box>
-      <Box component="ol" aria-label="Steps of the trim" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {lines.map(({ id, at, what, superheatBy, subcoolingBy, waited }) => (
-          <Box
-            component="li"
-            key={id}
-            sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}
-          >
-            <span>
-              {clockText(at)} {what}
-              {did(superheatBy, 'superheat')}
-              {did(subcoolingBy, 'subcooling')}
-              {waited !== undefined && `, ${durationText(waited)} later`}
-            </span>
-            <Button
-              color="inherit"
-              aria-label={`Remove: ${what} at ${clockText(at)}`}
-              onClick={() => void change(removeTrim(id))}
             >
               Remove
             </Button>
