@@ -1,3 +1,4 @@
+import { recorded } from '../../../../tools/run/recorded'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Decision } from '../../record/records/decision'
 import type { SuspectId } from '../faults/faults'
@@ -29,41 +30,43 @@ const job = (
 })
 const found = (of: KnownJob, id: CauseId) => causesOf(of).find((cause) => cause.id === id)!.found
 
+type Row = readonly [CauseId, Readings, Observations, RegExp]
+const ROWS: readonly Row[] = [
+  ['flooded-start', { crankcaseHeaterAmps: { value: 0, unit: 'A' } }, {}, /heater|circuit is open/],
+  [
+    'floodback',
+    { suctionPressure: psig(125), suctionLineTemp: f(44) },
+    { frostPattern: 'suction-to-compressor' },
+    /Superheat/,
+  ],
+  ['overheating', { dischargeLineTemp: f(240) }, { condenserCoil: 'dirty' }, /240 F, above 225 F/],
+  ['ran-out-of-charge', {}, { weighedCharge: 'below-plate', oilStain: 'joint' }, /below the plate/],
+  ['moisture', {}, { copperPlating: 'yes' }, /Copper plating/],
+  ['debris', {}, { oilAppearance: 'metal-flakes' }, /Metal flakes/],
+  [
+    'supply',
+    {
+      voltageL1L2: { value: 208, unit: 'V' },
+      voltageL2L3: { value: 196, unit: 'V' },
+      voltageL3L1: { value: 199, unit: 'V' },
+    },
+    {},
+    /Unbalance/,
+  ],
+  [
+    'contactor',
+    { contactorVoltageDrop: { value: 4, unit: 'V' } },
+    { contactorPoints: 'pitted' },
+    /4 V|Pitted/,
+  ],
+  ['start-gear', {}, { startGear: 'failed' }, /gear failed/],
+  ['short-cycling', {}, { shortCycling: 'yes' }, /many times/],
+  ['wrong-wiring', {}, { wiring: 'wrong' }, /diagram/],
+  ['rubbed', {}, { leadState: 'rubbed' }, /rubbed/],
+]
+
 describe('what speaks for each cause of death (handbook 04)', () => {
-  type Row = readonly [CauseId, Readings, Observations, RegExp]
-  test.each<Row>([
-    ['flooded-start', { crankcaseHeaterAmps: { value: 0, unit: 'A' } }, {}, /heater|circuit is open/],
-    [
-      'floodback',
-      { suctionPressure: psig(125), suctionLineTemp: f(44) },
-      { frostPattern: 'suction-to-compressor' },
-      /Superheat/,
-    ],
-    ['overheating', { dischargeLineTemp: f(240) }, { condenserCoil: 'dirty' }, /240 F, above 225 F/],
-    ['ran-out-of-charge', {}, { weighedCharge: 'below-plate', oilStain: 'joint' }, /below the plate/],
-    ['moisture', {}, { copperPlating: 'yes' }, /Copper plating/],
-    ['debris', {}, { oilAppearance: 'metal-flakes' }, /Metal flakes/],
-    [
-      'supply',
-      {
-        voltageL1L2: { value: 208, unit: 'V' },
-        voltageL2L3: { value: 196, unit: 'V' },
-        voltageL3L1: { value: 199, unit: 'V' },
-      },
-      {},
-      /Unbalance/,
-    ],
-    [
-      'contactor',
-      { contactorVoltageDrop: { value: 4, unit: 'V' } },
-      { contactorPoints: 'pitted' },
-      /4 V|Pitted/,
-    ],
-    ['start-gear', {}, { startGear: 'failed' }, /gear failed/],
-    ['short-cycling', {}, { shortCycling: 'yes' }, /many times/],
-    ['wrong-wiring', {}, { wiring: 'wrong' }, /diagram/],
-    ['rubbed', {}, { leadState: 'rubbed' }, /rubbed/],
-  ])('%s', (id, readings, observations, sentence) => {
+  test.each(ROWS)('%s', (id, readings, observations, sentence) => {
     const causes = causesOf(job(readings, observations))
     expect(found(job(readings, observations), id).join(' ')).toMatch(sentence)
     expect(causes[0]!.found.length).toBeGreaterThan(0)
@@ -73,6 +76,17 @@ describe('what speaks for each cause of death (handbook 04)', () => {
   test('acid from an earlier burnout is found in the history', () => {
     const old = job({}, { acidTest: 'strong' }, { arrival: { previousBurnout: true } })
     expect(found(old, 'acid-from-earlier-burnout')).toHaveLength(2)
+  })
+  test('every sentence as on record, and the rows of the table', () => {
+    const warm: Readings = {
+      suctionPressure: psig(118),
+      suctionLineTemp: f(41.2),
+      dischargeLineTemp: f(231.6),
+    }
+    const all = [...ROWS, ['floodback', warm, {}, /./] as const]
+    const told = all.map(([id, readings, observations]) => [id, causesOf(job(readings, observations))])
+    const now = `${JSON.stringify({ told, rows: CAUSE_IDS.map((id) => [id, causeRow(id)]) }, null, 1)}\n`
+    expect(now.split('\n')).toEqual(recorded(__dirname, 'causes.json', now).split('\n'))
   })
   test('every cause says where to look and what removes it', () => {
     for (const id of CAUSE_IDS) {

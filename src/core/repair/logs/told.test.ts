@@ -103,6 +103,16 @@ const SHAPES: readonly Shape[] = [
     [960, 'stop'],
     [1440, 'stop'],
   ),
+  marked(
+    shape(
+      'stopped above its depth',
+      'recovery',
+      RECOVERY,
+      [130, 90, 60, 40, 30, 25, 25, 25, 25, 25],
+      [20, 21, 22, 23, 23.4, 23.5, 23.5, 23.5, 23.5, 23.5],
+    ),
+    [1200, 'stop'],
+  ),
   shape(
     'never stopped',
     'recovery',
@@ -328,7 +338,14 @@ test.each(Object.keys(UNITS))('%s: every judge, at every look of every log', (na
       const told = isForecast
         ? judgeJson(given.purpose, log, { unit, plan })
         : LOG_KINDS[given.purpose].judge(log, { unit, plan })
-      return [`# ${given.name}, ${i + 1} looks`, JSON.stringify(told)]
+      // what the door leaves out: lines of the chart, the next step, what it asks for
+      const { nextStep, levels, zones, moved, asks } = LOG_KINDS[given.purpose].judge(
+        log,
+        { unit, plan },
+        given.purpose === 'decay' ? { fit: 'pending' } : {},
+      )
+      const beside = JSON.stringify({ nextStep, levels, zones, moved, asks })
+      return [`# ${given.name}, ${i + 1} looks`, JSON.stringify(told), beside]
     }),
   )
   const now = `${lines.join('\n')}\n`

@@ -270,6 +270,24 @@ describe('how sure the finish is', () => {
     expect(Math.abs(finish.p50 - 63.82)).toBeLessThan(1.5)
     expect(Math.abs(finish.p90 - 88)).toBeLessThan(2)
   })
+  test('of two drawn days one half is the quicker, nine in ten the slower; of ten the fifth and the ninth', () => {
+    // minutes so many that no two days are equal
+    const problem = { ...bare, activities: chainOf(6000), horizon: 20_000 }
+    const { placed } = solve(problem)
+    const days = (count: number) =>
+      spreadOf(problem, [{ handsOn: [3000, 6000, 12_000] }], placed!, count).finish
+    // the first day and the first two are the same draws
+    const first = days(1).p50
+    const [low, high] = [days(2).p50, days(2).p90]
+    expect([low, high]).toContain(first)
+    expect(high).toBeGreaterThan(low)
+    expect(days(1)).toEqual({ p50: first, p90: first })
+    const drawn = Array.from({ length: 10 }, (_x, i) => days(i + 1))
+    // a day that is added is above or below: the ninth of ten is never the greatest of them
+    const greatest = Math.max(...drawn.map(({ p90 }) => p90))
+    expect(drawn.at(-1)!.p90).toBeLessThan(greatest)
+    expect(drawn.at(-1)!.p50).toBeLessThan(drawn.at(-1)!.p90)
+  })
   test('the same problem, the same figures; a later rain moves nine in ten only', () => {
     const [first, second] = chainOf(60, 60)
     const activities = [first!, { ...second!, opening: 0 }]
