@@ -5,7 +5,7 @@ import { lowerBound } from './bounds'
 import type { Activity, Placed, Problem } from './model'
 import { networkOf } from './network'
 import { solve } from './solve'
-import { spreadOf } from './spread'
+import { percentiles, spreadOf } from './spread'
 
 const isIn = (minute: number, all: Problem['idle']) =>
   all.some(({ from, to }) => minute >= from && minute < to)
@@ -270,23 +270,11 @@ describe('how sure the finish is', () => {
     expect(Math.abs(finish.p50 - 63.82)).toBeLessThan(1.5)
     expect(Math.abs(finish.p90 - 88)).toBeLessThan(2)
   })
-  test('of two drawn days one half is the quicker, nine in ten the slower; of ten the fifth and the ninth', () => {
-    // minutes so many that no two days are equal
-    const problem = { ...bare, activities: chainOf(6000), horizon: 20_000 }
-    const { placed } = solve(problem)
-    const days = (count: number) =>
-      spreadOf(problem, [{ handsOn: [3000, 6000, 12_000] }], placed!, count).finish
-    // the first day and the first two are the same draws
-    const first = days(1).p50
-    const [low, high] = [days(2).p50, days(2).p90]
-    expect([low, high]).toContain(first)
-    expect(high).toBeGreaterThan(low)
-    expect(days(1)).toEqual({ p50: first, p90: first })
-    const drawn = Array.from({ length: 10 }, (_x, i) => days(i + 1))
-    // a day that is added is above or below: the ninth of ten is never the greatest of them
-    const greatest = Math.max(...drawn.map(({ p90 }) => p90))
-    expect(drawn.at(-1)!.p90).toBeLessThan(greatest)
-    expect(drawn.at(-1)!.p50).toBeLessThan(drawn.at(-1)!.p90)
+  test('of ten days the fifth and the ninth; of two the first and the second; of one itself', () => {
+    expect(percentiles([8, 1, 10, 3, 2, 9, 4, 7, 5, 6])).toEqual({ p50: 5, p90: 9 })
+    expect(percentiles([9, 3])).toEqual({ p50: 3, p90: 9 })
+    expect(percentiles([4])).toEqual({ p50: 4, p90: 4 })
+    expect(percentiles([])).toEqual({ p50: NEVER, p90: NEVER })
   })
   test('the same problem, the same figures; a later rain moves nine in ten only', () => {
     const [first, second] = chainOf(60, 60)

@@ -28,7 +28,8 @@ export type Spread = {
 const DAYS = 300
 const SEED = 20_260
 
-const percentiles = (all: readonly number[]): Percentiles => {
+/** The moment that half of the drawn days meet, and nine in ten: the fifth and the ninth of ten. */
+export const percentiles = (all: readonly number[]): Percentiles => {
   const sorted = [...all].sort((a, b) => a - b)
   const at = (share: number) =>
     sorted[Math.min(sorted.length - 1, Math.ceil(share * sorted.length) - 1)] ?? NEVER
