@@ -2,6 +2,7 @@ import { toKelvin } from '../../base/units/convert'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Repair } from '../../record/records/repair'
+import type { SuspectId } from '../../diagnosis/faults/faults'
 import { planOf } from '../plan/basis'
 import { nominalVolts } from '../plan/parts/match'
 import { floodedShare } from './flooding'
@@ -98,6 +99,27 @@ describe('a tube condenser takes plate and lines up to a third over the plate', 
     expect(pumped(25, { way: 'pump-down' }, { condenserCoil: 'microchannel' }).chosen).toBe('recover-all')
     const tried: Repair = { way: 'pump-down', valvesTight: true }
     expect(pumped(25, tried, { kind: 'package-ac' })).toMatchObject({ chosen: 'recover-all', costs: [] })
+  })
+})
+
+describe('doubts about a condenser without a receiver, none of them where one is fitted', () => {
+  const against = (unit: Partial<UnitPlate>, faults: SuspectId[] = ['txv-underfeeding']) => {
+    const { ways } = planOf(
+      { ...emptyJob({ ...SPLIT, ...unit }), repair: { way: 'pump-down' } },
+      faults,
+    ).access
+    return ways.find(({ way }) => way === 'pump-down')!.against.join('; ')
+  }
+  const LONG = { lineSet: { ...SPLIT.lineSet, length: { value: 90, unit: 'ft' } } } as const
+  test.each<[Partial<UnitPlate>, SuspectId[], RegExp]>([
+    [LONG, ['txv-underfeeding'], /a third over the plate/],
+    [{ condenserCoil: 'microchannel' }, ['txv-underfeeding'], /microchannel/],
+    [{}, ['overcharge'], /holds too much/],
+  ])('%j %j', (unit, faults, doubt) => {
+    expect(against(unit, faults)).toMatch(doubt)
+    expect(against({ ...unit, receiver: false }, faults)).toMatch(doubt)
+    expect(against({ ...unit, receiver: true }, faults)).not.toMatch(doubt)
+    expect(against({ receiver: true })).toBe('')
   })
 })
 
