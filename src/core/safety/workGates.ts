@@ -24,7 +24,7 @@ const WORK_GATES = [
     name: 'The owner agreed',
     state: 'The owner has not agreed',
     never: ['open'],
-    reason: 'Who opens without an answer answers for what is found inside.',
+    reason: 'Opened without an answer, nobody has agreed to what is found inside.',
     until: 'the owner agreed to the quote, or it is written down why it goes on without',
     canOverride: true,
     reasonFor: 'repair',

@@ -98,7 +98,7 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
       </Box>
       {(approval.state !== 'given' || quote?.without) && (
         <AutosaveField
-          label="Or why it goes on without an answer; printed in the report"
+          label="Or why it goes on without; printed"
           value={quote?.without ?? ''}
           onSave={(text) => saveWithout(text, change)}
           sx={{ mt: 1 }}

@@ -15,7 +15,7 @@ export function ShutBehind({ sheet, onOpen }: Props) {
       {sheet.shutBehind.map(({ step, gate }) => (
         <Alert key={gate.id} severity="warning" icon={<span aria-hidden>△</span>} data-shut-behind={gate.id}>
           <Typography sx={{ fontWeight: 650 }}>
-            “{step.task.label}” is done, but: {gate.state}.
+            “{step.task.label}” is done, and not shown yet. {gate.state}.
           </Typography>
           <Typography sx={{ fontSize: '0.95rem' }}>Missing: {gate.missing.join('; ')}.</Typography>
           {gate.place && <PlaceButton place={gate.place} onOpen={onOpen} />}

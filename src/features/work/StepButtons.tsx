@@ -38,7 +38,7 @@ const LABELS: Readonly<Record<Act, string>> = {
   pause: 'Pause',
   leave: 'Leave it running',
   done: 'Done',
-  already: 'It was done already',
+  already: 'Done already',
   back: 'Take back',
   repeat: 'Do it again',
   drop: 'Not again after all',
