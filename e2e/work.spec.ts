@@ -287,6 +287,63 @@ test('a reversing valve with a conversion: the weight of the new refrigerant goe
   await expect(page.locator('[data-figure="To go"]')).toContainText(/of 8 lb/)
 })
 
+test('the owner’s answer holds opening; a step of one’s own, another order, all back on: told at once, kept, undone', async ({
+  page,
+}) => {
+  const home = await openWork(page, '04-valve-sweat', (file) => ({ ...file, day: {} }))
+  await choose(page, 'swapValve')
+  await expect(gate(page, 'not-approved')).toContainText('the owner’s answer')
+  await gate(page, 'not-approved')
+    .getByRole('button', { name: /^Go to: Plan/ })
+    .click()
+  await expect(page).toHaveURL(/\/plan$/)
+  await page.goto(`${home}/work`)
+  await choose(page, 'swapValve')
+  const reason = gate(page, 'not-approved').getByLabel(/Or why it goes on without/)
+  await reason.fill('the warden said yes on the phone')
+  await reason.blur()
+  await expect(gate(page, 'not-approved')).toContainText('△ The owner has not agreed')
+  // it holds for every step that opens, and for buying
+  await choose(page, 'swapLiquidDryer')
+  await expect(gate(page, 'not-approved').getByLabel(/Or why/)).toHaveValue(
+    'the warden said yes on the phone',
+  )
+  // done in another order, and nothing shows it: told at once, above whatever step is shown
+  await choose(page, 'recover')
+  await button(page, 'Done already').click()
+  const behind = page.locator('[data-shut-behind="not-recovered"]')
+  await expect(behind).toContainText('Missing: a recovery log')
+  await behind.getByRole('button', { name: /^Go to: Recover/ }).click()
+  await onStep(page, 'recover')
+  await inState(page, 'done')
+  // a step that no plan knows stays after a reload, with its gates
+  await page.getByRole('tab', { name: /^All steps/ }).click()
+  await button(page, 'Add a step of your own').click()
+  await page.getByLabel('What is done').fill('Look into the strainer')
+  await button(page, 'opens the circuit').click()
+  await page.getByLabel('What it takes off, if anything').fill('cap of the strainer')
+  await button(page, 'Add it').click()
+  await expect(step(page)).toContainText('Look into the strainer')
+  await expect(gate(page, 'not-recovered')).toContainText('a recovery log')
+  await page.reload()
+  await expect(step(page)).toContainText('Look into the strainer')
+  const [stored] = (await storedJobs(page)) as { steps: { task: string }[] }[]
+  expect(stored!.steps.find(({ task }) => task.startsWith('own-opens-'))).toMatchObject({
+    own: { label: 'Look into the strainer', after: 'recover' },
+  })
+  // all but one back on at once; undo has them off again
+  await page.getByRole('tab', { name: 'Taken off' }).click()
+  await expect(page.getByText('△ 3 off')).toBeVisible()
+  await button(page, 'All but').click()
+  await page.getByRole('checkbox', { name: 'Valve cores' }).click()
+  await button(page, '2 back on').click()
+  await expect(page.getByText('△ 1 off')).toBeVisible()
+  await button(page, 'Undo').click()
+  await expect(page.getByText('△ 3 off')).toBeVisible()
+  await button(page, 'All 3 back on').click()
+  await expect(page.getByText('● Nothing is off')).toBeVisible()
+})
+
 test('on a phone, with the keyboard, without a serious finding; a note and a skipped step stay', async ({
   page,
 }) => {
