@@ -5,7 +5,7 @@ import type { demoHandlers } from './buildDemo'
 
 const load = async () => (await import('./buildDemo')).demoHandlers()
 
-/** A dozen circuits and a day of work are reckoned beside the screen, in a worker that ends with it. */
+/** A dozen circuits and a day of work are calculated beside the screen, in a worker that ends with it. */
 async function built(now: number): Promise<readonly JobWithLogs[]> {
   if (typeof Worker === 'undefined') return clientInPlace(load).ask('build', now)
   const worker = new Worker(new URL('./demo.worker.ts', import.meta.url), { type: 'module' })

@@ -8,7 +8,7 @@ import { faultsToRepair } from '../answer/diagnoseJob'
 import { planOf } from './plan/basis'
 
 /**
- * The eight jobs of docs/worked-cleanup.md. Their figures are reckoned here once more from that page alone, by plain
+ * The eight jobs of docs/worked-cleanup.md. Their figures are calculated here once more from that page alone, by plain
  * arithmetic on its densities and shares; nothing of the code that plans is used for what is expected.
  */
 

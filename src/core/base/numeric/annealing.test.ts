@@ -75,7 +75,7 @@ test('where nothing speaks for or against, the draws stay standard normal; the s
 })
 
 test.each([
-  ['what cannot be reckoned', () => NaN],
+  ['what cannot be calculated', () => NaN],
   ['what is impossible', () => -Infinity],
   ['what fits worse than any number tells', (x: number) => -1e12 * (x - 50) ** 2],
 ])('%s ends all the same, with all of its members', (_name, log) => {

@@ -84,7 +84,7 @@ function moved<T>(
  */
 export function anneal<T>(annealing: Annealing<T>, random: RandomSource): Member<T>[] {
   const { members, dimensions, moves } = annealing
-  // what cannot be reckoned fits nothing
+  // what cannot be calculated fits nothing
   const evaluate: typeof annealing.evaluate = (deviates) => {
     const { of, log } = annealing.evaluate(deviates)
     return { of, log: Number.isFinite(log) ? log : WORST }

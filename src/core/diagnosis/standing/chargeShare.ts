@@ -27,7 +27,7 @@ export function vapourDensity(name: RefrigerantName, pascals: number, kelvin: nu
 
 /**
  * Share of the plate charge that vapour alone makes at a pressure and a temperature [physics]; the inner volume is
- * reckoned from the charge that it was made for. Oil holds more: a lower bound.
+ * calculated from the charge that it was made for. Oil holds more: a lower bound.
  * @returns shares of one; undefined where the refrigerant has no data there
  */
 export function chargeShare(name: RefrigerantName, pascals: number, kelvin: number): Spread | undefined {

@@ -116,7 +116,7 @@ describe('a coarse pull', () => {
 })
 
 describe('the forecast of a pull', () => {
-  test('before anything is seen it is the reckoning, with a range', () => {
+  test('before anything is seen it is the calculation, with a range', () => {
     const { seconds, range } = forecastPull(GUESS, [], 500 * MICRON)
     expect(seconds).toBeGreaterThan(20)
     expect(range[0]).toBeLessThan(seconds!)

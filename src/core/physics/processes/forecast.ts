@@ -15,7 +15,7 @@ import {
 /** One look at the vacuum gauge while the pump runs. s from the start of the pull, Pa. */
 export type PullPoint = { readonly seconds: number; readonly pascals: number }
 
-/** What is reckoned before anything is seen. */
+/** What is calculated before anything is seen. */
 export type PullGuess = Pick<Pull, 'volume' | 'temperature' | 'pump' | 'ways' | 'water'> & {
   /** factor by which the water may be more or less, one standard deviation, above 1 */
   readonly waterFactor: number
@@ -32,7 +32,7 @@ export type Forecast = {
   readonly never: number
   /** where it levels off, Pa */
   readonly floor: number
-  /** what hoses and pump carry against what was reckoned */
+  /** what hoses and pump carry against what was calculated */
   readonly speedFactor: number
   /** water that is still inside, kg */
   readonly waterLeft: number
@@ -46,7 +46,7 @@ type Deviates = Readonly<Record<Unknown, number>>
 /** [practice] pump and volume together, and hoses, are what is written on them within these factors, one standard deviation. */
 const SPEED_SPREAD = Math.log(1.3)
 const HOSE_SPREAD = Math.log(1.3)
-/** [memory] water that leaves at its vapour pressure against what is reckoned: where it lies and what carries it. */
+/** [memory] water that leaves at its vapour pressure against what is calculated: where it lies and what carries it. */
 const DRYING = 1.1
 /** [memory] of two hoses the water leaves mostly by the one on its side. */
 const DRYING_BY_TWO = 0.8
@@ -166,8 +166,8 @@ function fitOf(
   const sum = seen.reduce((total, { seconds, pascals }) => {
     // past its arrival a course has been at the target: what still stands above it speaks against it
     const scatter = SCATTER * (1 + AGE * (1 - seconds / Math.max(now, 1)))
-    const reckoned = arrival !== undefined && seconds > arrival ? target : courseAt(states, seconds)
-    return total + (Math.log(pascals / reckoned) / scatter) ** 2
+    const calculated = arrival !== undefined && seconds > arrival ? target : courseAt(states, seconds)
+    return total + (Math.log(pascals / calculated) / scatter) ** 2
   }, 0)
   return (-sum / 2) * Math.min(1, INDEPENDENT / Math.max(seen.length, 1))
 }

@@ -2,7 +2,7 @@ import { waterVapourPressure } from '../air/psychrometrics'
 import { EVAPORATION_HEAT, METAL_TO_WATER, pumping, type VacuumSetup } from './vacuum'
 import { WATER_GAS } from '../air/waterConstants'
 
-/** What a pull is reckoned from. SI. */
+/** What a pull is calculated from. SI. */
 export type Pull = Pick<VacuumSetup, 'volume' | 'temperature' | 'pump' | 'ways'> & {
   /** water to boil off, kg */
   readonly water: number
@@ -50,7 +50,7 @@ const NODES = 48
 const LOW = 1
 const HIGH = 120_000
 
-/** A function of a positive number, reckoned once on a logarithmic grid and looked up between its nodes after. */
+/** A function of a positive number, calculated once on a logarithmic grid and looked up between its nodes after. */
 function tabled(of: (x: number) => number, low: number, high: number): (x: number) => number {
   const step = Math.log(high / low) / (NODES - 1)
   const values = Array.from({ length: NODES }, (_node, i) => of(low * Math.exp(i * step)))
@@ -73,7 +73,7 @@ function boilingPressure(speed: number, temperature: number): number {
   return waterVapourPressure((cold + warm) / 2)
 }
 
-/** What of a pull does not depend on what is not known of it: looked up while courses are reckoned. */
+/** What of a pull does not depend on what is not known of it: looked up while courses are calculated. */
 export type PullCurves = {
   /** speed that the system feels against its pressure, m3/s, by factors on pump and hoses */
   readonly speed: (pascals: number, pumpFactor: number, hoseFactor: number) => number

@@ -55,7 +55,7 @@ export const usualLength = (block: number): number => Math.min(3 + 1.5 * Math.sq
 
 const gramsOf = (quantity: Dryer['waterR22']) => quantity && toSI(quantity) * 1000
 
-/** An own dryer as one to choose from; what its sheet does not tell is reckoned from the block. */
+/** An own dryer as one to choose from; what its sheet does not tell is calculated from the block. */
 export function modelOf(dryer: Dryer): DryerModel {
   const [r22, other] = [gramsOf(dryer.waterR22), gramsOf(dryer.waterOther)]
   const waterR22 = r22 ?? (other === undefined ? dryer.block * WATER_AN_INCH : other / OTHER_SHARE)

@@ -77,7 +77,7 @@ function tonsShare(place: DryerPlace, tonsFor: RefrigerantName, { unit, refriger
         vapourStrength(tonsFor, RATING_EVAPORATING, SUCTION_RATED)
 }
 
-/** Shares that were reckoned for a plate: sixty dryers of a list ask for the same two. */
+/** Shares that were calculated for a plate: sixty dryers of a list ask for the same two. */
 const shares = new WeakMap<UnitPlate, Map<string, number>>()
 
 /**

@@ -219,7 +219,7 @@ describe("the user's own dryers", () => {
     expect(own.judged.find((each) => each.rule === rule)).toMatchObject({ holds: false })
     expect(own.judged.find((each) => each.rule === rule)!.sentence).toMatch(sentence)
   })
-  test('what its sheet does not tell is reckoned', () => {
+  test('what its sheet does not tell is calculated', () => {
     const { waterR22: _water, onVan: _van, ...bare } = OWN
     const model = modelOf(bare)
     expect(model.waterR22).toBeCloseTo(4.8, 9)

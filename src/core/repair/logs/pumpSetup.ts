@@ -42,7 +42,7 @@ function waysOf({
 export const coldestOf = ({ coldest }: PumpSetup): number =>
   coldest ? toKelvin(coldest as { value: number; unit: TemperatureUnit }) : COLDEST
 
-/** What a pull is reckoned from: volume and water by the plan, hoses and pump as they were written, else as usual. */
+/** What a pull is calculated from: volume and water by the plan, hoses and pump as they were written, else as usual. */
 export function pullGuess(
   { size, contamination }: Pick<Plan, 'size' | 'contamination'>,
   pump: PumpSetup = {},
