@@ -119,8 +119,10 @@ const CASES: Readonly<Record<string, () => unknown>> = {
         leak: 2e-3,
         outgassing: { flow: 3e-5, fading: 400 },
       }
-      const pulled = evacuate(setup, openedCircuit(setup, water), 1500, 'open')
+      const early = evacuate(setup, openedCircuit(setup, water), 240, 'open')
+      const pulled = evacuate(setup, early, 1260, 'open')
       return [
+        early,
         pulled,
         evacuate(setup, pulled, 300, 'shut'),
         timeToReach(setup, openedCircuit(setup, water), 2000 * MICRON, 9000),
