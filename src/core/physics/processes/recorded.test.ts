@@ -73,6 +73,15 @@ const holdOf = (end: number) =>
     [0, 450, 900].map((seconds, i) => ({ seconds, kelvin: 296 + i * 0.4 })),
   )
 
+/** A hold of which a stream has hundreds of looks: their means are known better than one. */
+const streamed = () => {
+  const seconds = Array.from({ length: 180 }, (_x, i) => i * 5)
+  return judgeHold(
+    seconds.map((at, i) => ({ seconds: at, pascals: 2.17e6 + (i % 3) * 90 - at })),
+    [0, 450, 900].map((at) => ({ seconds: at, kelvin: 296 })),
+  )
+}
+
 const CASES: Readonly<Record<string, () => unknown>> = {
   charging: () =>
     (['liquid', 'vapour'] as const).map((drawn) =>
@@ -105,7 +114,7 @@ const CASES: Readonly<Record<string, () => unknown>> = {
       inflowOfAir(3e-10, 84_000, 288),
     ]
   },
-  holds: () => [-9000, -1500, 0, 12_000].map(holdOf),
+  holds: () => [...[-9000, -1500, 0, 12_000].map(holdOf), streamed()],
   leaks: () =>
     [6e5, 1.9e6].map((running) =>
       refrigerantLeak({ throughput: 4e-5, inside: 2.1e6, outside: 101_325 }, 'R-410A', running, 101_325),
@@ -135,6 +144,8 @@ const CASES: Readonly<Record<string, () => unknown>> = {
       [0, 0],
       [0, 40],
       [0.002, 200],
+      // so many looks that not all of the last ones count
+      [0.008, 2400],
     ].map(([water = 0, seconds = 0]) => {
       const points = seconds === 0 ? [] : looks({ ...SETUP, volume: 0.019 }, water, seconds)
       return forecastPull({ ...GUESS, water: 0.8 * water, ways: [[WIDE]] }, points, TARGET)
