@@ -131,6 +131,7 @@ const CASES: Readonly<Record<string, () => unknown>> = {
       const early = evacuate(setup, openedCircuit(setup, water), 240, 'open')
       const pulled = evacuate(setup, early, 1260, 'open')
       return [
+        openedCircuit(setup, water),
         early,
         pulled,
         evacuate(setup, pulled, 300, 'shut'),

@@ -289,6 +289,16 @@ describe('quantities', () => {
     expect(jointsOf(['swapHeader'], 8, false).copper).toBe(11)
     expect(jointsOf(['swapCompressor'], 6, false)).toEqual({ copper: 1, steel: 2 })
   })
+  test('no rods and no extinguisher where nothing is brazed', () => {
+    const ids = partsOf(['txv-underfeeding'], {
+      unit: { oldDryer: { cubicInches: 8, joint: 'flare' } },
+      repair: { valveJoints: 'flare' },
+    }).map(({ id }) => id)
+    expect(ids).toContain('part:nitrogen')
+    for (const id of ['part:rods-copper', 'part:rods-silver', 'part:extinguisher'])
+      expect(ids).not.toContain(id)
+    expect(partsOf(['txv-underfeeding']).map(({ id }) => id)).toContain('part:extinguisher')
+  })
   test('the list says cubic feet, rods, cylinders', () => {
     const list = partsOf(['compressor-open-winding'])
     const line = (id: string) => list.find((each) => each.id === `part:${id}`)!
