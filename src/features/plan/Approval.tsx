@@ -2,11 +2,13 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { setQuote } from '@/core/record/edits/dayEdits'
 import type { Plan } from '@/core/repair/plan/plan'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { IS_WIDE } from '@/ui/theme/theme'
 import { wallWords } from '@/ui/timeplan/layout'
 import type { StageProps } from '../shared/stageProps'
 import { saveWithout } from '../shared/saveWithout'
@@ -44,7 +46,10 @@ export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
 /** Whether the owner agreed: asked, given or refused, by whom, how long ago. */
 export function Approval({ job, change, plan: { approval, opens, parts } }: Props) {
   const quote = job.day?.quote
+  const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   if (!opens && !parts.some(({ days }) => days !== undefined)) return null
+  // on a phone the view stays within three screens: there it comes with the quote, and at each step that it holds up
+  const asksWhy = approval.state === 'not-asked' ? isWide : approval.state !== 'given'
   const isGood = approval.state === 'given' && !approval.isStale
   return (
     <section aria-labelledby="approval-title">
@@ -96,7 +101,7 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
           />
         )}
       </Box>
-      {(approval.state !== 'given' || quote?.without) && (
+      {(asksWhy || quote?.without) && (
         <AutosaveField
           label="Or why it goes on without; printed"
           value={quote?.without ?? ''}
