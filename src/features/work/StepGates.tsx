@@ -27,7 +27,7 @@ function Gate({ gate, change, step, onOpen }: Props & { gate: WorkGate }) {
   return (
     <Box component="li" data-gate={gate.id} data-open={gate.isOpen} sx={{ py: 0.75 }}>
       <Typography sx={{ fontWeight: 650 }}>
-        {mark} {gate.state}.
+        {mark} {gate.isOpen ? gate.name : gate.state}.
       </Typography>
       {!gate.isOpen && (
         <Typography sx={{ fontSize: '0.95rem' }}>

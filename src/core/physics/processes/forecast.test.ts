@@ -1,10 +1,11 @@
+import { pullLooks } from '../../../../tools/run/pullLooks'
 import psychrolib from 'psychrolib'
 import { toKelvin, toPascals } from '../../base/units/convert'
 import { boilingTemperature } from '../air/psychrometrics'
-import { forecastPull, type PullGuess, type PullPoint } from './forecast'
+import { forecastPull, type PullGuess } from './forecast'
 import { hoseConductance } from './hose'
 import { courseAt, type Pull, pullCourse, pullCurves, pullPressure } from './pullDown'
-import { evacuate, openedCircuit, timeToReach, totalPressure, type VacuumSetup } from './vacuum'
+import { openedCircuit, timeToReach, type VacuumSetup } from './vacuum'
 
 const MICRON = 0.133322
 const HALF = { bore: 0.0112, length: 1.5 }
@@ -69,15 +70,7 @@ const PULL: Pull = {
 }
 
 /** Looks at a pull by the finer model, each five seconds. */
-function looks(setup: VacuumSetup, water: number, seconds: number): PullPoint[] {
-  let state = openedCircuit(setup, water)
-  const points: PullPoint[] = [{ seconds: 0, pascals: totalPressure(state) }]
-  for (let at = 5; at <= seconds; at += 5) {
-    state = evacuate(setup, state, 5, 'open')
-    points.push({ seconds: at, pascals: totalPressure(state) })
-  }
-  return points
-}
+const looks = (setup: VacuumSetup, water: number, seconds: number) => pullLooks(setup, water, seconds, 5)
 const finer = (change: Partial<VacuumSetup> = {}): VacuumSetup => ({
   ...GUESS,
   leak: 0,

@@ -1,15 +1,16 @@
+import { pullLooks } from '../../../../tools/run/pullLooks'
 import { recorded } from '../../../../tools/run/recorded'
 import { loadRefrigerants } from '../refrigerants/tables'
 import { charge, type Cylinder, recover, USUAL_CYLINDER, USUAL_MACHINE } from './cylinder'
 import { fitDecay } from './decay'
-import { forecastPull, type PullGuess, type PullPoint } from './forecast'
+import { forecastPull, type PullGuess } from './forecast'
 import { judgeHold } from './hold'
 import { VALVE_CORE } from './hose'
 import { refrigerantLeak } from './leakRate'
 import { fillNitrogen, hold, inflowOfAir, nitrogenPressureAt, testPressure } from './nitrogen'
 import { type Pull, pullCourse } from './pullDown'
 import { innerArea, innerAreaOf, TUBES } from './tubes'
-import { evacuate, openedCircuit, timeToReach, totalPressure, type VacuumSetup } from './vacuum'
+import { evacuate, openedCircuit, timeToReach, type VacuumSetup } from './vacuum'
 
 /**
  * What every process gives for a few circuits, as on record: a constant or a sign that changes is seen, whatever else still
@@ -49,15 +50,7 @@ const rounded = (value: unknown): unknown => {
   return value
 }
 
-function looks(setup: VacuumSetup, water: number, seconds: number): PullPoint[] {
-  let state = openedCircuit(setup, water)
-  const points: PullPoint[] = [{ seconds: 0, pascals: totalPressure(state) }]
-  for (let at = 10; at <= seconds; at += 10) {
-    state = evacuate(setup, state, 10, 'open')
-    points.push({ seconds: at, pascals: totalPressure(state) })
-  }
-  return points
-}
+const looks = (setup: VacuumSetup, water: number, seconds: number) => pullLooks(setup, water, seconds, 10)
 
 const sampled = <T>(all: readonly T[]): T[] => all.filter((_each, i) => i % 5 === 0 || i === all.length - 1)
 const cylinder: Cylinder = { refrigerant: 'R-410A', mass: 9, temperature: 291, ...USUAL_CYLINDER }

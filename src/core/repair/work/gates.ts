@@ -5,7 +5,8 @@ import { latestPass } from '../../record/job/passes'
 import type { UnitState } from '../../record/state/unit'
 import type { LogHead, LogVerdict } from '../../record/records/log'
 import type { LogPurpose } from '../../record/readings/logPurposes'
-import type { Effects } from '../../record/state/effects'
+import { workedSections } from '../../record/state/contents'
+import type { Contents, Effects } from '../../record/state/effects'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
@@ -16,6 +17,7 @@ import { isOfItsTask } from '../logs/taskPurposes'
 import { LOG_KINDS } from '../logs/kinds'
 import { isOpening } from '../logs/told'
 import type { Verdicts } from '../logs/verdicts'
+import { isOwnTask } from '../plan/tasks/own'
 import {
   actsOf,
   CHARGES,
@@ -157,6 +159,18 @@ const APPROVAL_LACKS: Readonly<Record<Approval['state'], readonly string[]>> = {
   given: [],
 }
 
+/** A plan without a recovery opens what is empty; a step of one's own may open what is full: the unit must show it (handbook 07). */
+function emptiedByNoPlan({ tasks, state }: WorkScene): readonly string[] {
+  if (!tasks.some(({ id, opens }) => opens && isOwnTask(id))) return []
+  const isShown = workedSections(state).every((section) =>
+    SHOWN_EMPTY.includes(state.sections[section].contents),
+  )
+  return isShown
+    ? []
+    : ['the refrigerant out of it: no step of this plan recovers it, decide what is repaired']
+}
+const SHOWN_EMPTY: readonly Contents[] = ['air', 'nitrogen', 'vacuum']
+
 /** What is over by the newest weigh-in of the pass that counts. */
 function overWeight(scene: WorkScene): readonly string[] {
   const [log] = logsOf(scene, 'weigh-in')
@@ -173,7 +187,8 @@ const has = ({ tasks }: WorkScene, ids: readonly TaskId[]) => tasks.some(({ id }
 const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string[]>> = {
   'not-approved': ({ job }) => APPROVAL_LACKS[approvalState(job.day ?? {})],
   'not-recovered': (scene) => {
-    if (isDone(scene, 'proveEmpty') || !has(scene, RECOVERIES)) return []
+    if (isDone(scene, 'proveEmpty')) return []
+    if (!has(scene, RECOVERIES)) return emptiedByNoPlan(scene)
     return [
       ...missingOf(scene, 'recovery'),
       ...(anyDone(scene, RECOVERIES) ? [] : ['the recovery ticked as done']),

@@ -8,6 +8,8 @@ import { emptyJob, type KnownJob } from '../../record/job/job'
 import { readJobText } from '../../record/job/readJob'
 import { planOf } from '../plan/basis'
 import { recordTask } from './beginning'
+import { startLines } from './firstStart'
+import { sheetTasks } from './ownSteps'
 import { runSheet } from './runSheet'
 
 beforeAll(() => loadRefrigerants(['R-410A']))
@@ -73,6 +75,40 @@ describe('steps of one’s own', () => {
     expect(missing(before)).not.toContain('every joint bubbled')
     const opened = decided(...bubbled, cut, when(9, edits.beginStep('own-flame-c', 5)))
     expect(missing(sheetOf(opened))).toContain('every joint bubbled')
+  })
+  test('no plan recovers before it: a closed repair keeps it shut until the circuit is shown to be empty', () => {
+    const opens = edits.addOwnStep('own-opens-f', 'Look into the strainer', undefined)
+    const closed = apply(
+      emptyJob(UNIT),
+      decide('start-gear-failed', undefined),
+      setQuote({ answer: 'given' }),
+      opens,
+    )
+    const step = (job: KnownJob) =>
+      runSheet(workScene(job, planOf(job, ['start-gear-failed'])), START).steps.find(
+        ({ task }) => task.id === 'own-opens-f',
+      )!
+    expect(step(closed).state).toBe('blocked')
+    expect(
+      step(closed)
+        .gates.find(({ id }) => id === 'not-recovered')!
+        .missing.join(),
+    ).toMatch(/refrigerant out of it/)
+    const inside = (contents: 'air' | 'vapour') => {
+      const scene = workScene(closed, planOf(closed, ['start-gear-failed']))
+      const section = { ...scene.state.sections.low, contents }
+      const state = { ...scene.state, sections: { high: section, low: section, compressor: section } }
+      return runSheet({ ...scene, state }, START).steps.find(({ task }) => task.id === 'own-opens-f')!
+    }
+    expect(inside('vapour').state).toBe('blocked')
+    expect(inside('air').state).toBe('ready')
+    // what the gate of the start asks for then, the list of the start shows
+    const asked = startLines({
+      unit: closed.unit,
+      tasks: sheetTasks(planOf(closed, ['start-gear-failed']).tasks, closed.steps),
+      state: { off: {} },
+    })
+    expect(asked.map(({ id }) => id)).toContain('valves')
   })
   test('counts until it is over; one at which nobody worked goes again', () => {
     const job = decided(drain)

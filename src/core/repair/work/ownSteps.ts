@@ -2,7 +2,7 @@ import { latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
 import { isOwnTask } from '../plan/tasks/own'
-import { taskAlone } from './unplanned'
+import { taskAlone, unplannedTasks } from './unplanned'
 
 /** Steps that were added on site, as tasks, in the order in which they were added. */
 function ownTasks(
@@ -27,3 +27,9 @@ export function withOwnSteps(planned: readonly PlanTask[], steps: readonly StepR
   }
   return all
 }
+
+/** Every task of the sheet: of the plan, added on site, and done though the plan holds it no longer. Gates and panes read the same ones. */
+export const sheetTasks = (planned: readonly PlanTask[], steps: readonly StepRecord[]): PlanTask[] => [
+  ...withOwnSteps(planned, steps),
+  ...unplannedTasks(steps, planned),
+]

@@ -5,7 +5,7 @@ import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
 import type { TaskId } from '../plan/tasks/tasks'
 import { gatesOf, type WorkGate, vetoOn, type WorkScene } from './gates'
-import { withOwnSteps } from './ownSteps'
+import { sheetTasks, withOwnSteps } from './ownSteps'
 import { unplannedTasks } from './unplanned'
 
 /** How a task stands. */
@@ -155,7 +155,7 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
   )
   const extra = unplannedTasks(job.steps, planned)
   // what was done beside the plan counts for the gates all the same
-  const scene = { ...given, tasks: [...withOwnSteps(given.tasks, job.steps), ...extra] }
+  const scene = { ...given, tasks: sheetTasks(given.tasks, job.steps) }
   const at = { records, refused, now }
   const steps = planned.map((task) => stepAt(scene, task, at))
   const unplanned = extra.map((task) => stepAt(scene, task, at))

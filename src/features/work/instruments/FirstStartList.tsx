@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { checkStart, markTaken } from '@/core/record/edits/workEdits'
 import { offLabel } from '@/core/record/state/offParts'
 import { isThrough, type StartLine, startLines } from '@/core/repair/work/firstStart'
-import { tasksAndDone } from '../tasksAndDone'
+import { sheetTasks } from '@/core/repair/work/ownSteps'
 import { useUnitState } from '../useSheet'
 import type { InstrumentProps } from './instrumentProps'
 
@@ -14,7 +14,7 @@ import type { InstrumentProps } from './instrumentProps'
 export function FirstStartList(props: InstrumentProps) {
   const { job, unit, change, answer } = props
   const state = useUnitState(props)
-  const points = startLines({ unit, tasks: tasksAndDone(answer.plan.tasks, job.steps), state })
+  const points = startLines({ unit, tasks: sheetTasks(answer.plan.tasks, job.steps), state })
   const isOn = (line: StartLine) => isThrough(line, job.run?.startList, state)
   const left = points.filter((line) => !isOn(line)).length
   // a part that came off has one state: the list of what is off
