@@ -326,7 +326,9 @@ test('the owner’s answer holds opening; a step of one’s own, another order, 
   await expect(step(page)).toContainText('Look into the strainer')
   await expect(gate(page, 'not-recovered')).toContainText('a recovery log')
   await page.reload()
-  await expect(step(page)).toContainText('Look into the strainer')
+  await page.getByRole('tab', { name: /^All steps/ }).click()
+  await page.getByRole('button', { name: /Look into the strainer/ }).click()
+  await expect(gate(page, 'not-recovered')).toContainText('a recovery log')
   const [stored] = (await storedJobs(page)) as { steps: { task: string }[] }[]
   expect(stored!.steps.find(({ task }) => task.startsWith('own-opens-'))).toMatchObject({
     own: { label: 'Look into the strainer', after: 'recover' },
