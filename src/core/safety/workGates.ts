@@ -21,7 +21,7 @@ type GateRow = Omit<VetoRow, 'never'> & {
 const WORK_GATES = [
   {
     id: 'not-approved',
-    name: 'The owner agreed',
+    name: 'Owner’s answer',
     state: 'The owner has not agreed',
     never: ['open'],
     reason: 'Opened without an answer, nobody has agreed to what is found inside.',

@@ -1,8 +1,7 @@
 'use client'
 import Typography from '@mui/material/Typography'
 import Box from '@mui/material/Box'
-import { pounds } from '@/core/base/units/weightText'
-import { type FinalCharge, finalCharge } from '@/core/repair/work/finalCharge'
+import { type FinalCharge, finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
@@ -30,10 +29,8 @@ function found(job: StoredJob, answer: Answered): string | undefined {
 }
 
 /** What is inside in the end; told where trims made it another weight than was charged. */
-function chargeText(charge: FinalCharge | undefined): string | undefined {
-  if (!charge || charge.trimmed === 0) return undefined
-  return charge.isWhole ? pounds(charge.sum) : `added ${pounds(charge.sum)} to what stayed inside`
-}
+const chargeText = (charge: FinalCharge | undefined): string | undefined =>
+  charge && charge.trimmed !== 0 ? finalChargeText(charge) : undefined
 
 type RoundProps = { job: StoredJob; answer: Answered; name: string | undefined }
 

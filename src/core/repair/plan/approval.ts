@@ -35,6 +35,14 @@ const SENTENCES: Readonly<Record<Approval['state'], string>> = {
   refused: 'The owner refused: nothing is bought or opened',
 }
 
+/** The same where a reason is written for going on. */
+const ALL_THE_SAME: Readonly<Record<Approval['state'], string>> = {
+  'not-asked': 'No quote is asked for',
+  asked: 'The quote is not answered',
+  given: 'The owner agreed',
+  refused: 'The owner refused',
+}
+
 /** How the quote stands. */
 export const approvalState = ({ quote }: Pick<Day, 'quote'>): Approval['state'] =>
   quote?.answer ?? (quote?.askedAt ? 'asked' : 'not-asked')
@@ -57,7 +65,7 @@ export function approvalOf(
     state,
     age,
     ...(without ? { without } : {}),
-    sentence: `${SENTENCES[state]}${by}${ago(age)}.${without ? ` It goes on without: “${without}”.` : ''}${isStale ? ` More than ${STALE} days: charge, readings and proof are looked at again on return.` : ''}`,
+    sentence: `${(without ? ALL_THE_SAME : SENTENCES)[state]}${by}${ago(age)}${without ? `; it goes on all the same: “${without}”` : ''}.${isStale ? ` More than ${STALE} days: charge, readings and proof are looked at again on return.` : ''}`,
     isStale,
   }
 }

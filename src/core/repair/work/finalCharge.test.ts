@@ -1,6 +1,6 @@
 import { UNITS } from '../../base/units/units'
 import type { Trim } from '../../record/records/run'
-import { finalCharge } from './finalCharge'
+import { finalCharge, finalChargeText } from './finalCharge'
 
 const at = '2026-11-27T15:00:00.000Z'
 const trim = (ounces: number, more: Partial<Trim> = {}): Trim => ({
@@ -29,6 +29,16 @@ test('what stayed inside nobody weighed: the sum was added to it', () => {
 })
 test('trims alone are never a whole charge, whatever was emptied', () => {
   expect(finalCharge({ run: { trims: [trim(32)] } }, true)!.isWhole).toBe(false)
+})
+test('in words: whole, added, or the charge not written down', () => {
+  const text = (weight: boolean, wasEmptied: boolean) =>
+    finalChargeText(
+      finalCharge({ ...(weight ? { closing: { charged } } : {}), run: { trims: [trim(6)] } }, wasEmptied)!,
+    )
+  expect(text(true, true)).toBe('7 lb 6.0 oz in it, of it 6.0 oz by trims')
+  expect(text(true, false)).toBe('added 7 lb 6.0 oz to what stayed inside, of it 6.0 oz by trims')
+  expect(text(false, false)).toBe('added 6.0 oz to what stayed inside')
+  expect(text(false, true)).toBe('6.0 oz by trims; what was charged before is not on record')
 })
 test('a turn of the stem weighs nothing; where nothing was weighed there is no charge', () => {
   const turn: Trim = { id: 'a', at, what: 'half a turn in' }

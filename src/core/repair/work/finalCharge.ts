@@ -1,4 +1,5 @@
 import { toSI } from '../../base/units/convert'
+import { pounds } from '../../base/units/weightText'
 import type { Closing } from '../../record/records/closing'
 import type { Run, Trim } from '../../record/records/run'
 
@@ -9,6 +10,8 @@ export type FinalCharge = {
   readonly trimmed: number
   /** kg of both */
   readonly sum: number
+  /** the circuit was emptied, and what was charged then is not written down */
+  readonly isChargeMissing: boolean
   /** the circuit was empty before: the sum is all that is inside. Else it was added to what stayed, which nobody weighed */
   readonly isWhole: boolean
 }
@@ -33,6 +36,15 @@ export function finalCharge(
     weighed,
     trimmed,
     sum: weighed + trimmed,
+    isChargeMissing: wasEmptied && closing?.charged === undefined,
     isWhole: wasEmptied && closing?.charged !== undefined,
   }
+}
+
+/** The same in words: nothing is called inside that nobody weighed. */
+export function finalChargeText({ weighed, trimmed, sum, isWhole, isChargeMissing }: FinalCharge): string {
+  const trims = `${pounds(trimmed)} by trims`
+  if (isChargeMissing) return `${trims}; what was charged before is not on record`
+  const part = weighed > 0 && trimmed !== 0 ? `, of it ${trims}` : ''
+  return `${isWhole ? `${pounds(sum)} in it` : `added ${pounds(sum)} to what stayed inside`}${part}`
 }

@@ -10,7 +10,7 @@ import { durationText } from '@/core/base/units/wall'
 import { pounds } from '@/core/base/units/weightText'
 import { addTrim, removeTrim } from '@/core/record/edits/workEdits'
 import type { Trim } from '@/core/record/records/run'
-import { finalCharge } from '@/core/repair/work/finalCharge'
+import { finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
 import { trimLines } from '@/core/repair/work/startUp'
 import { QuantityField } from '@/ui/QuantityField'
 import { clockText } from '../stateWords'
@@ -33,13 +33,7 @@ function Weight({ onAdd }: { onAdd: (step: Step) => void }) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, alignItems: 'center', py: 0.5 }}>
       <Box sx={{ width: 240 }}>
-        <QuantityField
-          label="Refrigerant by the scale"
-          kind="mass"
-          defaultUnit="oz"
-          value={mass}
-          onChange={setMass}
-        />
+        <QuantityField label="By the scale" kind="mass" defaultUnit="oz" value={mass} onChange={setMass} />
       </Box>
       <Button variant="outlined" disabled={!isWeight} onClick={() => add(false)}>
         Went in
@@ -56,13 +50,7 @@ function Sum({ job, answer }: Pick<InstrumentProps, 'job' | 'answer'>) {
   const { opens, isPart } = answer.plan
   const total = finalCharge(job, opens && !isPart)
   if (!total) return null
-  const parts = total.trimmed === 0 ? '' : `, of it ${pounds(total.trimmed)} by trims`
-  return (
-    <Typography data-final-charge>
-      {total.isWhole ? `In it now ${pounds(total.sum)}` : `Added ${pounds(total.sum)} to what stayed inside`}
-      {parts}.
-    </Typography>
-  )
+  return <Typography data-final-charge>Charge: {finalChargeText(total)}.</Typography>
 }
 
 /** The trim, one step at a time: weights in and out, turns, and what each step did. */
