@@ -173,6 +173,7 @@ const CORE_MAY_USE = {
     'record/state',
     'diagnosis/vetoes',
     'safety',
+    'diagnosis/targets',
     'repair/charge',
     'repair/cleanup',
     'repair/plan',

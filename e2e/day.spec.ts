@@ -57,7 +57,7 @@ test('a compressor burnout from decision to load-out list', async ({ page }) => 
   await page.getByRole('button', { name: 'Repair this' }).click()
   await page.getByRole('link', { name: 'To the plan' }).click()
   await page
-    .getByRole('group', { name: 'Acid test', exact: true })
+    .getByRole('group', { name: 'Acid test of the oil, by a kit' })
     .getByRole('button', { name: 'strong' })
     .click()
   await view(page, 'Parts')

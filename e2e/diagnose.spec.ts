@@ -115,6 +115,13 @@ test('unmarked terminals are named from three readings', async ({ page }) => {
   await expect(findings(page)).toContainText('good: Windings')
 })
 
+/** The reasons stored with the decisions of one job. */
+async function reasons(page: Page): Promise<(string | undefined)[]> {
+  const jobs = (await storedJobs(page)) as { id: string; decisions?: { override?: string }[] }[]
+  const own = jobs.find(({ id }) => id === 'demo-control-room')
+  return (own?.decisions ?? []).map(({ override }) => override)
+}
+
 test('nothing is condemned without its gate or a written reason, on screen or in the report', async ({
   page,
 }) => {
@@ -139,6 +146,7 @@ test('nothing is condemned without its gate or a written reason, on screen or in
   await page.goto('/job/demo-control-room/diagnose')
   await page.getByLabel('Why without full proof').fill('')
   await page.getByLabel('Why without full proof').blur()
+  await expect.poll(() => reasons(page)).toEqual([undefined])
   await page.goto('/job/demo-control-room/print')
   await expect(page.getByText(/suspected, not proven/)).toBeVisible()
   expect(await page.getByText(/is condemned/i).count()).toBe(0)

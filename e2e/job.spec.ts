@@ -45,7 +45,7 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
 
   await expect(page.locator('[data-figure="△ Class not known, planned as"]')).toContainText('Clean')
   await page
-    .getByRole('group', { name: 'Acid test', exact: true })
+    .getByRole('group', { name: 'Acid test of the oil, by a kit' })
     .getByRole('button', { name: 'weak' })
     .click()
   await expect(page.locator('[data-figure="Clean-up class"]')).toContainText('Mild acid')

@@ -66,9 +66,12 @@ function asThen(gate: WorkGate): WorkGate {
   return isOfNothing ? { ...gate, isOpen: true, missing: [] } : gate
 }
 
+/** Gates that came later. */
+const GATES_SINCE: readonly string[] = ['not-approved', 'over-weight', 'too-few-pulls', 'one-mode']
+
 /** Gates that came later: the owner's answer, what is over by weight, refrigerant before a sweep. */
 const isOfThen = (task: TaskId, { id }: WorkGate) =>
-  id !== 'not-approved' && id !== 'over-weight' && !(id === 'not-recovered' && SWEEPS.includes(task))
+  !GATES_SINCE.includes(id) && !(id === 'not-recovered' && SWEEPS.includes(task))
 
 /** The list of the first start holds since then what the job has, with the figures of its plate: how many points are open is its own. */
 const pointsOf = (id: string, missing: readonly string[]) =>

@@ -22,6 +22,7 @@ import {
   stepPlant,
   type WorkPlant,
 } from '@/core/simulate/workPlant'
+import { isPlantChannel } from '@/core/simulate/workProbes'
 
 /** A log of a step; what the scale moved belongs to the closing. */
 type KeptLog = {
@@ -68,7 +69,9 @@ export function operator(question: PlantQuestion, seed: number): WorkHands {
       const look = () =>
         grown.append(
           at,
-          channels.map(([channel]) => readPlant(plant, channel, random).value),
+          channels.map(([channel]) =>
+            isPlantChannel(channel) ? readPlant(plant, channel, random).value : NaN,
+          ),
         )
       look()
       return {

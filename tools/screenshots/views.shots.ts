@@ -33,8 +33,7 @@ async function onBench(page: Page): Promise<void> {
 /** Water in the circuit, the oil tested. */
 async function onWet(page: Page): Promise<void> {
   for (const [group, word] of [
-    ['Acid test', 'negative'],
-    ['Acid test made with', 'oil kit'],
+    ['Acid test of the oil, by a kit', 'negative'],
     ['Moisture indicator', 'wet'],
   ] as const) {
     const chip = page

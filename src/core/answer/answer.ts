@@ -157,8 +157,9 @@ function stepsOf() {
       return GATE_IDS.map((id) => judgeGate(id, record))
     },
   )
-  const causes = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>, at: string | undefined) =>
-    causesOf(job, at),
+  const causes = memo(
+    (job: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival' | 'repair'>, at: string | undefined) =>
+      causesOf(job, at),
   )
   const decisionStates = memo((job: Pick<KnownJob, 'unit' | 'readingSets' | 'decisions'>) =>
     decisionStatesOf(job as KnownJob),
@@ -292,7 +293,7 @@ export function createAnswerer() {
       }),
     )
     const { logs, rounds, round, run } = job
-    const facts = { unit: basis.unit, plan, pump: run?.pump }
+    const facts = { unit: basis.unit, plan, pump: run?.pump, pullDown: run?.pullDown }
     return {
       asks,
       assessment,
@@ -301,7 +302,7 @@ export function createAnswerer() {
       vetoes,
       state,
       gates,
-      causes: steps.causes({ unit, readingSets, arrival }, deathDecidedAt(job)),
+      causes: steps.causes({ unit, readingSets, arrival, repair: job.repair }, deathDecidedAt(job)),
       decisionStates: steps.decisionStates({ unit, readingSets, decisions }),
       faults,
       plan,

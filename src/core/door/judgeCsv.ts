@@ -16,6 +16,7 @@ const HEADINGS: Readonly<Record<WorkChannel, RegExp>> = {
   gasTemp: /clamp|temp|pipe|gas/i,
   testPressure: /press|nitrogen|psi|gauge/i,
   circuitPressure: /press|circuit|psi|gauge/i,
+  spaceNow: /space|room|box|air|temp/i,
   cylinderWeight: /weight|cylinder|scale/i,
 }
 const IS_MARK = /^\s*marks?\s*$/i

@@ -62,7 +62,7 @@ export function judgeJson(purpose: LogPurpose, log: WorkLog, facts: LogFacts): R
 /** What the logs of a job are judged by: its plan, as the screen shows it. @throws OrzoError not-loaded */
 export function factsOf(job: Job): LogFacts {
   const { plan, planUnit } = createAnswerer().whole({ job })
-  return { unit: planUnit, plan, pump: job.run?.pump }
+  return { unit: planUnit, plan, pump: job.run?.pump, pullDown: job.run?.pullDown }
 }
 
 /** What the judges say of every log of the work in an archive, round by round. @throws OrzoError not-loaded */

@@ -2,7 +2,7 @@ import { seededRandom } from '../base/numeric/random'
 import { UNITS } from '../base/units/units'
 import { loadRefrigerants } from '../physics/refrigerants/tables'
 import { saturationPressure } from '../physics/refrigerants/saturation'
-import { WORK_CHANNEL_KEYS } from '../record/readings/channels'
+import { PLANT_CHANNELS } from './workProbes'
 import {
   beginPlant,
   type PlantHands,
@@ -92,7 +92,7 @@ describe('a circuit under work', () => {
     expect((before - after) * UNITS.lb.si).toBeCloseTo(filled.inside.mass, 1)
   })
   test('every instrument shows a number in its unit', () => {
-    for (const channel of WORK_CHANNEL_KEYS) {
+    for (const channel of PLANT_CHANNELS) {
       const { value, unit } = readPlant(beginPlant(QUESTION), channel, seededRandom(3))
       expect(Number.isFinite(value)).toBe(true)
       expect(['psig', 'micron', 'lb', 'F']).toContain(unit)

@@ -21,7 +21,7 @@ import {
 } from '../physics/processes/vacuum'
 import type { RefrigerantName } from '../physics/refrigerants/catalogue'
 import { saturatedState, saturationPressure } from '../physics/refrigerants/saturation'
-import type { WorkChannel } from '../record/readings/channels'
+import type { PlantChannel } from './workProbes'
 
 /** What is wrong with the circuit while it is worked on. SI */
 export type PlantTrouble = {
@@ -314,7 +314,7 @@ export const setTrouble = (plant: WorkPlant, trouble: Partial<PlantTrouble>): Wo
 const MICRON_TOP = 25_000 * UNITS.micron.si
 
 /** What an instrument of each channel is at, SI. */
-function truth(plant: WorkPlant, channel: WorkChannel): number {
+function truth(plant: WorkPlant, channel: PlantChannel): number {
   const pressure = plantPressure(plant)
   if (channel === 'cylinderWeight') return TARE + plant[plant.onScale].mass
   if (channel === 'gasTemp') return plant.air + plant.gasWarmth
@@ -333,7 +333,7 @@ export type PlantReading = { readonly value: number; readonly unit: Unit }
 const rounded = (value: number, step: number) => Number((Math.round(value / step) * step).toFixed(4))
 
 /** How each kind of instrument shows it: its unit, its last digit, how far it wanders. [memory] */
-const SHOWS: Readonly<Record<WorkChannel, (si: number, plant: WorkPlant, noise: number) => PlantReading>> = {
+const SHOWS: Readonly<Record<PlantChannel, (si: number, plant: WorkPlant, noise: number) => PlantReading>> = {
   cylinderWeight: (si, _plant, noise) => ({
     value: rounded(si / UNITS.lb.si + noise * 0.003, 0.005),
     unit: 'lb',
@@ -358,5 +358,5 @@ const SHOWS: Readonly<Record<WorkChannel, (si: number, plant: WorkPlant, noise: 
 }
 
 /** What an instrument on a channel shows now. */
-export const readPlant = (plant: WorkPlant, channel: WorkChannel, random: RandomSource): PlantReading =>
+export const readPlant = (plant: WorkPlant, channel: PlantChannel, random: RandomSource): PlantReading =>
   SHOWS[channel](truth(plant, channel), plant, gaussian(random))

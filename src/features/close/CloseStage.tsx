@@ -3,6 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { allLogs } from '@/core/record/job/acrossRounds'
+import { replacedParts } from '@/core/repair/work/replacedParts'
 import { useComparison } from '../shared/answer/useComparison'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import { LogList } from '../shared/logs/LogList'
@@ -49,7 +50,11 @@ export function CloseStage(props: StageProps) {
         <Files job={job} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        <Record closing={job.closing} change={change} />
+        <Record
+          closing={job.closing}
+          change={change}
+          replaced={replacedParts(job, props.answer.plan).join('; ')}
+        />
         <AnotherRepair {...props} />
       </Box>
     </Box>

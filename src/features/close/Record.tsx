@@ -11,8 +11,14 @@ import type { StageProps } from '../shared/stageProps'
 type Closing = NonNullable<Job['closing']>
 const PROVEN = ['proven', 'not-proven-today'] as const
 
+type Props = Pick<StageProps, 'change'> & {
+  closing: Closing | undefined
+  /** what the steps that are done and the list of parts say */
+  replaced: string
+}
+
 /** What was done: shown under load, weights, what was replaced and what was not done. */
-export function Record({ closing, change }: { closing: Closing | undefined } & Pick<StageProps, 'change'>) {
+export function Record({ closing, change, replaced }: Props) {
   const put = <K extends keyof Closing>(key: K, value: Closing[K] | undefined) =>
     change(setClosing({ [key]: value }))
   const text = (key: 'replaced' | 'notDone' | 'note') => (value: string) => put(key, value || undefined)
@@ -50,7 +56,15 @@ export function Record({ closing, change }: { closing: Closing | undefined } & P
         value={closing?.charged}
         onChange={(value) => put('charged', value)}
       />
-      <AutosaveField label="Replaced" value={closing?.replaced ?? ''} onSave={text('replaced')} multiline />
+      <AutosaveField
+        label="Replaced"
+        value={closing?.replaced ?? replaced}
+        onSave={text('replaced')}
+        multiline
+        {...(closing?.replaced === undefined && replaced !== ''
+          ? { helperText: 'From the steps that are done: type over it if it was otherwise.' }
+          : {})}
+      />
       <AutosaveField
         label="Not done, and should be"
         value={closing?.notDone ?? ''}

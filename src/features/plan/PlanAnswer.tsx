@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
+import { AcidTests } from '../shared/AcidTests'
 import { INSIDE_KEYS, Observed } from '../shared/Observed'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { Plan } from '@/core/repair/plan/plan'
@@ -25,6 +26,7 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
         <Typography id="answer-inside" variant="h2">
           What is inside
         </Typography>
+        <AcidTests job={job} change={change} />
         <Observed
           keys={INSIDE_KEYS}
           observations={latestWords(setsOfRound(job))}

@@ -2,6 +2,7 @@
 import Typography from '@mui/material/Typography'
 import Box from '@mui/material/Box'
 import { type FinalCharge, finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
+import { replacedParts } from '@/core/repair/work/replacedParts'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
@@ -56,7 +57,7 @@ function Round({ job, answer, name, day }: RoundProps & { day?: DayPlan | undefi
     ['Recovered', quantity(job.closing?.recovered)],
     ['Charged', quantity(job.closing?.charged)],
     ['Charge in the end', chargeText(finalCharge(job, plan.opens && !plan.isPart))],
-    ['Replaced', job.closing?.replaced],
+    ['Replaced', job.closing?.replaced ?? replacedParts(job, plan).join('; ')],
     ['Not done, and should be', job.closing?.notDone],
     ['Proof', job.closing?.proven === 'proven' ? 'shown under load' : 'not proven today'],
     ['Note', job.closing?.note],

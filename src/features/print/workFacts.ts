@@ -2,14 +2,21 @@ import { format } from 'date-fns'
 import { isDecided } from '@/core/record/job/decisions'
 import type { StoredJob } from '@/core/record/job/job'
 import type { UnitPlate } from '@/core/record/equipment/unit'
+import { acidTestText } from '@/core/record/job/acidTests'
 import { passOf } from '@/core/record/job/passes'
 import { unitState } from '@/core/record/state/unitState'
 import { effectsOf, isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { isOwnTask } from '@/core/repair/plan/tasks/own'
 import type { Plan } from '@/core/repair/plan/plan'
+import { heaterHours } from '@/core/repair/work/heater'
+import { otherMode } from '@/core/repair/work/otherMode'
+import { workTimes } from '@/core/repair/work/workTimes'
+import { instantOf } from '@/core/base/units/instants'
+import { durationText } from '@/core/base/units/wall'
 import { totalTurns, turnsText } from '@/core/repair/work/startUp'
 import { stillOff, takenOffList } from '@/core/repair/work/takenOff'
 import { isWorkGate, workGateRow } from '@/core/safety/workGates'
+import { fluidOunces } from '../shared/planText'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { logWord } from '@/core/repair/logs/logWord'
 import type { Verdicts } from '@/core/repair/logs/verdicts'
@@ -48,6 +55,49 @@ const ownDone = (job: StoredJob): string =>
     .flatMap(({ own, doneAt, note }) => (own && doneAt ? [`${own.label}${note ? ` (${note})` : ''}`] : []))
     .join('; ')
 
+/** When it was worked on, and the hands that it took. */
+function timesText({ steps, updatedAt }: StoredJob): string | undefined {
+  const times = workTimes(steps, Date.parse(updatedAt))
+  if (!times) return undefined
+  const { from, to, hands } = times
+  return `${format(new Date(from), 'd MMM HH:mm')} to ${format(new Date(to), 'd MMM HH:mm')}, ${durationText(Math.round(hands))} of hands`
+}
+
+/** Leaks that a pressure test found, and how each was repaired. */
+const leaksText = ({ repair }: StoredJob): string =>
+  (repair?.leaks ?? [])
+    .map(
+      ({ place, repair: how, part, joints }) =>
+        `${place}: ${how}${part ? `, ${part}` : ''}${joints ? `, ${joints} ${joints === 1 ? 'joint' : 'joints'}` : ''}`,
+    )
+    .join('; ')
+
+/** Tests for acid, each with its moment. */
+const acidText = ({ repair }: StoredJob): string =>
+  (repair?.acidTests ?? [])
+    .map((test) => `${format(new Date(test.at), 'd MMM HH:mm')} ${acidTestText(test)}`)
+    .join('; ')
+
+/** Oil by measure: what came out, what goes back. */
+const oilText = ({ oil }: Plan): string | undefined =>
+  oil.out === undefined
+    ? undefined
+    : `${fluidOunces(oil.out)} came out, ${fluidOunces(oil.refill.value)} of ${oil.goesIn} goes back`
+
+/** The other mode of a heat pump, where it is booked and not measured yet. */
+function otherModeText(job: StoredJob, unit: UnitPlate): string | undefined {
+  const other = otherMode({ ...job, unit })
+  if (!other || other.left.length === 0 || job.repair?.startedAt === undefined) return undefined
+  const left = other.left.join(' and ')
+  return other.bookedFor ? `${left} booked for ${other.bookedFor}` : `${left} not measured after the start`
+}
+
+/** Hours for which the crankcase heater had power before the start. */
+function heaterText({ run, repair }: StoredJob): string | undefined {
+  const hours = heaterHours(run?.heater ?? [], instantOf(repair?.startedAt))
+  return hours > 0 ? `${hours.toFixed(1)} h of power` : undefined
+}
+
 /** Which pass of its task a log belongs to, where there were several. */
 function passText(job: StoredJob, step: string | undefined): string {
   const own = job.steps.find(({ id }) => id === step)
@@ -71,6 +121,12 @@ export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate, verdicts:
       `${LOG_KINDS[purpose].name}${passText(job, step)}`,
       `${format(new Date(told.at), 'HH:mm')} ${told.word}: ${told.sentence}`,
     ]),
+    ['Worked', timesText(job)],
+    ['Tests for acid', acidText(job)],
+    ['Leaks found by the test', leaksText(job)],
+    ['Oil', oilText(plan)],
+    ['Crankcase heater', heaterText(job)],
+    ['Other mode', otherModeText(job, unit)],
     ['Gates passed with a reason', passed(job)],
     ['Steps of our own', ownDone(job)],
     ['Steps left out', leftOut(job)],

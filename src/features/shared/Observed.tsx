@@ -54,8 +54,6 @@ export const seenKeysOf = (unit: UnitPlate): ObservationKey[] =>
   SEEN_KEYS.filter((key) => canObserve(unit, key))
 
 export const INSIDE_KEYS: readonly ObservationKey[] = [
-  'acidTest',
-  'acidTestKind',
   'oilAppearance',
   'refrigerantSmell',
   'copperPlating',

@@ -3,31 +3,34 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
 import { addOwnStep, addTaken, together } from '@/core/record/edits/workEdits'
-import { OWN_KINDS, type OwnKind } from '@/core/repair/plan/tasks/own'
+import { ADDED_KINDS, type AddedKind } from '@/core/repair/plan/tasks/own'
 import { randomWord } from '@/data/newId'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { useKept } from '../shared/display/useKept'
 import type { StageProps } from '../shared/stageProps'
 
-const KIND_LABELS: Readonly<Record<OwnKind, string>> = {
+const KIND_LABELS: Readonly<Record<AddedKind, string>> = {
   closed: 'circuit stays closed',
   opens: 'opens the circuit',
   flame: 'uses a flame on it',
 }
 
 type Props = Pick<StageProps, 'change'> & {
+  /** id of the job */
+  job: string
   /** the task after which it stands, and its label */
   after: { readonly id: string; readonly label: string } | undefined
   onAdded: (task: string) => void
 }
 
 /** A step that no plan knows: what is done, what it does to the circuit, what it takes off. */
-export function AddStep({ change, after, onAdded }: Props) {
-  const [open, setOpen] = useState(false)
-  const [label, setLabel] = useState('')
-  const [kind, setKind] = useState<OwnKind>('closed')
-  const [off, setOff] = useState('')
+export function AddStep({ job, change, after, onAdded }: Props) {
+  // half typed, it stays when one leaves in the middle
+  const [open, setOpen] = useKept(`own step open ${job}`, false)
+  const [label, setLabel] = useKept(`own step label ${job}`, '')
+  const [kind, setKind] = useKept<AddedKind>(`own step kind ${job}`, 'closed')
+  const [off, setOff] = useKept(`own step off ${job}`, '')
   const add = async () => {
     const task = `own-${kind}-${randomWord()}`
     const taken = off.trim() === '' ? [] : [addTaken(off.trim())]
@@ -72,10 +75,10 @@ export function AddStep({ change, after, onAdded }: Props) {
       />
       <ChoiceChips
         label="What it does"
-        values={OWN_KINDS}
+        values={ADDED_KINDS}
         labels={KIND_LABELS}
         value={kind}
-        onChange={(word) => setKind(OWN_KINDS.find((each) => each === word) ?? 'closed')}
+        onChange={(word) => setKind(ADDED_KINDS.find((each) => each === word) ?? 'closed')}
       />
       <TextField
         label="What it takes off, if anything"

@@ -2,7 +2,11 @@ import Button from '@mui/material/Button'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import { taskRow } from '@/core/repair/plan/tasks/tasks'
 
-const STAGES = { plan: 'Plan, Parts: the owner agrees', measure: 'Measure' } as const
+const STAGES = {
+  plan: 'Plan, Parts: the owner agrees',
+  measure: 'Measure',
+  diagnose: 'Diagnose, Not now',
+} as const
 
 /** Where it is done, in words. */
 function placeText(place: GatePlace): string {

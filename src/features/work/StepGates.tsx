@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { isReason } from '@/core/record/job/decisions'
 import { overrideGate } from '@/core/record/edits/workEdits'
@@ -35,6 +36,15 @@ function Gate({ gate, change, step, onOpen }: Props & { gate: WorkGate }) {
         </Typography>
       )}
       {!gate.isOpen && gate.place && <PlaceButton place={gate.place} onOpen={onOpen} />}
+      {gate.offer && gate.override === undefined && (
+        <Button
+          variant="outlined"
+          sx={{ minHeight: 48, mt: 0.75 }}
+          onClick={() => void save(gate.offer ?? '')}
+        >
+          Write down: {gate.offer}
+        </Button>
+      )}
       {gate.canOverride ? (
         <AutosaveField
           label="Or why it goes on without; printed in the report"
@@ -59,18 +69,19 @@ export function StepGates({ change, step, onOpen }: Props) {
       gate.override !== undefined ||
       step.record?.overrides?.some(({ gate: id }) => id === gate.id),
   )
-  if (shown.length === 0 && !step.veto) return null
+  if (shown.length === 0 && step.vetoes.length === 0) return null
   return (
     <Box
       component="section"
       aria-label="Gates before this step"
       sx={{ border: 2, borderColor: 'error.main', borderRadius: 1, px: 1.5, py: 0.5 }}
     >
-      {step.veto && (
-        <Typography data-veto sx={{ py: 0.75, fontWeight: 650, color: 'error.main' }}>
-          ⬣ {step.veto}
-        </Typography>
-      )}
+      {step.vetoes.map(({ id, sentence, place }) => (
+        <Box key={id} data-veto={id} sx={{ py: 0.75 }}>
+          <Typography sx={{ fontWeight: 650, color: 'error.main' }}>⬣ {sentence}</Typography>
+          <PlaceButton place={place} onOpen={onOpen} />
+        </Box>
+      ))}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((gate) => (
           <Gate key={gate.id} gate={gate} change={change} step={step} onOpen={onOpen} />

@@ -84,7 +84,7 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
           {note}
         </Typography>
       ))}
-      <StepInstruments {...props} step={step} now={now} />
+      <StepInstruments {...props} step={step} now={now} onLead={onOver} />
       {task.overWhen && (
         <Typography sx={{ fontSize: '1.05rem' }}>
           <strong>Over when</strong> {task.overWhen}.

@@ -119,6 +119,7 @@ export function WorkStage(props: StageProps) {
           <Box sx={{ display: 'grid', gap: 2 }}>
             <StepList sheet={sheet} current={step?.task.id} onOpen={open} />
             <AddStep
+              job={props.job.id}
               change={props.change}
               after={step && { id: step.task.id, label: step.task.label }}
               onAdded={open}

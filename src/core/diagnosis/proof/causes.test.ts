@@ -211,3 +211,31 @@ describe('how a decision stands', () => {
     expect(setsBefore(sets, '2026-05-04T10:30:00-05:00').map(({ id }) => id)).toEqual(['a', 'b'])
   })
 })
+
+describe('tests for acid speak for acid that was left from an earlier burnout', () => {
+  const test_ = (kind: 'strip' | 'oil-kit', result: 'negative' | 'weak' | 'strong', minute: number) => ({
+    id: `${kind}-${minute}`,
+    at: `2026-11-27T08:${String(minute).padStart(2, '0')}:00.000Z`,
+    kind,
+    result,
+  })
+  const said = (tests: readonly ReturnType<typeof test_>[], at?: string) =>
+    causesOf(job({}, {}, { repair: { acidTests: [...tests] } }), at).find(
+      ({ id }) => id === 'acid-from-earlier-burnout',
+    )!.found
+  test('the graver word of gas and oil, of each the latest', () => {
+    expect(said([test_('strip', 'negative', 1), test_('oil-kit', 'strong', 2)])).toEqual([
+      'Acid test strong.',
+    ])
+    expect(said([test_('strip', 'weak', 1), test_('oil-kit', 'negative', 2)])).toEqual(['Acid test weak.'])
+    expect(said([test_('oil-kit', 'strong', 1), test_('oil-kit', 'weak', 2)])).toEqual(['Acid test weak.'])
+    expect(said([test_('strip', 'negative', 1)])).toEqual([])
+  })
+  test.each([
+    ['2026-11-27T08:04:59.000Z', 0],
+    ['2026-11-27T08:05:00.000Z', 1],
+    ['2026-11-27T08:05:01.000Z', 1],
+  ])('what was read after the decision at %s says nothing of the death', (at, count) => {
+    expect(said([test_('oil-kit', 'strong', 5)], at)).toHaveLength(count)
+  })
+})

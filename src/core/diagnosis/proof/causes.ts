@@ -1,5 +1,8 @@
 import type { Job, KnownJob } from '../../record/job/job'
+import { acidFound } from '../../record/job/acidTests'
 import type { Observations } from '../../record/readings/schema'
+import { ACID_RESULTS } from '../../record/records/repair'
+import { instantOf, isAtOrBefore } from '../../base/units/instants'
 import { differenceFromKelvin, fromKelvin } from '../../base/units/convert'
 import { type Assessment, deviationOf } from '../evidence/assessment'
 import { setsBefore, wholeOf } from './record'
@@ -183,18 +186,35 @@ export type Cause = { readonly id: CauseId; readonly found: readonly string[] } 
 export const killsCompressor = (suspect: SuspectId): boolean =>
   suspect !== 'healthy' && suspect !== 'unlisted' && faultRow(suspect).part === 'compressor'
 
+/** The graver word of the tests for acid that were read until then, of gas and oil. */
+function acidSeen(observations: Observations, repair: Job['repair'], at: string | undefined): Observations {
+  const limit = instantOf(at)
+  const acidTests = (repair?.acidTests ?? []).filter(
+    (test) => limit === undefined || isAtOrBefore(test.at, limit),
+  )
+  const { strip, oil } = acidFound({ observations, repair: { acidTests } })
+  const acidTest = ACID_RESULTS.findLast((word) => word === strip || word === oil)
+  return acidTest ? { acidTest } : {}
+}
+
 /**
  * Causes of death of a compressor, those with evidence first.
  * @param at when its repair was decided: what was read later says nothing of its death; undefined for now
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function causesOf(
-  { unit, readingSets, arrival }: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'>,
+  {
+    unit,
+    readingSets,
+    arrival,
+    repair,
+  }: Pick<KnownJob, 'unit' | 'readingSets' | 'arrival'> & Partial<Pick<KnownJob, 'repair'>>,
   at?: string,
 ): Cause[] {
+  const seen = Object.assign({}, ...setsBefore(readingSets, at).map(({ observations }) => observations ?? {}))
   const record: CauseRecord = {
     ...wholeOf(unit, readingSets, { at }),
-    seen: Object.assign({}, ...setsBefore(readingSets, at).map(({ observations }) => observations ?? {})),
+    seen: { ...seen, ...acidSeen(seen, repair, at) },
     arrival: arrival ?? {},
   }
   return CAUSE_IDS.map((id): Cause => {

@@ -61,10 +61,19 @@ type Beginning = {
   readonly refrigerant?: RefrigerantName | undefined
   /** the unit runs again with it */
   readonly starts?: boolean
+  /** power is locked out with it: the crankcase heater has none any more */
+  readonly locksOut?: boolean
 }
 
-function noteBeginning(job: Draft<Job>, { refrigerant, starts }: Beginning, now: string): void {
+/** A stretch in which the heater had power ends. */
+function cutHeater(run: Draft<Run>, now: string): void {
+  const open = run.heater?.find(({ to }) => to === undefined)
+  if (open) open.to = endOf(open.from, now)
+}
+
+function noteBeginning(job: Draft<Job>, { refrigerant, starts, locksOut }: Beginning, now: string): void {
   if (refrigerant) putRefrigerant(job, refrigerant)
+  if (locksOut && job.run) cutHeater(job.run, now)
   if (!starts) return
   job.repair ??= {}
   job.repair.startedAt ??= now
@@ -121,6 +130,12 @@ export const recordDone = (task: string, begun: Beginning = {}): Edit =>
 export const addOwnStep = (task: string, label: string, after: string | undefined): Edit =>
   edit((job) => {
     job.steps.push({ ...newStep(job, task), own: { label, ...(after ? { after } : {}) } })
+  })
+
+/** A step that no plan knows and for which a task of the plan waits. */
+export const addStepBefore = (task: string, label: string, before: string): Edit =>
+  edit((job) => {
+    job.steps.push({ ...newStep(job, task), own: { label, before } })
   })
 
 /** Takes a step of one's own away; one at which somebody worked stays on record. */
@@ -240,6 +255,14 @@ export const setBubbled = (on: boolean): Edit =>
 export const setBled = (on: boolean): Edit =>
   editRun((run, { now }) => put(run, 'bledAt', on ? now : undefined))
 
+/** The crankcase heater has power from now on, or has none any more. */
+export const powerHeater = (on: boolean): Edit =>
+  editRun((run, { now }) => {
+    if (!on) return cutHeater(run, now)
+    if (run.heater?.some(({ to }) => to === undefined)) return
+    run.heater = [...(run.heater ?? []), { from: now }]
+  })
+
 /** A turn of the valve's stem; in is plus. */
 export const addTurn = (turns: number): Edit =>
   editRun((run, { now, newId }) => {
@@ -283,14 +306,6 @@ export const markRetest = (row: RetestRow, moment: RetestMoment): Edit =>
 /** What a test after the first start said. */
 export const setRetestResult = (row: RetestRow, result: string): Edit =>
   editRetest(row, (retest) => put(retest, 'result', result || undefined))
-
-/** The pull-down is timed from now, or has come to its end. */
-export const timePullDown = (moment: 'startedAt' | 'endedAt'): Edit =>
-  editRun((run, { now }) => {
-    const pull = { ...run.pullDown, [moment]: now }
-    if (moment === 'startedAt') delete pull.endedAt
-    run.pullDown = pull
-  })
 
 /** A line of the taken-off list: its name in the table, or its id where it was written by hand. */
 type Off = { readonly what: string; readonly label: string }

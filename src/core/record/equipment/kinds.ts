@@ -55,6 +55,12 @@ export const isBoxKind = (unit: UnitPlate): boolean => factsOf(unit).box
 /** Whether refrigerant lines are made on site: their length is the job's own. */
 export const isPipedOnSite = (unit: Pick<UnitPlate, 'kind'>): boolean => factsOf(unit).pipedOnSite
 
+/** Whether it heats and cools by turns: both modes are proven. A pool heater turns for its defrost alone. */
+export const runsBothWays = (unit: UnitPlate): boolean => {
+  const { reversingValve, heatsPool } = factsOf(unit)
+  return reversingValve && !heatsPool
+}
+
 /** Whether the unit has a reversing valve. */
 export const hasReversingValve = (unit: UnitPlate): boolean => factsOf(unit).reversingValve
 

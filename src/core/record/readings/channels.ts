@@ -42,6 +42,12 @@ const WORK_CHANNELS = {
     kind: 'pressure',
     instrument: 'micron-gauge',
   },
+  spaceNow: {
+    label: 'Space, or what the unit works on',
+    short: 'Space',
+    kind: 'temperature',
+    instrument: 'clamp',
+  },
   pumpVacuum: {
     label: 'Vacuum at the pump',
     short: 'Pump',

@@ -68,6 +68,14 @@ const verdictSchema = z.strictObject({
   /** what is still to be done before its gate opens */
   missing: z.array(textSchema).max(MOST_MISSING),
   sentence: textSchema,
+  /** microns at which an evacuation stood near what refrigerant or ice gives, where it did */
+  stoodAt: z.number({ error: 'is not a number' }).min(0, 'is negative').max(1_000_000).optional(),
+  /** of an evacuation: pulls to the depth at which it is broken, p, and breaks with nitrogen, b, in their order */
+  pulls: z
+    .string()
+    .regex(/^[pb]*$/, 'holds more than p and b')
+    .max(2 * MOST_MARKS + 1)
+    .optional(),
 })
 export type LogVerdict = z.infer<typeof verdictSchema>
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { instantSchema, quantitySchema } from '../../base/units/quantitySchema'
+import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { refrigerantSchema } from '../readings/refrigerantSchema'
-import { inRoundShape } from './fields'
+import { idSchema, inRoundShape } from './fields'
 import { defineKind, widened } from './kind'
 
 /** How one gets at the part (handbook 07). */
@@ -29,6 +29,42 @@ const cylinderSchema = z.strictObject({
   /** the hottest place that it will stand in */
   hottest: quantitySchema('temperature').optional(),
 })
+
+/** What a test for acid is made with: the gas, the oil by a kit, the oil by a laboratory. */
+const ACID_TEST_KINDS = ['strip', 'oil-kit', 'lab'] as const
+export type AcidTestKind = (typeof ACID_TEST_KINDS)[number]
+export const ACID_RESULTS = ['negative', 'weak', 'strong'] as const
+export type AcidResult = (typeof ACID_RESULTS)[number]
+
+const acidTestSchema = z
+  .strictObject({
+    id: idSchema,
+    at: instantSchema,
+    kind: z.enum(ACID_TEST_KINDS, { error: `is not one of ${ACID_TEST_KINDS.join(', ')}` }),
+    result: z.enum(ACID_RESULTS, { error: `is not one of ${ACID_RESULTS.join(', ')}` }).optional(),
+    /** mg KOH a gram of oil, of a laboratory */
+    acidNumber: between(50, 'mg KOH/g').optional(),
+  })
+  .refine(({ result, acidNumber }) => result !== undefined || acidNumber !== undefined, 'says nothing')
+export type AcidTest = z.infer<typeof acidTestSchema>
+
+/** How a leak that a test found was repaired. */
+export const LEAK_REPAIRS = ['brazed', 'tightened', 'replaced'] as const
+export type LeakRepair = (typeof LEAK_REPAIRS)[number]
+
+const foundLeakSchema = z.strictObject({
+  id: idSchema,
+  at: instantSchema,
+  place: textSchema,
+  repair: z.enum(LEAK_REPAIRS, { error: `is not one of ${LEAK_REPAIRS.join(', ')}` }),
+  /** brazed joints that it takes */
+  joints: z.number().int('is not a whole number').min(0, 'is negative').max(60, 'is more than 60').optional(),
+  /** what is fitted for it */
+  part: textSchema.optional(),
+})
+export type FoundLeak = z.infer<typeof foundLeakSchema>
+
+const MOST_LINES = 100
 
 export const repairSchema = z.strictObject({
   ...inRoundShape,
@@ -72,6 +108,10 @@ export const repairSchema = z.strictObject({
   /** what is done against water: what the class asks for by caution, or what the grams of the ledger ask for */
   waterWork: z.enum(WATER_WORKS, { error: `is not one of ${WATER_WORKS.join(', ')}` }).optional(),
   leakPlace: z.enum(LEAK_PLACES, { error: `is not one of ${LEAK_PLACES.join(', ')}` }).optional(),
+  /** tests for acid, each with its moment; the latest of each kind speaks */
+  acidTests: z.array(acidTestSchema).max(MOST_LINES).optional(),
+  /** leaks that a pressure test found: parts and joints of the repair */
+  leaks: z.array(foundLeakSchema).max(MOST_LINES).optional(),
   /** a flue or a gas line was moved for access */
   flueMoved: z.boolean().optional(),
 })
@@ -80,8 +120,9 @@ export type Repair = z.infer<typeof repairSchema>
 /** What was measured and chosen for the repair: one of each round. */
 export const REPAIR = defineKind({
   kind: 'repair',
-  version: 3,
+  version: 4,
   schema: repairSchema,
-  migrations: [widened(2), widened(3)],
+  // version 4: tests for acid with their moments, leaks that a test found
+  migrations: [widened(2), widened(3), widened(4)],
   defaults: {},
 })

@@ -61,6 +61,12 @@ const pullSchema = z.strictObject({
   reached: quantitySchema('temperature').optional(),
 })
 
+/** While the crankcase heater has power: cover on, contactor coil lead off. */
+const heaterSpanSchema = z
+  .strictObject({ from: instantSchema, to: instantSchema.optional() })
+  .refine(({ from, to }) => to === undefined || Date.parse(to) >= Date.parse(from), 'ends before it begins')
+export type HeaterSpan = z.infer<typeof heaterSpanSchema>
+
 /** How fast the time of a demo job goes, from a moment on. */
 export const clockSchema = z.strictObject({
   /** the clock on the wall, and the time of the job at that moment */
@@ -83,6 +89,9 @@ export const runSchema = z.strictObject({
   trims: z.array(trimSchema).max(MOST_LINES).optional(),
   retests: z.array(retestSchema).max(MOST_LINES).optional(),
   pullDown: pullSchema.optional(),
+  heater: z.array(heaterSpanSchema).max(MOST_LINES).optional(),
+  /** the day on which the other mode of a heat pump is proven */
+  otherModeOn: z.iso.date('is no day like 2026-12-03').optional(),
   /** of jobs from before it stood in the head; never written any more */
   clock: clockSchema.optional(),
 })
@@ -91,9 +100,9 @@ export type Run = z.infer<typeof runSchema>
 /** What belongs to the work as a whole: one of each round. */
 export const RUN = defineKind({
   kind: 'run',
-  version: 3,
+  version: 4,
   schema: runSchema,
-  // version 3: weights of trims
-  migrations: [widened(2), widened(3)],
+  // version 3: weights of trims; 4: heater, other mode
+  migrations: [widened(2), widened(3), widened(4)],
   defaults: {},
 })

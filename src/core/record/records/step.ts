@@ -38,8 +38,10 @@ export const stepSchema = z.strictObject({
   note: textSchema.optional(),
   /** ids of photos of the job */
   photos: z.array(idSchema).max(MOST_PHOTOS).optional(),
-  /** a step that no plan knows: what is done, and the task after which it stands in the list */
-  own: z.strictObject({ label: textSchema, after: idSchema.optional() }).optional(),
+  /** a step that no plan knows: what is done, the task after which it stands in the list, or before which, which waits for it */
+  own: z
+    .strictObject({ label: textSchema, after: idSchema.optional(), before: idSchema.optional() })
+    .optional(),
   /** gates that were passed with a written reason */
   overrides: z.array(overrideSchema).max(MOST_OVERRIDES).optional(),
 })
@@ -51,9 +53,9 @@ const named = (data: RawData): RawData => ({ task: data.id, ...data })
 /** How a task of the plan went: one of each pass that was begun. Moments are stored, never counted. */
 export const STEP = defineKind({
   kind: 'step',
-  version: 3,
+  version: 4,
   schema: stepSchema,
-  // version 3: steps of one's own, done in another order
-  migrations: [{ to: 2, change: named }, widened(3)],
+  // version 3: steps of one's own, done in another order; 4: those for which a task waits
+  migrations: [{ to: 2, change: named }, widened(3), widened(4)],
   defaults: {},
 })

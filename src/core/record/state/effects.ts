@@ -56,6 +56,8 @@ export type Effects = {
   readonly water?: 'drained' | 'flowing'
   /** when done: no flammable gas is left, shown by a detector */
   readonly clears?: true
+  /** from the beginning: power is locked out, for the crankcase heater too */
+  readonly locksOut?: true
   /** from the beginning: the unit runs again */
   readonly starts?: true
 }

@@ -26,6 +26,7 @@ import type { CircuitReadings } from './circuitReadings'
 import type { ChargeLine } from './chargeLine'
 import { asksHeadControl, floodingLine, headControlSays } from './flooding'
 import { lineHolds } from './lineSetAdder'
+import { type FinishMeans, finishMeans } from './finishMeans'
 
 /** What was put in against what was calculated. */
 export type Trim = {
@@ -175,23 +176,22 @@ const startText = (policy: Policy): string =>
     ? 'The plate charge as liquid'
     : `${CONVERSION_SHARE * 100} % of the plate charge as liquid`
 
+/** How it is finished by each means. */
+const FINISHES: Readonly<Record<FinishMeans, (weightFirst: boolean) => string>> = {
+  weight: () => 'By weight only, to the tenth of an ounce.',
+  glass: () => 'By weight, then a clear glass at 90 to 95 F of condensing or more.',
+  superheat: (weightFirst) =>
+    `By weight, then ${weightFirst ? 'the superheat target within its band' : 'the superheat target'}.`,
+  subcooling: (weightFirst) =>
+    weightFirst
+      ? 'By weight; subcooling must then lie in its band, else say that they disagree.'
+      : 'By subcooling to the plate, 10 F where it is silent; then superheat.',
+}
+
 function finishOf({ unit, policy, refrigerant, isConversion }: ChargeInput): string[] {
-  const weightFirst = policy.lastWord === 'weight-first'
   const by = isConversion
     ? [`${startText(policy)}, then trimmed by superheat and subcooling of ${refrigerant}.`]
-    : unit.metering === 'capillary'
-      ? ['By weight only, to the tenth of an ounce.']
-      : unit.receiver
-        ? ['By weight, then a clear glass at 90 to 95 F of condensing or more.']
-        : unit.metering === 'fixed-orifice'
-          ? [
-              `By weight, then ${weightFirst ? 'the superheat target within its band' : 'the superheat target'}.`,
-            ]
-          : [
-              weightFirst
-                ? 'By weight; subcooling must then lie in its band, else say that they disagree.'
-                : 'By subcooling to the plate, 10 F where it is silent; then superheat.',
-            ]
+    : [FINISHES[finishMeans(unit)](policy.lastWord === 'weight-first')]
   return [
     ...by,
     policy.chargeEntry === 'liquid-line'

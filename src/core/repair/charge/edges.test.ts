@@ -4,7 +4,6 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Repair } from '../../record/records/repair'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { planOf } from '../plan/basis'
-import { nominalVolts } from '../plan/parts/match'
 import { floodedShare } from './flooding'
 import { AT_DEPTH, restInside } from './restInside'
 
@@ -34,19 +33,6 @@ describe('share of a flooded condenser: nothing from 70 F up, more the colder [p
     expect(at(69)).toBeGreaterThan(0)
     expect(at(69)).toBeLessThan(0.06)
   })
-})
-
-describe('volts that a coil is ordered for: within 15 % of what it is named for', () => {
-  test.each([
-    [24.6, 24],
-    [20.5, 24],
-    [20.3, 20.3],
-    [27.5, 24],
-    [27.7, 27.7],
-    [212, 208],
-    [228, 230],
-    [118, 115],
-  ])('%p V: %p V', (read, named) => expect(nominalVolts(read)).toBe(named))
 })
 
 const SPLIT: UnitPlate = {

@@ -1,5 +1,6 @@
 import { type Basis, basisOf, guess } from '../../base/known/known'
 import { TAN_CLEAN } from './acidEvidence'
+import { acidFound } from '../../record/job/acidTests'
 import type { CircuitSize } from './circuitSize'
 import type { Contamination } from './contamination'
 import type { DryerModel } from './dryerModel'
@@ -57,8 +58,8 @@ export function oilChangesFor(before: number, target: number, left: number): num
   return changes
 }
 
-function acidBefore({ repair }: CleanupRecord, { contents }: Contamination): Range {
-  const lab = repair.acidNumber
+function acidBefore(record: CleanupRecord, { contents }: Contamination): Range {
+  const lab = acidFound(record).number
   const assumed = ASSUMED[contents.acid]
   return lab === undefined
     ? assumed
@@ -69,8 +70,8 @@ function acidBefore({ repair }: CleanupRecord, { contents }: Contamination): Ran
 const coreTakes = (core: DryerModel, size: CircuitSize) => (core.acid * 0.5) / (size.oilMass.value * 1000)
 
 /** The number of a class stands where no laboratory told one. */
-const acidBasis = ({ repair }: CleanupRecord, { contents }: Contamination): Basis | undefined =>
-  repair.acidNumber !== undefined || contents.acid === 'none'
+const acidBasis = (record: CleanupRecord, { contents }: Contamination): Basis | undefined =>
+  acidFound(record).number !== undefined || contents.acid === 'none'
     ? undefined
     : guess(`the acid number usual for ${contents.acid} acid`, 'oilTest')
 
@@ -90,7 +91,7 @@ export function acidLedger(
   const changes = oilChangesFor(before.likely, TAN_CLEAN, left.value.likely)
   return {
     before,
-    isMeasured: record.repair.acidNumber !== undefined,
+    isMeasured: acidFound(record).number !== undefined,
     target: TAN_CLEAN,
     changes,
     changesHigh: Math.max(...SIDES.map((side) => oilChangesFor(before[side], TAN_CLEAN, left.value[side]))),

@@ -1,4 +1,5 @@
 import type { AcidLevel } from './classes'
+import { acidFound } from '../../record/job/acidTests'
 import type { CleanupRecord } from './record'
 
 /** [memory] handbook 06 thresholds, mg KOH a gram of oil. */
@@ -22,14 +23,16 @@ export type AcidSign = {
 }
 
 const tested =
-  (result: 'negative' | 'weak' | 'strong', ofOil: boolean) =>
-  ({ observations: { acidTest, acidTestKind } }: CleanupRecord): boolean =>
-    acidTest === result && ofOil === (acidTestKind === 'oil-kit' || acidTestKind === 'lab-tan')
+  (result: 'negative' | 'weak' | 'strong', of: 'oil' | 'strip') =>
+  (record: CleanupRecord): boolean =>
+    acidFound(record)[of] === result
 
 const lab =
   (low: number, high: number) =>
-  ({ repair: { acidNumber } }: CleanupRecord): boolean =>
-    acidNumber !== undefined && acidNumber >= low && acidNumber < high
+  (record: CleanupRecord): boolean => {
+    const { number } = acidFound(record)
+    return number !== undefined && number >= low && number < high
+  }
 
 const oil =
   (word: string) =>
@@ -60,39 +63,39 @@ export const ACID_SIGNS: readonly AcidSign[] = [
   },
   {
     sentence: 'The acid test of the oil is negative.',
-    seen: tested('negative', true),
+    seen: tested('negative', 'oil'),
     chances: [0.95, 0.1, 0.01],
     ofOil: true,
   },
   {
     sentence: 'The acid test of the oil is weak.',
-    seen: tested('weak', true),
+    seen: tested('weak', 'oil'),
     chances: [0.045, 0.8, 0.14],
     asks: 'mild',
     ofOil: true,
   },
   {
     sentence: 'The acid test of the oil is strong.',
-    seen: tested('strong', true),
+    seen: tested('strong', 'oil'),
     chances: [0.005, 0.1, 0.85],
     asks: 'strong',
     ofOil: true,
   },
   {
     sentence: 'The acid test of the refrigerant is negative: weak evidence, the oil holds more.',
-    seen: tested('negative', false),
+    seen: tested('negative', 'strip'),
     chances: [0.92, 0.6, 0.25],
     isStrip: true,
   },
   {
     sentence: 'The acid test is weak.',
-    seen: tested('weak', false),
+    seen: tested('weak', 'strip'),
     chances: [0.07, 0.35, 0.3],
     asks: 'mild',
   },
   {
     sentence: 'The acid test is strong.',
-    seen: tested('strong', false),
+    seen: tested('strong', 'strip'),
     chances: [0.01, 0.05, 0.45],
     asks: 'strong',
   },
@@ -118,3 +121,9 @@ export const acidSigns = (record: CleanupRecord): AcidSign[] => ACID_SIGNS.filte
 
 /** Whether the oil itself was tested, by kit or laboratory. */
 export const isOilTested = (record: CleanupRecord): boolean => acidSigns(record).some(({ ofOil }) => ofOil)
+
+/** Whether the best test there is found no acid: the oil by a kit, else the gas; or the laboratory's figure. */
+export function isAcidNegative(record: CleanupRecord): boolean {
+  const { strip, oil: ofOil, number } = acidFound(record)
+  return (ofOil ?? strip) === 'negative' || (number ?? TAN_CLEAN) < TAN_CLEAN
+}

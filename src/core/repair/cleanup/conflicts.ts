@@ -1,25 +1,31 @@
 import { acidSigns } from './acidEvidence'
+import { acidFound } from '../../record/job/acidTests'
 import type { CleanupRecord } from './record'
 
 type Conflict = { readonly holds: (record: CleanupRecord) => boolean; readonly sentence: string }
 
 const CAREFUL = 'the careful side is taken'
 
+/** What the test of the oil says, else that of the gas. */
+const acidWord = (record: CleanupRecord) => {
+  const { oil, strip } = acidFound(record)
+  return oil ?? strip
+}
+
 /** Signs that do not go together, and which one is followed. */
 const CONFLICTS: readonly Conflict[] = [
   {
-    holds: ({ observations: { acidTest, oilAppearance } }) =>
-      acidTest === 'negative' && (oilAppearance === 'dark' || oilAppearance === 'burnt-smell'),
+    holds: (record) =>
+      acidWord(record) === 'negative' &&
+      (record.observations.oilAppearance === 'dark' || record.observations.oilAppearance === 'burnt-smell'),
     sentence: `The acid test is negative and the oil is dark or burnt: ${CAREFUL}; have the oil tested again.`,
   },
   {
-    holds: ({ observations: { acidTest, refrigerantSmell } }) =>
-      acidTest === 'negative' && refrigerantSmell === 'yes',
+    holds: (record) => acidWord(record) === 'negative' && record.observations.refrigerantSmell === 'yes',
     sentence: `The acid test is negative and the refrigerant smells burnt: ${CAREFUL}.`,
   },
   {
-    holds: ({ observations: { acidTest, oilAppearance } }) =>
-      acidTest === 'strong' && oilAppearance === 'clear',
+    holds: (record) => acidWord(record) === 'strong' && record.observations.oilAppearance === 'clear',
     sentence: `The acid test is strong and the oil is clear: ${CAREFUL}; an old kit shows acid that is not there.`,
   },
   {

@@ -2,6 +2,7 @@ import { isUsual } from '../../record/equipment/observable'
 import type { Observations } from '../../record/readings/schema'
 import type { Repair } from '../../record/records/repair'
 import { ACID_SIGNS, isOilTested } from './acidEvidence'
+import { acidFound } from '../../record/job/acidTests'
 import { acidChances, waterChance } from './chances'
 import type { CircuitSize } from './circuitSize'
 import type { ContaminationClass } from './classes'
@@ -69,7 +70,7 @@ const TESTS: readonly TestRow[] = [
     id: 'lab',
     label: 'Acid number of the oil from a laboratory',
     minutes: 2 * day * 60,
-    isOpen: ({ repair }) => repair.acidNumber === undefined,
+    isOpen: (record) => acidFound(record).number === undefined,
     outcomes: [
       ['below 0.05', { repair: { acidNumber: 0.02 } }],
       ['0.05 to 0.15', { repair: { acidNumber: 0.1 } }],

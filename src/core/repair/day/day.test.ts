@@ -196,7 +196,7 @@ describe('weather, hours, deliveries, breaks', () => {
     const day = dayOf(['compressor-open-winding'], {
       day: { start: START, opensAt: '08:00', closesAt: '09:00' },
     })
-    expect(day.problem).toMatch(/open work of about 1 h \d+ min is longer than a working day/)
+    expect(day.problem).toMatch(/open work of about 1 h 50 min is longer than a working day/)
   })
   test('a wet vacuum is left over night only where machines may run on', () => {
     const minutes = { confirm: [180, 240, 260] as [number, number, number] }

@@ -1,4 +1,5 @@
-import type { Unit } from '../../base/units/units'
+import type { Quantity, TemperatureUnit, Unit } from '../../base/units/units'
+import { toKelvin } from '../../base/units/convert'
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { waterVapourPressure } from '../../physics/air/psychrometrics'
 import { siteAtmosphere } from '../../record/equipment/circumstances'
@@ -7,7 +8,7 @@ import { DEFAULT_POLICY } from '../../record/policy/policy'
 import type { WorkChannel } from '../../record/readings/channels'
 import type { MarkKind } from '../../record/records/log'
 import type { LogPurpose } from '../../record/readings/logPurposes'
-import type { PumpSetup } from '../../record/records/run'
+import type { PumpSetup, Run } from '../../record/records/run'
 import type { Effects } from '../../record/state/effects'
 import type { WorkGateId } from '../../safety/workGates'
 import { isJudgedAsWet } from '../cleanup/contamination'
@@ -22,6 +23,7 @@ import { coldestOf, pullBasis, pullGuess, quickerWays, usualPull } from './pumpS
 import { pointsOf, type WorkLog } from './series'
 import { soundly, soundnessOf } from './soundness'
 import { type ChargeSetup, tellCharge } from './tellCharge'
+import { type PullDownSetup, tellPullDown } from './judgePullDown'
 import { type DecaySetup, tellDecay } from './tellDecay'
 import { type PullSetup, tellPull } from './tellPull'
 import { tellRecovery } from './tellRecovery'
@@ -41,6 +43,8 @@ export type LogFacts = {
   readonly plan?: PlanOfLog
   /** hoses and pump as they were written down */
   readonly pump?: PumpSetup | undefined
+  /** what the space is to reach, as it was written down */
+  readonly pullDown?: Run['pullDown'] | undefined
 }
 
 /** What is known beside the samples: the clock of a log that is being kept, and what a worker computes of it. */
@@ -216,6 +220,23 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
     }),
     judge: (log, setup) => tellCharge(log, setup),
   }),
+  'pull-down': defineLogKind<PullDownSetup>({
+    name: 'Pull-down',
+    channels: [['spaceNow', 'F']],
+    marks: ['note'],
+    begins: ['The first look', 'note'],
+    isLogarithmic: false,
+    serves: undefined,
+    lapsesOn: [],
+    context: (facts) => ({ atmosphere: atmosphereOf(facts), setting: settingOf(facts) }),
+    judge: (log, setup) => tellPullDown(log, setup),
+  }),
+}
+
+/** What the space is set to: as it was written down for the pull-down, else by the control. K */
+function settingOf({ unit, pullDown }: LogFacts): number | undefined {
+  const typed = pullDown?.target ?? unit?.control?.setpoint
+  return typed && toKelvin(typed as Quantity<TemperatureUnit>)
 }
 
 /** What is foretold of a pull; computed here, which takes some tenths of a second. */

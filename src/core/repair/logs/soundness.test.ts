@@ -43,6 +43,7 @@ const GOOD: Readonly<Record<LogPurpose, Good>> = {
     rows: ramp(60, 20, (i) => [30 - Math.min(i / 10, 4.8)]),
     marks: [{ seconds: 0, what: 'valve-open' }],
   },
+  'pull-down': { rows: ramp(60, 60, (i) => [75 - i]), marks: [] },
 }
 const PURPOSES = Object.keys(GOOD) as LogPurpose[]
 const CASES = PURPOSES.flatMap((purpose) =>
@@ -96,6 +97,7 @@ function asCsv(purpose: LogPurpose, rows: Good['rows']): string {
       systemVacuum: 'system',
       pumpVacuum: 'pump',
       gasTemp: 'clamp',
+      spaceNow: 'space',
       cylinderWeight: 'weight',
     }
     return `${words[key] ?? 'pressure'} ${unit === 'micron' ? 'microns' : unit}`

@@ -5,6 +5,7 @@ import { durationText } from '../../base/units/wall'
 import { boilingTemperature } from '../../physics/air/psychrometrics'
 import { judgePull, type PullJudged } from './judgePull'
 import type { ForecastAnswer } from './pullForecast'
+import { countPulls, pullsOfLog } from './pulls'
 import type { WorkLog } from './series'
 import { type FigureRow, markedRow, type Told, type Zone } from './told'
 import type { VacuumLimits } from './vacuumLimits'
@@ -95,6 +96,13 @@ function gaugeRows({ system, pump, boils }: PullJudged): FigureRow[] {
   return rows
 }
 
+/** How often it was broken, where it was. */
+function pullDetails(word: string): string[] {
+  const { pulls, breaks } = countPulls([word])
+  if (breaks === 0) return []
+  return [`${pulls} ${pulls === 1 ? 'pull' : 'pulls'}, broken ${breaks === 1 ? 'once' : `${breaks} times`}.`]
+}
+
 /** A pull with its figures and what is foretold of it. */
 export function tellPull(
   log: WorkLog,
@@ -102,15 +110,21 @@ export function tellPull(
   { answer, problem, ways, now, basis }: PullForetold,
 ): Told {
   const judged = judgePull(log, limits, coldest, atmosphere)
-  const { limit, missing, sentence, state, boilsBelow } = judged
+  const { limit, missing, sentence, state, boilsBelow, stall, system } = judged
   const target = limits.target / MICRON
   const told = state === 'reached' ? undefined : answer
   const saves = told ? savings(told, ways) : []
+  const pulls = pullsOfLog(log, atmosphere)
   return {
     limit,
     missing,
     sentence,
+    pulls,
+    ...(stall === 'refrigerant-or-ice' && system !== undefined
+      ? { stoodAt: Math.round(system / MICRON) }
+      : {}),
     details: [
+      ...pullDetails(pulls),
       ...(saves.length > 0 ? [`What would be quicker: ${saves.join('; ')}.`] : []),
       ...(problem ? [`△ No forecast: ${problem}`] : []),
     ],

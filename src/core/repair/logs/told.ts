@@ -16,7 +16,7 @@ export type Level = { readonly label: string; readonly value: number }
 export type Zone = { readonly label: string; readonly from: number; readonly to: number }
 
 /** What a judge says of a log: how it stands against its limit, why, and what is still missing. */
-export type Verdict = Pick<LogVerdict, 'limit' | 'cause' | 'missing' | 'sentence'>
+export type Verdict = Pick<LogVerdict, 'limit' | 'cause' | 'missing' | 'sentence' | 'pulls' | 'stoodAt'>
 
 /** A verdict with everything that is told beside it. */
 export type Told = Verdict & {

@@ -7,7 +7,7 @@ import type { LogPurpose } from '../../record/readings/logPurposes'
 import { LOG_KINDS, type LogFacts } from './kinds'
 
 /** Raised when a judge of the table says something else of the same samples: what it said before is judged again. */
-const JUDGE_VERSION = 3
+const JUDGE_VERSION = 4
 
 /** The samples of logs by their ids; one that is not here is being read, an empty one has none. */
 export type LogSamples = Readonly<Record<string, Samples>>
@@ -44,9 +44,15 @@ function verdictOf(
   const by = contextDigest(log.purpose, facts)
   const kept = log.verdict
   if (kept && kept.digest === digest && (kept.by === by || isFrozen)) return kept
-  const { limit, cause, missing, sentence } = LOG_KINDS[log.purpose].judge({ head: log, samples }, facts)
+  const told = LOG_KINDS[log.purpose].judge({ head: log, samples }, facts)
+  const { limit, cause, missing, sentence, pulls, stoodAt } = told
   const at = isoAt(log.startedAt, samples.time.at(-1) ?? 0)
-  return { digest, by, at, limit, ...(cause ? { cause } : {}), missing: [...missing], sentence }
+  const more = {
+    ...(cause ? { cause } : {}),
+    ...(pulls ? { pulls } : {}),
+    ...(stoodAt === undefined ? {} : { stoodAt }),
+  }
+  return { digest, by, at, limit, missing: [...missing], sentence, ...more }
 }
 
 type JudgedJob = Pick<Job, 'logs' | 'rounds' | 'round'>

@@ -11,7 +11,7 @@ import { oilBalance } from '../charge/oilBalance'
 import { recoveryOf } from '../charge/recovery'
 import { type RestInside, restInside, vapourLeft } from '../charge/restInside'
 import { type RefrigerantChoice, refrigerantPath } from '../charge/refrigerantPath'
-import { TAN_CLEAN } from '../cleanup/acidEvidence'
+import { isAcidNegative } from '../cleanup/acidEvidence'
 import type { Cleanup } from '../cleanup/cleanup'
 import type { CleanupRecord } from '../cleanup/record'
 
@@ -83,7 +83,7 @@ export function chargeWork(circuit: Circuit) {
   const path = refrigerantPath({
     unit,
     contamination,
-    acidNegative: record.observations.acidTest === 'negative' || (repair.acidNumber ?? TAN_CLEAN) < TAN_CLEAN,
+    acidNegative: isAcidNegative(record),
     inside,
     isPart,
     policy,

@@ -261,8 +261,10 @@ function purchaseStopOf({ proofs, approval }: Whole): string | undefined {
 
 /** Joints of the tasks; the tubes of a header that nobody counted are a guess. */
 function jointsKnown({ record, job, cleanup }: Whole, ids: readonly TaskId[]) {
-  const { feederTubes } = record.repair
-  const joints = jointsOf(ids, feederTubes ?? USUAL.feederTubes, job.unit.oldDryer?.joint === 'flare')
+  const { feederTubes, leaks = [] } = record.repair
+  const planned = jointsOf(ids, feederTubes ?? USUAL.feederTubes, job.unit.oldDryer?.joint === 'flare')
+  const again = leaks.reduce((sum, { joints: made = 0 }) => sum + made, 0)
+  const joints = { ...planned, copper: planned.copper + again }
   const isGuess = feederTubes === undefined && ids.some((id) => taskRow(id).joints === 'as-feeder-tubes')
   return computed(
     joints,
@@ -326,6 +328,7 @@ function partsOf(whole: Whole, tasks: readonly PlanTask[], test: TestPressure | 
         : undefined,
     hold: purchaseStopOf(whole),
     day,
+    leaks: record.repair.leaks ?? [],
   })
 }
 

@@ -6,8 +6,12 @@ import { taskEffects, type TaskId } from '../plan/tasks/tasks'
 
 /** What is written down with the beginning of a task: what goes in where it charges, the first start where it starts. */
 function beginningOf(id: TaskId, goesIn: RefrigerantName | undefined) {
-  const { charges, starts } = taskEffects(id)
-  return { ...(charges ? { refrigerant: goesIn } : {}), ...(starts ? { starts } : {}) }
+  const { charges, starts, locksOut } = taskEffects(id)
+  return {
+    ...(charges ? { refrigerant: goesIn } : {}),
+    ...(starts ? { starts } : {}),
+    ...(locksOut ? { locksOut } : {}),
+  }
 }
 
 /**

@@ -1,9 +1,11 @@
 import { hasLiquidValve, hasWaterCoil } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { COVER, type OffId } from '../../record/state/offParts'
+import type { Run } from '../../record/records/run'
 import type { UnitState } from '../../record/state/unit'
 import type { PlanTask } from '../plan/planTasks'
 import { isTask, type TaskId, taskEffects, VACUUMS } from '../plan/tasks/tasks'
+import { isWarmed } from './heater'
 
 /** What the list is made from: the unit, the tasks of its plan and those done beside it, how it stands. */
 export type StartScene = {
@@ -45,6 +47,9 @@ function limitsLabel({ unit: { power, designPressures } }: StartScene): string {
   return `Stop limits written: ${amps}, ${head}, suction under 0, oil foaming away, noise`
 }
 
+/** The point that the clock of the heater tells, or a hand on the shell. */
+export const HEATED = 'warm'
+
 /** [practice] handbook 09, in the order in which they are gone through. */
 const FIRST_START: readonly StartPoint[] = [
   {
@@ -55,7 +60,7 @@ const FIRST_START: readonly StartPoint[] = [
   },
   { id: 'cover', label: says('Terminal cover of the compressor on'), on: cameOff(COVER), part: COVER },
   {
-    id: 'warm',
+    id: HEATED,
     // a charged circuit that stood cold; after an evacuation there is nothing to boil out
     label: says('Crankcase heater on for its 12 to 24 hours, or the shell shown warm'),
     on: (scene) => hasHeater(scene) && !evacuates(scene),
@@ -91,9 +96,16 @@ const FIRST_START: readonly StartPoint[] = [
 export const startLines = (scene: StartScene): StartLine[] =>
   FIRST_START.filter(({ on }) => on(scene)).map(({ id, label, part }) => ({ id, label: label(scene), part }))
 
-/** Whether a point is through: ticked, or the part that it is about back on. */
-export const isThrough = (
-  { id, part }: StartLine,
-  ticked: Readonly<Record<string, string>> | undefined,
-  { off }: Pick<UnitState, 'off'>,
-): boolean => (part ? off[part]?.state !== 'off' : ticked?.[id] !== undefined)
+/** What tells whether a point is through. */
+export type StartRecords = {
+  readonly run: Pick<Run, 'startList' | 'heater'> | undefined
+  readonly state: Pick<UnitState, 'off'>
+  /** ms */
+  readonly now?: number | undefined
+}
+
+/** Whether a point is through: ticked, the part that it is about back on, or the heater on for its hours. */
+export const isThrough = ({ id, part }: StartLine, { run, state, now }: StartRecords): boolean =>
+  part
+    ? state.off[part]?.state !== 'off'
+    : run?.startList?.[id] !== undefined || (id === HEATED && isWarmed(run?.heater, now))

@@ -6,7 +6,7 @@ import { CHARGES, RECOVERIES, STARTS, SWEEPS, type TaskId, taskRow } from '../pl
 export type GatePlace =
   | { readonly at: 'step'; readonly task: TaskId }
   | { readonly at: 'off' }
-  | { readonly at: 'stage'; readonly stage: 'plan' | 'measure' }
+  | { readonly at: 'stage'; readonly stage: 'plan' | 'measure' | 'diagnose' }
 
 type Tasks = readonly Pick<PlanTask, 'id'>[]
 
@@ -23,12 +23,14 @@ const PLACES: Readonly<Record<WorkGateId, (tasks: Tasks) => GatePlace | undefine
   'not-swept': (tasks) => firstOf(tasks, (id) => SWEEPS.includes(id)),
   'not-tested': (tasks) => logs(tasks, 'pressure-test'),
   'not-dry': (tasks) => logs(tasks, 'decay'),
+  'too-few-pulls': (tasks) => logs(tasks, 'evacuation'),
   'not-charged': (tasks) => firstOf(tasks, (id) => CHARGES.includes(id)),
   'over-weight': (tasks) => logs(tasks, 'weigh-in'),
   'not-listed': (tasks) =>
     firstOf(tasks, (id) => taskRow(id).instruments.includes('start-list')) ??
     firstOf(tasks, (id) => STARTS.includes(id)),
   'not-proven': () => ({ at: 'stage', stage: 'measure' }),
+  'one-mode': (tasks) => firstOf(tasks, (id) => STARTS.includes(id)),
   'not-put-back': () => ({ at: 'off' }),
 }
 

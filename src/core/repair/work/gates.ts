@@ -1,140 +1,41 @@
 import { isAtOrBefore } from '../../base/units/instants'
-import type { Job } from '../../record/job/job'
-import type { UnitPlate } from '../../record/equipment/unit'
 import { latestPass } from '../../record/job/passes'
-import type { UnitState } from '../../record/state/unit'
-import type { LogHead, LogVerdict } from '../../record/records/log'
-import type { LogPurpose } from '../../record/readings/logPurposes'
+import { runsBothWays } from '../../record/equipment/kinds'
 import { workedSections } from '../../record/state/contents'
-import type { Contents, Effects } from '../../record/state/effects'
+import type { Contents } from '../../record/state/effects'
 import type { StepRecord } from '../../record/records/step'
 import { refusals, type VetoId, vetoSentence } from '../../safety/vetoes'
 import { gatesOver, type WorkAct, type WorkGateId, workGateRow } from '../../safety/workGates'
 import { type Approval, approvalState } from '../plan/approval'
 import type { PlanTask } from '../plan/planTasks'
-import { isShutBy } from '../logs/judgeDecay'
-import { isOfItsTask } from '../logs/taskPurposes'
-import { LOG_KINDS } from '../logs/kinds'
-import { isOpening } from '../logs/told'
-import type { Verdicts } from '../logs/verdicts'
 import { isOwnTask } from '../plan/tasks/own'
 import {
   actsOf,
   CHARGES,
-  effectsOf,
-  isTask,
+  playing,
   RECOVERIES,
   STARTS,
   SWEEPS,
   type TaskId,
+  taskEffects,
   taskRow,
   usesFlame,
   VACUUMS,
 } from '../plan/tasks/tasks'
 import { isThrough, startLines } from './firstStart'
 import { type GatePlace, placeOf } from './gatePlaces'
+import { missingOf, pulled, verdictThatCounts } from './logsThatCount'
+import { bubblesThatCount } from './momentsThatCount'
+import { otherModeLacks } from './otherMode'
 import { stillOff, takenOffList } from './takenOff'
-
-/** What the gates are judged from: what is on record of the round, how the unit stands, and the tasks of its plan. */
-export type WorkScene = {
-  readonly job: Pick<
-    Job,
-    'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair' | 'day'
-  > & {
-    readonly unit: UnitPlate
-  }
-  readonly tasks: readonly Pick<PlanTask, 'id' | 'opens'>[]
-  readonly state: UnitState
-  /** states of the table of vetoes that hold now */
-  readonly holding: readonly VetoId[]
-  /** what the judges say of the logs, from their samples */
-  readonly verdicts: Verdicts
-}
+import { vetoPlace } from './vetoPlaces'
+import type { WorkScene } from './workScene'
 
 /** The pass of a task that counts. */
 const stepOf = ({ job }: Pick<WorkScene, 'job'>, id: TaskId): StepRecord | undefined =>
   latestPass(job.steps, id)
 const isDone = (scene: WorkScene, id: TaskId): boolean => stepOf(scene, id)?.doneAt !== undefined
 const anyDone = (scene: WorkScene, ids: readonly TaskId[]) => ids.some((id) => isDone(scene, id))
-
-/** Whether a log belongs to the pass of its task that counts: what an earlier pass showed opens nothing any more. */
-function isOfLatestPass({ job }: Pick<WorkScene, 'job'>, { step, startedAt }: LogHead): boolean {
-  const own = job.steps.find(({ id }) => id === step)
-  if (own) return latestPass(job.steps, own.task) === own
-  // a log that names no step was kept before any task was done once more
-  return job.steps.every(
-    ({ calledAt }) => calledAt === undefined || isAtOrBefore(calledAt, Date.parse(startedAt)),
-  )
-}
-
-/** The logs of a purpose, the newest first; one that was kept beside another task, as a trace of nitrogen, serves no gate. */
-const logsOf = ({ job }: WorkScene, purpose: LogPurpose): LogHead[] =>
-  job.logs
-    .filter((log) => log.purpose === purpose && isOfItsTask(job.steps, log))
-    .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt))
-
-/** The task that makes void what was shown until a moment: it was worked on after it. */
-function lapsedBy(
-  { job }: { readonly job: Pick<WorkScene['job'], 'steps'> },
-  lapsesOn: readonly (keyof Effects)[],
-  until: string,
-): string | undefined {
-  const shown = Date.parse(until)
-  const step = job.steps.find((each) => {
-    const effects = effectsOf(each)
-    if (lapsesOn.every((key) => effects[key] === undefined)) return false
-    return each.spans.some(({ to }) => to === undefined || Date.parse(to) > shown)
-  })
-  return step && (step.own?.label ?? (isTask(step.task) ? taskRow(step.task).label : step.task))
-}
-
-/** Whether a borderline was repeated and stayed under its limit again. */
-const isConfirmed = (
-  scene: WorkScene,
-  { cause }: LogVerdict,
-  earlier: readonly LogHead[],
-  lapsesOn: readonly (keyof Effects)[],
-) =>
-  !isShutBy(cause) &&
-  earlier.some((log) => {
-    const before = scene.verdicts[log.id]
-    if (before === undefined || before === 'no-samples' || !isOfLatestPass(scene, log)) return false
-    const stood = before.limit === 'passed' || before.limit === 'borderline'
-    return stood && !isShutBy(before.cause) && lapsedBy(scene, lapsesOn, before.at) === undefined
-  })
-
-/**
- * What the logs of a purpose lack: the newest one decides, in the pass that counts, by what its judge says of its samples. An
- * earlier one that passed says nothing of what was done since.
- */
-function missingOf(scene: WorkScene, purpose: LogPurpose): readonly string[] {
-  const { serves, lapsesOn } = LOG_KINDS[purpose]
-  const asks = serves?.asks ?? ''
-  const [log, ...earlier] = logsOf(scene, purpose)
-  if (!log || !isOfLatestPass(scene, log)) return [asks]
-  if (log.samples === undefined) return [`${asks}: end the log`]
-  const verdict = scene.verdicts[log.id]
-  if (verdict === undefined) return [`${asks}: the log is being judged`]
-  if (verdict === 'no-samples') return [`${asks}: what was said before has no samples to it`]
-  const by = lapsedBy(scene, lapsesOn, verdict.at)
-  if (by !== undefined) return [`${asks}, once more: “${by}” opened the circuit after it`]
-  if (isOpening(verdict)) return []
-  if (verdict.limit === 'borderline' && isConfirmed(scene, verdict, earlier, lapsesOn)) return []
-  return verdict.missing.map((each) => `${asks}: ${each}`)
-}
-
-/**
- * When every joint was bubbled, where that still counts: in the pass of the test in which they were looked for, until the
- * circuit is opened again.
- */
-export function bubblesThatCount(scene: {
-  readonly job: Pick<WorkScene['job'], 'steps' | 'run'>
-}): string | undefined {
-  const at = scene.job.run?.bubbledAt
-  const called = latestPass(scene.job.steps, 'pressureTest')?.calledAt
-  if (at === undefined || (called !== undefined && Date.parse(at) < Date.parse(called))) return undefined
-  return lapsedBy(scene, LOG_KINDS['pressure-test'].lapsesOn, at) === undefined ? at : undefined
-}
 
 /** When the unit first ran again. */
 const startedAt = ({ job }: WorkScene) => job.repair?.startedAt
@@ -173,12 +74,20 @@ const SHOWN_EMPTY: readonly Contents[] = ['air', 'nitrogen', 'vacuum']
 
 /** What is over by the newest weigh-in of the pass that counts. */
 function overWeight(scene: WorkScene): readonly string[] {
-  const [log] = logsOf(scene, 'weigh-in')
-  if (!log || !isOfLatestPass(scene, log)) return []
-  const verdict = scene.verdicts[log.id]
-  return verdict === undefined || verdict === 'no-samples' || verdict.limit !== 'failed'
-    ? []
-    : verdict.missing
+  const verdict = verdictThatCounts(scene, 'weigh-in')
+  return verdict?.limit === 'failed' ? verdict.missing : []
+}
+
+const THREE_PULLS = playing('three-pulls')
+const many = (count: number, of: string) => `${count} more ${of}${count === 1 ? '' : 's'}`
+
+/** What three pulls and the two breaks between them lack, by the logs of the pass that counts. */
+function fewPulls(scene: WorkScene): readonly string[] {
+  const { pulls, breaks } = pulled(scene)
+  return [
+    ...(breaks < 2 ? [`${many(2 - breaks, 'break')} with nitrogen after a pull, marked in the log`] : []),
+    ...(pulls < 3 ? [`${many(3 - pulls, 'pull')} to 2,000 microns or below`] : []),
+  ]
 }
 
 const has = ({ tasks }: WorkScene, ids: readonly TaskId[]) => tasks.some(({ id }) => ids.includes(id))
@@ -200,19 +109,34 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
     ...(bubblesThatCount(scene) !== undefined ? [] : ['every joint bubbled']),
   ],
   'not-dry': (scene) => missingOf(scene, 'decay'),
+  'too-few-pulls': (scene) => fewPulls(scene),
   'not-charged': (scene) =>
     !has(scene, CHARGES) || anyDone(scene, CHARGES) ? [] : ['the charge, weighed or let in'],
   'over-weight': (scene) => overWeight(scene),
-  'not-listed': ({ job, tasks, state }) =>
+  'not-listed': ({ job, tasks, state, now }) =>
     startLines({ unit: job.unit, tasks, state })
-      .filter((line) => !isThrough(line, job.run?.startList, state))
+      .filter((line) => !isThrough(line, { run: job.run, state, now }))
       .map(({ label }) => label),
   'not-proven': (scene) =>
     hasReadingsAfter(scene) || scene.job.closing?.proven === 'not-proven-today'
       ? []
       : ['a set measured after the start, or “not proven today” under Close'],
+  'one-mode': ({ job }) => otherModeLacks(job),
   'not-put-back': (scene) =>
     stillOff(takenOffList({ ...scene, tasks: scene.tasks.map(({ id }) => id) })).map(({ label }) => label),
+}
+
+/** What is written by one tap where an isolated part stands at the pressure of refrigerant that seeps past its valves (handbook 08). */
+function dryNotProven(scene: WorkScene): string | undefined {
+  if (!has(scene, ['evacuatePart'])) return undefined
+  const verdict = verdictThatCounts(scene, 'evacuation')
+  if (verdict?.stoodAt === undefined) return undefined
+  const stood = verdict.stoodAt.toLocaleString('en-US')
+  return `Dry not proven: air is out, refrigerant seeps past the valves, it stood at ${stood} microns, stopped.`
+}
+/** Reasons that are known well enough to be offered. */
+const OFFERS: { readonly [G in WorkGateId]?: (scene: WorkScene) => string | undefined } = {
+  'not-dry': dryNotProven,
 }
 
 /** A gate before a task. */
@@ -228,6 +152,8 @@ export type WorkGate = {
   /** passed with this reason, and where that holds */
   readonly override: string | undefined
   readonly reasonFor: 'step' | 'repair'
+  /** a reason that is written by one tap, where what is on record tells it */
+  readonly offer: string | undefined
   /** where what is missing is done */
   readonly place: GatePlace | undefined
 }
@@ -236,7 +162,7 @@ export type WorkGate = {
 function workActs(task: Pick<PlanTask, 'id' | 'opens'>): WorkAct[] {
   const acts: (readonly [boolean, WorkAct])[] = [
     [task.opens, 'open'],
-    [SWEEPS.includes(task.id), 'sweep'],
+    [taskEffects(task.id).fills === 'nitrogen', 'sweep'],
     [usesFlame(task.id), 'flame'],
     [VACUUMS.includes(task.id), 'evacuate'],
     [CHARGES.includes(task.id), 'charge'],
@@ -253,12 +179,22 @@ const OF_CIRCUIT: readonly WorkGateId[] = [
   'not-swept',
   'not-tested',
   'not-dry',
+  'too-few-pulls',
   'not-charged',
+  'one-mode',
 ]
+
+/** Gates that not every repair has. */
+const ASKED: { readonly [G in WorkGateId]?: (scene: WorkScene) => boolean } = {
+  'too-few-pulls': (scene) => has(scene, THREE_PULLS),
+  'one-mode': ({ job: { unit } }) => runsBothWays(unit),
+}
 
 /** The gates before a task, each with what is missing. */
 export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>): WorkGate[] {
-  const ids = gatesOver(workActs(task)).filter((id) => opensAnything(scene) || !OF_CIRCUIT.includes(id))
+  const ids = gatesOver(workActs(task)).filter(
+    (id) => (opensAnything(scene) || !OF_CIRCUIT.includes(id)) && ASKED[id]?.(scene) !== false,
+  )
   const step = stepOf(scene, task.id)
   return ids.map((id): WorkGate => {
     const { name, state, reason, until, canOverride, reasonFor } = workGateRow(id)
@@ -270,12 +206,22 @@ export function gatesOf(scene: WorkScene, task: Pick<PlanTask, 'id' | 'opens'>):
     const override = canOverride ? written : undefined
     const isOpen = missing.length === 0
     const told = { id, name, state, reason, until, canOverride, reasonFor }
-    return { ...told, isOpen, missing, override, place: placeOf(id, scene.tasks) }
+    const offer = isOpen ? undefined : OFFERS[id]?.(scene)
+    return { ...told, isOpen, missing, override, offer, place: placeOf(id, scene.tasks) }
   })
 }
 
-/** Why a task is refused while some states hold, whatever reason is written: every one; undefined where nothing refuses it. */
-export function vetoOn(id: TaskId, holding: readonly VetoId[]): string | undefined {
-  const rows = refusals(actsOf(id), holding)
-  return rows.length > 0 ? rows.map(vetoSentence).join(' ') : undefined
-}
+/** A state that refuses a task, whatever reason is written, and where it is lifted. */
+export type TaskVeto = { readonly id: VetoId; readonly sentence: string; readonly place: GatePlace }
+
+/** Why a task is refused while some states hold: every one; nothing where nothing refuses it. @param tasks of the sheet */
+export const vetoesOn = (
+  id: TaskId,
+  holding: readonly VetoId[],
+  tasks: readonly Pick<PlanTask, 'id'>[],
+): TaskVeto[] =>
+  refusals(actsOf(id), holding).map((row) => ({
+    id: row.id as VetoId,
+    sentence: vetoSentence(row),
+    place: vetoPlace(row.id as VetoId, tasks),
+  }))

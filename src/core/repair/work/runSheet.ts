@@ -4,9 +4,10 @@ import { earlierPasses, latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
 import type { TaskId } from '../plan/tasks/tasks'
-import { gatesOf, type WorkGate, vetoOn, type WorkScene } from './gates'
+import { gatesOf, type WorkGate, type TaskVeto, vetoesOn } from './gates'
 import { sheetTasks, withOwnSteps } from './ownSteps'
 import { unplannedTasks } from './unplanned'
+import type { WorkScene } from './workScene'
 
 /** How a task stands. */
 export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'blocked' | 'waits'
@@ -20,7 +21,7 @@ export type SheetStep = {
   readonly earlier: readonly StepRecord[]
   readonly gates: readonly WorkGate[]
   /** refused by a state, whatever reason is written */
-  readonly veto: string | undefined
+  readonly vetoes: readonly TaskVeto[]
   /** tasks that must be over before */
   readonly waitsFor: readonly TaskId[]
   /** minutes of hands so far */
@@ -52,8 +53,8 @@ export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly P
 type Records = ReadonlyMap<string, StepRecord>
 
 /** Whether a veto, or a gate that no reason passes, keeps it from being begun or written down as done. */
-export const isHeldBack = ({ veto, gates }: Pick<SheetStep, 'veto' | 'gates'>): boolean =>
-  veto !== undefined || gates.some((gate) => !gate.isOpen && gate.override === undefined)
+export const isHeldBack = ({ vetoes, gates }: Pick<SheetStep, 'vetoes' | 'gates'>): boolean =>
+  vetoes.length > 0 || gates.some((gate) => !gate.isOpen && gate.override === undefined)
 
 const isOver = ({ state }: Pick<SheetStep, 'state'>) => state === 'done' || state === 'skipped'
 
@@ -99,8 +100,8 @@ function stepAt(
   const record = records.get(task.id)
   const waitsFor = waiting(task, records, refused)
   const gates = gatesOf(scene, task)
-  const veto = record?.doneAt ? undefined : vetoOn(task.id, scene.holding)
-  const byGate = isHeldBack({ veto, gates })
+  const vetoes = record?.doneAt ? [] : vetoesOn(task.id, scene.holding, scene.tasks)
+  const byGate = isHeldBack({ vetoes, gates })
   const state = stateOf(task, record, { waits: waitsFor.length > 0, byGate })
   const endsAt =
     state === 'running' && record?.leftAt && task.unattended
@@ -112,7 +113,7 @@ function stepAt(
     record,
     earlier: earlierPasses(scene.job.steps, task.id),
     gates,
-    veto,
+    vetoes,
     waitsFor,
     hands: record ? handMinutes(record, now) : 0,
     endsAt,
@@ -155,7 +156,7 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
   )
   const extra = unplannedTasks(job.steps, planned)
   // what was done beside the plan counts for the gates all the same
-  const scene = { ...given, tasks: sheetTasks(given.tasks, job.steps) }
+  const scene = { ...given, tasks: sheetTasks(given.tasks, job.steps), now }
   const at = { records, refused, now }
   const steps = planned.map((task) => stepAt(scene, task, at))
   const unplanned = extra.map((task) => stepAt(scene, task, at))

@@ -36,6 +36,7 @@ const MARKS: Readonly<Record<LogPurpose, readonly LogMark[]>> = {
   evacuation: [],
   decay: [{ seconds: 0, what: 'valve-shut' }],
   'weigh-in': [],
+  'pull-down': [],
 }
 const LOOKS: Readonly<Record<LogPurpose, readonly [bad: Look, good: Look]>> = {
   recovery: [
@@ -81,6 +82,10 @@ const LOOKS: Readonly<Record<LogPurpose, readonly [bad: Look, good: Look]>> = {
   'weigh-in': [
     { time: [0, 600], columns: [[30, 29]] },
     { time: [0, 600], columns: [[30, 22.5]] },
+  ],
+  'pull-down': [
+    { time: [0, 2400], columns: [[75, 75]] },
+    { time: [0, 2400], columns: [[75, 35]] },
   ],
 }
 
@@ -128,7 +133,7 @@ function told({ job, samples, minute }: Walk, faults: readonly SuspectId[]): str
   const sheet = runSheet(scene, now)
   const steps = sheet.steps
     .filter(({ state: stands }) => stands !== 'waits')
-    .map(({ task, state: stands, gates, veto, minutesLeft }) =>
+    .map(({ task, state: stands, gates, vetoes, minutesLeft }) =>
       [
         task.id,
         stands,
@@ -136,7 +141,7 @@ function told({ job, samples, minute }: Walk, faults: readonly SuspectId[]): str
         gates
           .map(({ id, missing, isOpen }) => `${id}${isOpen ? ' open' : `: ${missing.join('; ')}`}`)
           .join(' + '),
-        veto ? 'veto' : '',
+        vetoes.length > 0 ? 'veto' : '',
       ]
         .join(' ')
         .trim(),

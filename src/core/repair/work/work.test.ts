@@ -1,3 +1,4 @@
+import { applied } from '../../../../tools/run/applied'
 import { workScene } from '../../../../tools/run/workScene'
 import { logsOfPass } from '../logs/taskPurposes'
 import { unitState } from '../../record/state/unitState'
@@ -21,7 +22,8 @@ import type { Plan } from '../plan/plan'
 import type { TaskId } from '../plan/tasks/tasks'
 import { clockAt, jobTime, speedOf } from '../../record/job/jobTime'
 import { startLines } from './firstStart'
-import { bubblesThatCount, gatesOf, vetoOn } from './gates'
+import { gatesOf, vetoesOn } from './gates'
+import { bubblesThatCount } from './momentsThatCount'
 import { LOG_KINDS } from '../logs/kinds'
 import { pullGuess, quickerWays } from '../logs/pumpSetup'
 import { restOfDay } from './restOfDay'
@@ -38,9 +40,7 @@ const at = (minutes: number) => new Date(START + minutes * 60_000).toISOString()
 type Columns = readonly (readonly number[])[]
 const NONE: readonly number[] = []
 
-let ids = 0
-const apply = (job: KnownJob, ...all: readonly Edit[]): KnownJob =>
-  all.reduce<KnownJob>((now, each) => each(now, { now: at(0), newId: () => `id-${++ids}` }) as KnownJob, job)
+const apply = (job: KnownJob, ...all: readonly Edit[]): KnownJob => applied(job, START, all)
 
 /** An edit at a minute of the work. */
 const when =
@@ -106,6 +106,7 @@ const LOOKS: Readonly<
     marks: [{ seconds: 0, what: 'valve-shut' }],
   },
   'weigh-in': { time: [0, 600], good: [[30, 22.5]], bad: [[30, 29]], marks: [] },
+  'pull-down': { time: [0, 2400], good: [[75, 35]], bad: [[75, 75]], marks: [] },
 }
 
 /** The samples of every log that a test made, by its id. */
@@ -144,6 +145,54 @@ const KNOWN_CHARGE: Edit = (job) => ({
 })
 /** A weigh-in of as many pounds. */
 const heavy = (pounds: number, minute: number) => logWith('weigh-in', [0, 600], [[30, 30 - pounds]], minute)
+/** It is wet by its indicator: three pulls are planned. */
+const WET: Edit = (job) => ({
+  ...job,
+  readingSets: [
+    {
+      id: 'wet',
+      at: at(-60),
+      label: 'as found',
+      mode: 'cooling',
+      readings: {},
+      observations: { moistureIndicator: 'wet' },
+    },
+  ],
+})
+/** An evacuation of so many pulls to 1,800 microns, broken so many times between them, or from the start. */
+const pulls = (minute: number, count: number, breaks: number): LogHead => {
+  const down = Array.from({ length: Math.max(count, 1) }, () => [20_000, count > 0 ? 1800 : 9000]).flat()
+  const log = logWith(
+    'evacuation',
+    down.map((_value, i) => i * 600),
+    [down, NONE],
+    minute,
+  )
+  const marks = Array.from({ length: breaks }, (_mark, i) => ({
+    seconds: 900 + i * 1200,
+    what: 'sweep' as const,
+  }))
+  return { ...log, marks }
+}
+const HEAT_PUMP: Edit = (job) => ({ ...job, unit: { ...job.unit, kind: 'split-heat-pump' } })
+const STARTED = when(5, edits.beginStep('settle', 10, { starts: true }))
+/** A set with a reading in a mode. */
+const setIn =
+  (mode: 'cooling' | 'heating', minute: number): Edit =>
+  (job) => ({
+    ...job,
+    readingSets: [
+      ...job.readingSets,
+      {
+        id: `set-${mode}`,
+        at: at(minute),
+        label: mode,
+        mode,
+        readings: { suctionPressure: { value: 120, unit: 'psig' } },
+      },
+    ],
+  })
+
 /** Points of the first start that this job has. */
 const startPoints = () => startLines(sceneWithUnit(decidedJob())).map(({ id }) => id)
 const sceneWithUnit = (job: KnownJob) => ({ ...sceneFor(job).scene, unit: job.unit })
@@ -249,6 +298,32 @@ const GATES: Readonly<
       ['said to be proven', setClosing({ proven: 'proven' })],
     ],
   },
+  'too-few-pulls': {
+    task: 'weighIn',
+    opens: edits.together(WET, withLog(pulls(1, 3, 2))),
+    wrong: [
+      ['one long pull', edits.together(WET, withLog(pulls(1, 1, 0)))],
+      ['two pulls and a break', edits.together(WET, withLog(pulls(1, 2, 1)))],
+      [
+        'three pulls on three logs, no break marked',
+        edits.together(WET, ...[1, 9, 18].map((at) => withLog(pulls(at, 1, 0)))),
+      ],
+      ['broken twice, never pulled', edits.together(WET, withLog(pulls(1, 0, 2)))],
+    ],
+  },
+  'one-mode': {
+    task: 'closeUp',
+    opens: edits.together(HEAT_PUMP, STARTED, edits.setRun({ otherModeOn: '2026-12-14' })),
+    wrong: [
+      ['not started yet', HEAT_PUMP],
+      ['no set yet', edits.together(HEAT_PUMP, STARTED)],
+      ['cooling alone', edits.together(HEAT_PUMP, STARTED, setIn('cooling', 10))],
+      [
+        'heating from before the start',
+        edits.together(HEAT_PUMP, setIn('heating', 1), STARTED, setIn('cooling', 10)),
+      ],
+    ],
+  },
   'not-put-back': {
     task: 'closeUp',
     opens: (job) => job,
@@ -257,7 +332,7 @@ const GATES: Readonly<
 }
 
 /** Open until something was done that shuts them. */
-const SHUT_LATER: readonly WorkGateId[] = ['not-put-back', 'over-weight']
+const SHUT_LATER: readonly WorkGateId[] = ['not-put-back', 'over-weight', 'too-few-pulls', 'one-mode']
 
 describe('gates of the work (handbook 07, 08, 09, 13)', () => {
   test.each(WORK_GATE_IDS)('%s is shut before, opens by what it asks for, and by nothing else', (id) => {
@@ -272,7 +347,7 @@ describe('gates of the work (handbook 07, 08, 09, 13)', () => {
       const { place } = shut!
       expect(place).toBeDefined()
       if (place!.at === 'step')
-        expect(sceneFor(decidedJob()).plan.tasks.map((each) => each.id)).toContain(place!.task)
+        expect(sceneFor(apply(decidedJob(), edit)).plan.tasks.map((each) => each.id)).toContain(place!.task)
     }
   })
   test('done while its gate stays shut is told at once, and no longer once it opens or a reason passes it', () => {
@@ -364,9 +439,9 @@ describe('gates of the work (handbook 07, 08, 09, 13)', () => {
   test('states of the vetoes follow what was done: no start between vacuum and charge', () => {
     const pulled = sceneFor(apply(decidedJob(), done('sweep', 'pressureTest', 'evacuate'))).scene
     expect(pulled.holding).toContain('evacuated')
-    expect(vetoOn('settle', pulled.holding)).toMatch(/evacuated and not charged/)
+    expect(vetoesOn('settle', pulled.holding, [])[0]?.sentence).toMatch(/evacuated and not charged/)
     const filled = sceneFor(apply(decidedJob(), done('sweep', 'pressureTest', 'evacuate', 'weighIn'))).scene
-    expect(vetoOn('settle', filled.holding)).toBeUndefined()
+    expect(vetoesOn('settle', filled.holding, [])).toEqual([])
   })
   test('a repair that opens nothing asks for no recovery', () => {
     const job = apply(emptyJob(UNIT), decide('condenser-fouled', undefined))
@@ -492,6 +567,54 @@ describe('a verdict comes from samples and marks, and from nothing else', () => 
       isOpen: false,
       override: 'the owner takes it',
     })
+  })
+  test.each([
+    [2199, undefined],
+    [
+      2200,
+      'Dry not proven: air is out, refrigerant seeps past the valves, it stood at 2,200 microns, stopped.',
+    ],
+    [
+      4200,
+      'Dry not proven: air is out, refrigerant seeps past the valves, it stood at 4,200 microns, stopped.',
+    ],
+    [4201, undefined],
+  ])('an isolated part that stands at %s microns: the reason that is offered', (microns, offer) => {
+    const job = apply(
+      decidedJob(),
+      (all) => ({ ...all, repair: { way: 'pump-down', valvesTight: true } }),
+      withLog(logWith('evacuation', [0, 300, 600, 900], [[microns, microns, microns, microns], NONE], 1)),
+    )
+    const { plan, scene } = sceneFor(job)
+    expect(plan.isPart).toBe(true)
+    const own = gatesOf(scene, { id: 'letIn', opens: false }).find(({ id }) => id === 'not-dry')!
+    expect([own.isOpen, own.override, own.offer]).toEqual([false, undefined, offer])
+    // by one tap it is written, and told as what it is
+    const written = apply(job, edits.overrideGate('letIn', 'not-dry', offer ?? 'seen to'))
+    const after = gatesOf(sceneFor(written).scene, { id: 'letIn', opens: false })
+    expect(after.find(({ id }) => id === 'not-dry')!.override).toBe(offer ?? 'seen to')
+    // where all is evacuated nothing of the kind is offered
+    expect(
+      gate(
+        apply(job, (all) => ({ ...all, repair: {} })),
+        'weighIn',
+        'not-dry',
+      )!.offer,
+    ).toBeUndefined()
+  })
+  test('a borderline is not confirmed by a log without samples, nor by one of an earlier pass', () => {
+    const near = (minute: number) => logWith('decay', [0, 660], [[600, 1030], NONE], minute)
+    const empty = near(1)
+    samples[empty.id] = { time: new Float64Array(), values: [new Float64Array(), new Float64Array()] }
+    expect(opened(apply(decidedJob(), withLog(empty), withLog(near(30))), 'weighIn', 'not-dry')).toBe(false)
+    const again = apply(
+      decidedJob(),
+      when(0, edits.beginStep('decayTest', 2)),
+      withLog({ ...near(1), step: 'decayTest' }),
+      when(20, edits.repeatStep('decayTest')),
+    )
+    const second = again.steps.find(({ pass }) => pass === 2)!
+    expect(opened(apply(again, withLog({ ...near(30), step: second.id })), 'weighIn', 'not-dry')).toBe(false)
   })
   test('a log that is still written asks for its end; one of no fit in time asks for more minutes', () => {
     const { samples: _count, ...open } = logOf('decay', true)

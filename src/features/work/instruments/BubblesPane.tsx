@@ -2,7 +2,7 @@
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { setBled, setBubbled } from '@/core/record/edits/workEdits'
-import { bubblesThatCount } from '@/core/repair/work/gates'
+import { bledThatCounts, bubblesThatCount } from '@/core/repair/work/momentsThatCount'
 import { clockText } from '../stateWords'
 import type { InstrumentProps } from './instrumentProps'
 
@@ -38,7 +38,7 @@ export const BubblesPane = ({ job, change }: InstrumentProps) => (
 export const BledPane = ({ job, change }: InstrumentProps) => (
   <MomentTick
     label="Nitrogen bled off to 0 psig"
-    at={job.run?.bledAt}
+    at={bledThatCounts({ job })}
     onTick={(on) => void change(setBled(on))}
   />
 )

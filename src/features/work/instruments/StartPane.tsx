@@ -9,16 +9,16 @@ import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { derive } from '@/core/record/readings/derive'
 import { takeSnapshot } from '@/core/record/readings/snapshot'
 import { addSet } from '@/core/record/edits/setEdits'
-import { addTurn, removeTurn, setRun, timePullDown } from '@/core/record/edits/workEdits'
+import { addTurn, removeTurn } from '@/core/record/edits/workEdits'
 import { isSettled, totalTurns, turnsText, WAIT_MINUTES } from '@/core/repair/work/startUp'
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
-import { QuantityField } from '@/ui/QuantityField'
-import { durationText } from '@/core/base/units/wall'
 import { clockText } from '../stateWords'
 import { afterStart } from './afterStart'
 import { FirstStartList } from './FirstStartList'
 import type { InstrumentProps } from './instrumentProps'
+import { OtherModePart } from './OtherModePart'
+import { PullDownPart } from './PullDownPart'
 import { TrimLog } from './TrimLog'
 
 const TURNS = [-0.5, -0.25, 0.25, 0.5] as const
@@ -107,54 +107,6 @@ function Turns({ job, change }: InstrumentProps) {
   )
 }
 
-function PullDown({ job, change, unit, now }: InstrumentProps) {
-  const pull = job.run?.pullDown ?? {}
-  const set = (values: Partial<typeof pull>) => void change(setRun({ pullDown: { ...pull, ...values } }))
-  const minutes = pull.startedAt
-    ? ((pull.endedAt ? Date.parse(pull.endedAt) : now) - Date.parse(pull.startedAt)) / MINUTE
-    : undefined
-  const target = pull.target ?? unit.control?.setpoint
-  return (
-    <Box
-      component="section"
-      aria-label="Pull-down"
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}
-    >
-      <Typography sx={{ fontWeight: 650, minWidth: 170 }} data-pull-down>
-        Pull-down{' '}
-        {minutes === undefined ? 'not timed' : `${pull.endedAt ? 'took' : 'runs'} ${durationText(minutes)}`}
-      </Typography>
-      <Box sx={{ width: 220 }}>
-        <QuantityField
-          label="From"
-          kind="temperature"
-          defaultUnit="F"
-          value={pull.from}
-          onChange={(from) => set({ from })}
-        />
-      </Box>
-      <Box sx={{ width: 220 }}>
-        <QuantityField
-          label="To"
-          kind="temperature"
-          defaultUnit="F"
-          value={target}
-          onChange={(value) => set({ target: value })}
-        />
-      </Box>
-      {!pull.startedAt || pull.endedAt ? (
-        <Button variant="outlined" onClick={() => void change(timePullDown('startedAt'))}>
-          Time it from now
-        </Button>
-      ) : (
-        <Button variant="contained" onClick={() => void change(timePullDown('endedAt'))}>
-          It is there
-        </Button>
-      )}
-    </Box>
-  )
-}
-
 /** The first start: its list, readings after it, valve turns with their total, the trim step by step, the pull-down timed. */
 export function StartPane(props: InstrumentProps) {
   const hasStem = props.unit.metering === 'txv'
@@ -164,7 +116,8 @@ export function StartPane(props: InstrumentProps) {
       <Readings {...props} />
       {hasStem && <Turns {...props} />}
       <TrimLog {...props} />
-      <PullDown {...props} />
+      <OtherModePart {...props} />
+      <PullDownPart {...props} />
     </Box>
   )
 }

@@ -5,8 +5,10 @@ import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import { useTables } from '../../shared/tables/useTables'
 import type { InstrumentProps } from './instrumentProps'
 import { BledPane, BubblesPane } from './BubblesPane'
+import { AcidPane } from './AcidPane'
 import { DecayPane } from './DecayPane'
 import { FirstStartList } from './FirstStartList'
+import { LeakLoop } from './LeakLoop'
 import { LogPane } from './LogPane'
 import { OilPane } from './OilPane'
 import { PullPane } from './PullPane'
@@ -21,6 +23,8 @@ const PANES: Readonly<Record<InstrumentId, ComponentType<InstrumentProps>>> = {
   nitrogen: NitrogenPane,
   bubbles: BubblesPane,
   bleed: BledPane,
+  'leak-loop': LeakLoop,
+  acid: AcidPane,
   pull: PullPane,
   decay: DecayPane,
   oil: OilPane,

@@ -11,6 +11,7 @@ import { pounds } from '@/core/base/units/weightText'
 import { addTrim, removeTrim } from '@/core/record/edits/workEdits'
 import type { Trim } from '@/core/record/records/run'
 import { finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
+import { finishBy } from '@/core/repair/work/finishBy'
 import { trimLines } from '@/core/repair/work/startUp'
 import { QuantityField } from '@/ui/QuantityField'
 import { clockText } from '../stateWords'
@@ -45,6 +46,25 @@ function Weight({ onAdd }: { onAdd: (step: Step) => void }) {
   )
 }
 
+/** What finishes it while it runs, by what the metering device allows, and where that stands. */
+function FinishText(props: InstrumentProps) {
+  const { unit, set, diagnosis } = props
+  const { isAfter, superheat, subcooling } = afterStart(props)
+  const { sentence, isThere } = finishBy(unit, {
+    superheat,
+    subcooling,
+    condensing: isAfter ? diagnosis.derived.condensingMean?.value : undefined,
+    glass: isAfter ? set.observations?.sightGlass : undefined,
+    targets: diagnosis.targets,
+  })
+  const mark = isThere === undefined ? '○' : isThere ? '●' : '△'
+  return (
+    <Typography data-finish={isThere ?? 'unread'} aria-live="polite">
+      {mark} {sentence}
+    </Typography>
+  )
+}
+
 /** What is inside now, as far as the scale tells. */
 function Sum({ job, answer }: Pick<InstrumentProps, 'job' | 'answer'>) {
   const { opens, isPart } = answer.plan
@@ -73,6 +93,7 @@ export function TrimLog(props: InstrumentProps) {
   return (
     <Box component="section" aria-label="Trim">
       <Typography sx={{ fontWeight: 650 }}>Trim, one step at a time</Typography>
+      <FinishText {...props} />
       <Weight onAdd={add} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, py: 0.5 }}>
         {OTHERS.map((what) => (

@@ -6,4 +6,6 @@ export type InstrumentProps = StageProps & {
   readonly step: SheetStep
   /** ms of the time of the job */
   readonly now: number
+  /** leads to the step that is on */
+  readonly onLead: () => void
 }

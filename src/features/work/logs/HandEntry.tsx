@@ -62,9 +62,13 @@ export function HandEntry(props: Props) {
       return setProblem({ text: read.problem, key: read.key, ...(read.isAsked ? { asked: typed } : {}) })
     const at = attempt(() => (when.trim() === '' ? undefined : logWhen(job, log.head, when)))
     if (!at.ok) return setProblem({ text: at.error.message })
+    // the fields are free at once: what is typed while the look is being stored is the next one
+    setProblem(undefined)
+    setTexts({})
     const refused = await onType(read.values, at.value)
-    setProblem(refused === undefined ? undefined : { text: refused })
-    if (refused === undefined) setTexts({})
+    if (refused === undefined) return
+    setProblem({ text: refused })
+    setTexts(texts)
   }
   const warning = warningOf(texts, channels, warn)
   return (

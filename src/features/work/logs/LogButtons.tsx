@@ -3,7 +3,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
+import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import { isOpening } from '@/core/repair/logs/told'
+import { WORK_PROBES } from '@/core/simulate/workProbes'
 import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
 import { actionsOf, type LogAction } from './logActions'
@@ -13,10 +15,8 @@ import type { PurposeProps } from './purposeProps'
 type Acts = ReturnType<typeof logActs>
 type Props = PurposeProps & {
   readonly acts: Acts
-  /** when it happened, as it was typed; empty is now */
-  readonly when: string
-  /** what was typed for it is used up */
-  readonly onActed: () => void
+  /** hands do something at the moment that is typed, or now */
+  readonly onAct: (action: LogAction) => Promise<boolean>
 }
 
 /** The log of another instrument: what begins in it is said in its dialog. */
@@ -34,14 +34,18 @@ function LogImport({ job, purpose, step, held }: PurposeProps) {
   )
 }
 
+/** Whether the simulated instruments show what a log of a kind takes. */
+const isShown = (purpose: LogPurpose): boolean =>
+  LOG_KINDS[purpose].channels.every(([key]) => WORK_PROBES.some(({ channel }) => channel === key))
+
 /** A log is begun, by instruments, by hand or from a file. */
 function Beginnings(props: Props) {
-  const { work, log, held, acts } = props
+  const { purpose, work, log, held, acts } = props
   const { source, watching } = work
   const { head } = log
   return (
     <>
-      {source && (
+      {source && isShown(purpose) && (
         <Button
           variant="contained"
           disabled={held || watching.log !== undefined}
@@ -64,10 +68,7 @@ function Beginnings(props: Props) {
 }
 
 /** What hands do while a log is written. */
-function Hands({ purpose, view, acts, when, onActed }: Props) {
-  const act = async (action: LogAction) => {
-    if (await acts.act(action, when)) onActed()
-  }
+function Hands({ purpose, view, acts, onAct }: Props) {
   const labelOf = ({ isStep, label }: LogAction) =>
     isStep && view?.nextStep !== undefined ? `To ${Math.round(view.nextStep)} psig` : label
   return (
@@ -77,7 +78,7 @@ function Hands({ purpose, view, acts, when, onActed }: Props) {
           key={action.label}
           variant="outlined"
           disabled={action.isStep === true && view?.nextStep === undefined}
-          onClick={() => void act(action)}
+          onClick={() => void onAct(action)}
         >
           {labelOf(action)}
         </Button>

@@ -122,6 +122,13 @@ export function PurposePane(props: PurposeProps) {
   const title = LOG_KINDS[purpose].name
   const { problem, unstored, message } = work.watching
   const [when, setWhen] = useState('')
+  // it is used up at once: what is typed while that is being stored belongs to the next one
+  const used = async (storing: Promise<boolean>) => {
+    setWhen('')
+    const isKept = await storing
+    if (!isKept) setWhen((now) => (now === '' ? when : now))
+    return isKept
+  }
   const isTyping = log.isTyped && log.isOpen && log.head !== undefined
   const wrong = unstored ?? problem ?? message
   return (
@@ -146,15 +153,14 @@ export function PurposePane(props: PurposeProps) {
           sx={{ maxWidth: 310 }}
         />
       )}
-      <LogButtons {...props} acts={acts} when={when} onActed={() => setWhen('')} />
+      <LogButtons {...props} acts={acts} onAct={(action) => used(acts.act(action, when))} />
       {isTyping && (
         <HandEntry
           {...props}
           channels={channels}
           when={when}
           onType={async (values, at) => {
-            const isKept = await acts.type(values, at)
-            if (isKept) setWhen('')
+            const isKept = await used(acts.type(values, at))
             return isKept ? undefined : 'It could not be written down: see above.'
           }}
         />

@@ -51,6 +51,6 @@ export function usePurpose(
       verdicts: answer.verdicts,
     },
     own: head && hasSamples(samples) ? { head, samples } : undefined,
-    facts: { unit: answer.planUnit, plan: answer.plan, pump: job.run?.pump },
+    facts: { unit: answer.planUnit, plan: answer.plan, pump: job.run?.pump, pullDown: job.run?.pullDown },
   }
 }

@@ -3,6 +3,8 @@ import type { MatchId } from './match'
 /** A part of the repair: how it is matched, what comes with it, what is done with it. */
 type PartRow = {
   readonly label: string
+  /** what it is called once it is in, where the label says what it had to match */
+  readonly fitted?: string
   readonly match: readonly MatchId[]
   /** what it drags along */
   readonly drags?: readonly string[]
@@ -33,18 +35,21 @@ const PARTS = {
   },
   distributor: {
     label: 'distributor with feeder tubes of equal length',
+    fitted: 'distributor with feeder tubes',
     match: ['tubes', 'lineSize', 'capacity'],
     drags: ['expansion-valve'],
     days: 3,
   },
   orifices: {
     label: 'orifices of the plate size, seals',
+    fitted: 'orifices and seals',
     match: ['orifice'],
     drags: ['gaskets'],
     days: 1,
   },
   capillary: {
     label: 'capillary of the same bore and length',
+    fitted: 'capillary',
     match: ['bore', 'length'],
     drags: ['capillary-cutter'],
   },
@@ -68,6 +73,7 @@ const PARTS = {
   },
   'reversing-valve': {
     label: 'reversing valve of the same tons and pattern',
+    fitted: 'reversing valve',
     match: ['capacity', 'pattern', 'connections', 'refrigerant'],
     drags: ['reversing-valve-coil'],
     days: 2,
@@ -84,11 +90,13 @@ const PARTS = {
   },
   'head-pressure-valve': {
     label: 'head pressure control valve of the same setting',
+    fitted: 'head pressure control valve',
     match: LINE_VALVE,
     days: 2,
   },
   'service-valve': {
     label: 'service valve of the same size',
+    fitted: 'service valve',
     match: ['connections', 'ports'],
     days: 1,
   },
@@ -113,6 +121,7 @@ const PARTS = {
   },
   'fan-motor': {
     label: 'fan motor, blade and capacitor by the plate',
+    fitted: 'fan motor',
     match: ['motor', 'volts', 'phase'],
     days: 1,
   },
@@ -132,6 +141,7 @@ const PARTS = {
   },
   'start-gear': {
     label: 'start gear by the plate',
+    fitted: 'start gear',
     match: ['microfarad', 'capacitorVolts'],
   },
   control: {

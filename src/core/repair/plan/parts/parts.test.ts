@@ -6,7 +6,7 @@ import type { Observations } from '../../../record/readings/schema'
 import type { Repair } from '../../../record/records/repair'
 import { planOf } from '../basis'
 import { PART_IDS, partRow, withDragged } from './catalogue'
-import { compareMatch, type MatchId } from './match'
+import { compareMatch, type MatchId, nominalVolts } from './match'
 import { cubicFeet, nitrogenFor } from './nitrogen'
 import { jointsOf } from './taskParts'
 
@@ -310,4 +310,17 @@ describe('quantities', () => {
     expect(line('refrigerant').quantity).toBe('1 new cylinder')
     expect(line('recovery-cylinder').quantity).toBe('1')
   })
+})
+
+describe('volts that a coil is ordered for: within 15 % of what it is named for', () => {
+  test.each([
+    [24.6, 24],
+    [20.5, 24],
+    [20.3, 20.3],
+    [27.5, 24],
+    [27.7, 27.7],
+    [212, 208],
+    [228, 230],
+    [118, 115],
+  ])('%p V: %p V', (read, named) => expect(nominalVolts(read)).toBe(named))
 })

@@ -1,6 +1,7 @@
 import { type Basis, isAssumed } from '../../../base/known/known'
 import { isThreePhase } from '../../../record/equipment/kinds'
 import type { Day, PartEdit } from '../../../record/records/day'
+import type { FoundLeak } from '../../../record/records/repair'
 import { partKey } from '../../../record/records/tick'
 import type { TaskId } from '../tasks/tasks'
 import { type PartId, partRow, withDragged } from './catalogue'
@@ -46,6 +47,8 @@ export type PartsInput = {
   /** why nothing that is bought for the repair is bought yet */
   readonly hold: string | undefined
   readonly day: Pick<Day, 'parts' | 'ownParts'>
+  /** leaks that a test found */
+  readonly leaks?: readonly FoundLeak[]
 }
 
 /** A line before it was edited: its points without what a substitute offers. */
@@ -97,9 +100,13 @@ function fromCatalogue(id: PartId, { facts, hold, guessed }: PartsInput): BareLi
 
 const PLAIN = { match: [], needs: [], struck: false, isOwn: false } as const
 
+/** What is fitted where a test found a leak. */
+const leakPart = ({ id, place, part }: FoundLeak): BareLine[] =>
+  part ? [{ ...PLAIN, id: partKey(`leak-${id}`), label: part, why: `leak found by the test: ${place}` }] : []
+
 /** Parts by what they are, each once, as edited: a part keeps its key whatever else comes into the list. */
 export function planParts(input: PartsInput): PlanPart[] {
-  const { parts, facts, consumables, day } = input
+  const { parts, facts, consumables, day, leaks = [] } = input
   const fitting = withDragged(parts).filter((id) => !(partRow(id).singlePhase && isThreePhase(facts.unit)))
   const all: BareLine[] = [
     ...fitting.map((id) => fromCatalogue(id, input)),
@@ -109,6 +116,7 @@ export function planParts(input: PartsInput): PlanPart[] {
       ...line,
       ...(basis && isAssumed(basis) ? { basis } : {}),
     })),
+    ...leaks.flatMap((leak) => leakPart(leak)),
     ...(day.ownParts ?? []).map(({ id, label, quantity }): BareLine => ({
       ...PLAIN,
       id: partKey(id),

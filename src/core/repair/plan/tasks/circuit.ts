@@ -32,7 +32,7 @@ const THREE_PULLS = {
     sentence: 'It hangs: water left; warm the coldest place, sweep, go on.',
     minutes: [60, 180, 900],
   },
-  roles: ['time-fixed'],
+  roles: ['time-fixed', 'three-pulls'],
 } as const
 /** The liquid dryer, last of all or before what it sits behind. */
 const DRYER_IN = {
@@ -257,7 +257,7 @@ export const CIRCUIT_TASKS = defineTasks({
     effects: {},
     unattended: null,
     log: null,
-    instruments: [],
+    instruments: ['acid'],
     notes: [],
     restsOn: ['cleanup'],
     roles: [],
@@ -272,7 +272,7 @@ export const CIRCUIT_TASKS = defineTasks({
     effects: {},
     unattended: null,
     log: null,
-    instruments: [],
+    instruments: ['acid'],
     notes: [],
     restsOn: ['cleanup'],
     roles: [],
@@ -384,7 +384,7 @@ export const CIRCUIT_TASKS = defineTasks({
       chance: 0.1,
     },
     log: 'pressure-test',
-    instruments: ['nitrogen', 'bubbles', 'bleed'],
+    instruments: ['nitrogen', 'bubbles', 'leak-loop', 'bleed'],
     notes: ['test-pressure'],
     restsOn: ['test'],
     roles: ['time-by-volume'],

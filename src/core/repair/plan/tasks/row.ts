@@ -57,6 +57,8 @@ export type InstrumentId =
   | 'nitrogen'
   | 'bubbles'
   | 'bleed'
+  | 'leak-loop'
+  | 'acid'
   | 'pull'
   | 'decay'
   | 'oil'
@@ -65,7 +67,8 @@ export type InstrumentId =
   | 'retest'
 
 /** What of a task its effects do not tell: what it proves or mends, and what its time goes by. */
-export type TaskRole = 'proof' | 'leak-repair' | 'close' | 'time-by-place' | 'time-fixed' | 'time-by-volume'
+export type TaskRole =
+  'proof' | 'leak-repair' | 'close' | 'three-pulls' | 'time-by-place' | 'time-fixed' | 'time-by-volume'
 
 /** Figures of the plan by which a task is planned: where one is a guess, the task says so. */
 export type FigureId = 'cleanup' | 'charge' | 'depth' | 'test'
