@@ -60,3 +60,38 @@ test('a change, a new job and a removed one come without reading all again', asy
   await rows.refresh()
   expect(titles()).toContain('old')
 })
+
+describe('what changed since the last look', () => {
+  const LOOKED = Date.parse('2026-06-01T09:00:00Z')
+  const clock = { now: () => LOOKED, zone: () => 'UTC' }
+  /** One job, looked at; then changed by another window at a moment, and looked at again. */
+  async function seenAfter(changedAt: number) {
+    await addJob(db, { ...blankJob('2026-01-01T00:00:00Z'), title: 'before' })
+    const rows = jobRows(db, clock)
+    await rows.refresh()
+    const [row] = await db.jobIndex.toArray()
+    const summary = { ...row!.summary, title: 'after' }
+    await db.jobIndex.put({ ...row!, summary, updatedAt: new Date(changedAt).toISOString() })
+    const all = jest.spyOn(db.jobIndex, 'orderBy')
+    await rows.refresh()
+    const read = all.mock.calls.length
+    all.mockRestore()
+    return { title: rows.get().rows[0]!.summary.title, whole: rows.get().whole, read }
+  }
+  test.each([
+    [-1999, 'after'],
+    [-2000, 'after'],
+    [-2001, 'before'],
+  ])('%i ms from the last look: the list says %s, and nothing else is read again', async (ms, title) => {
+    expect(await seenAfter(LOOKED + ms)).toEqual({ title, whole: true, read: 0 })
+  })
+  test('the list is whole again after a change: the next change is no reason to read all either', async () => {
+    await seenAfter(LOOKED)
+    const all = jest.spyOn(db.jobIndex, 'orderBy')
+    await addJob(db, { ...blankJob('2026-06-01T10:00:00Z'), title: 'new' })
+    await jobRows(db, clock).refresh()
+    expect(all).not.toHaveBeenCalled()
+    expect(titles()).toEqual(expect.arrayContaining(['after', 'new']))
+    all.mockRestore()
+  })
+})

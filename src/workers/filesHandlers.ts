@@ -1,4 +1,5 @@
 import {
+  type ArchiveEnd,
   type BackupContents,
   type BackupJob,
   backupJob,
@@ -7,6 +8,7 @@ import {
 } from '@/core/record/archive/backup'
 import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
 import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
+import { withKnownIds } from '@/core/diagnosis/proof/knownIds'
 import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
 import type { JobDocument } from '@/core/record/job/job'
 import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
@@ -25,8 +27,18 @@ const zipped = (bytes: Uint8Array) => new Blob([bytes as Uint8Array<ArrayBuffer>
 /** A file that is one document. */
 function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, number> {
   const reading = bytes.length > LARGEST_JOB_TEXT ? tooLarge() : readJobText(new TextDecoder().decode(bytes))
-  yield { path: name, reading, logs: {}, photos: {}, problems: [] }
+  yield { path: name, reading: withKnownIds(reading), logs: {}, photos: {}, problems: [] }
   return 1
+}
+
+/** A file of one job or of many, job by job; a job that names a fault which no table holds is refused with its place. */
+function* readJobs(bytes: Uint8Array): Generator<ArchivedJob, ArchiveEnd> {
+  const jobs = readArchive(bytes)
+  for (;;) {
+    const next = jobs.next()
+    if (next.done) return next.value
+    yield { ...next.value, reading: withKnownIds(next.value.reading) }
+  }
 }
 
 /** What the worker of files can be asked. Packing and reading are synchronous here: nobody waits on this thread. */
@@ -58,7 +70,7 @@ export function filesHandlers() {
     /** Reads a file of one job or of many, job by job. */
     async *read({ name, file }: { name: string; file: Blob }) {
       const bytes = new Uint8Array(await file.arrayBuffer())
-      if (isZip(bytes)) return yield* readArchive(bytes)
+      if (isZip(bytes)) return yield* readJobs(bytes)
       const jobs = yield* readDocument(name, bytes)
       return { contents: undefined, jobs, problems: [] }
     },

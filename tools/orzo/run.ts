@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
+import { withKnownIds } from '@/core/diagnosis/proof/knownIds'
 import { createAnswerer } from '@/core/answer/answer'
 import { diagnoseJob } from '@/core/answer/diagnoseJob'
 import { diagnosisJson } from '@/core/door/diagnosisJson'
@@ -49,7 +50,7 @@ function readBytes(file: string): Uint8Array {
 }
 
 function readJobFile(file: string): Job {
-  const reading = readJobText(readFile(file))
+  const reading = withKnownIds(readJobText(readFile(file)))
   if (reading.ok) return viewOf(reading.job)
   throw new BadInput(reading.problems.map((problem) => `${file}: ${problemSentence(problem)}`).join('\n'))
 }
@@ -132,7 +133,8 @@ function onlyJob(file: string): ArchivedJob {
 }
 
 /** What was read, or why it could not be. */
-function readingOf(file: string, { reading }: ArchivedJob) {
+function readingOf(file: string, { reading: read }: ArchivedJob) {
+  const reading = withKnownIds(read)
   if (reading.ok) return reading
   throw new BadInput(reading.problems.map((problem) => `${file}: ${problemSentence(problem)}`).join('\n'))
 }

@@ -1,4 +1,5 @@
 import { attempt } from '@/core/base/errors/orzoError'
+import { withKnownIds } from '@/core/diagnosis/proof/knownIds'
 import { loadFor } from '@/core/answer/load'
 import type { KnownJob } from '@/core/record/job/job'
 import { knownJob } from '@/core/record/job/known'
@@ -32,7 +33,7 @@ export async function answerJob(
   const text = await limitedText(request)
   if (text === undefined)
     return problem(413, [{ path: 'the body', message: 'is larger than 10 MB: no job is' }])
-  const reading = readJobText(text)
+  const reading = withKnownIds(readJobText(text))
   if (!reading.ok) return problem(400, reading.problems)
   const known = attempt(() => knownJob(viewOf(reading.job)))
   if (!known.ok) return problem(400, [{ path: 'unit', message: known.error.message }])

@@ -64,11 +64,31 @@ function Complaint({ job, change }: CallProps) {
       <ChoiceChips
         label="Burnout on this circuit before"
         values={['yes', 'no']}
-        value={arrival?.previousBurnout === undefined ? undefined : arrival.previousBurnout ? 'yes' : 'no'}
+        value={yesNo(arrival?.previousBurnout)}
         onChange={(word) =>
           void change(setArrival({ previousBurnout: word === undefined ? undefined : word === 'yes' }))
         }
       />
+      <ChoiceChips
+        label="Compressor changed before"
+        values={['yes', 'no']}
+        value={yesNo(arrival?.previousCompressor)}
+        onChange={(word) =>
+          void change(
+            setArrival({
+              previousCompressor: word === undefined ? undefined : word === 'yes',
+              ...(word === 'yes' ? {} : { previousCompressorWhen: undefined }),
+            }),
+          )
+        }
+      />
+      {arrival?.previousCompressor && (
+        <AutosaveField
+          label="When it was changed"
+          value={arrival.previousCompressorWhen ?? ''}
+          onSave={(text) => change(setArrival({ previousCompressorWhen: text || undefined }))}
+        />
+      )}
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
       <WorkWindow arrival={arrival} change={change} />
       <AutosaveField
@@ -87,6 +107,8 @@ function Complaint({ job, change }: CallProps) {
     </Section>
   )
 }
+
+const yesNo = (is: boolean | undefined) => (is === undefined ? undefined : is ? 'yes' : 'no')
 
 /** The call, the site and what was done before. */
 function Left({ job, change }: CallProps) {

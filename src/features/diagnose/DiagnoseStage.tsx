@@ -26,10 +26,13 @@ import { Vetoes } from '../shared/Vetoes'
 import { SetBar } from '../shared/sets/SetBar'
 import { observe } from '@/core/record/edits/readingEdits'
 import { AskFirst } from '../shared/unit/AskUnit'
+import { isDecided, toCheck } from '@/core/record/job/decisions'
 import { beginningOf } from '@/core/record/job/begin'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { ElectricalBench } from './bench/ElectricalBench'
 import { Causes } from './Causes'
+import { DecideAny } from '../shared/decide/DecideAny'
+import { ToCheck } from './ToCheck'
 import { EvidenceList } from './EvidenceList'
 import { MindChangers } from './MindChangers'
 import { type CheckActions, NextChecks } from './NextChecks'
@@ -137,6 +140,7 @@ function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
 }
 
 type SuspectsProps = { props: StageProps; actions: CheckActions }
+type AllProps = SuspectsProps & { decidesBelow: boolean }
 
 /** What must not be done now stands before every proposal. */
 function NotNow({ answer, unit, set, setId, change }: StageProps) {
@@ -181,16 +185,18 @@ function Leader({ diagnosis: { suspects } }: StageProps) {
 }
 
 /** Suspects and checks beside each other; on a phone the check stands under the leader, evidence after it. */
-function Suspects({ props, actions }: SuspectsProps) {
+function Suspects({ props, actions, decidesBelow }: AllProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   if (!isWide)
     return (
       <Box sx={{ px: 2, pb: 2, display: 'grid', gap: 2 }}>
         <Leader {...props} />
         <StandingCircuit told={props.answer.standing} />
+        <ToCheck {...props} />
         <NotNow {...props} />
         <Checks props={props} actions={actions} most={1} />
         <SuspectPanel {...props} />
+        {decidesBelow && <DecideAny {...props} />}
       </Box>
     )
   return (
@@ -200,8 +206,10 @@ function Suspects({ props, actions }: SuspectsProps) {
       <SuspectPanel {...props} />
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
         <StandingCircuit told={props.answer.standing} />
+        <ToCheck {...props} />
         <NotNow {...props} />
         <Checks props={props} actions={actions} />
+        {decidesBelow && <DecideAny {...props} />}
       </Box>
     </Box>
   )
@@ -214,11 +222,18 @@ const beginsAtBench = ({ job }: StageProps): boolean =>
     (Object.keys(set.readings) as ReadingKey[]).every((key) => readingRow(key).place === 'electrical'),
   )
 
+/** A job that began with somebody's verdict asks for it where nothing is decided or named yet. */
+const asksForVerdict = ({ job }: StageProps): boolean =>
+  beginningOf(job.arrival) === 'verdict' && toCheck(job).length === 0 && !isDecided(job)
+
 /** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
   const { asks } = props.answer
   const [view, setView] = useState<View>(() => (beginsAtBench(props) ? 'bench' : 'suspects'))
   const actions = useCheckActions(props, () => setView('bench'))
+  // once it is answered it stays where it was, with the way to the plan
+  const [asksFirst] = useState(() => asksForVerdict(props))
+  const isAskedAbove = asksFirst && toCheck(props.job).length === 0
   const dead = deathAskedFor(props)
   const shown = view === 'cause' && !dead ? 'suspects' : view
   return (
@@ -236,12 +251,20 @@ export function DiagnoseStage(props: StageProps) {
       </Tabs>
       {shown === 'bench' && <ElectricalBench {...props} />}
       {shown === 'cause' && dead && <Causes {...props} dead={dead} />}
+      {shown === 'suspects' && isAskedAbove && (
+        <Box sx={{ px: 2, pb: 2 }}>
+          <DecideAny {...props} asksFirst />
+        </Box>
+      )}
       {shown === 'suspects' && asks.length > 0 && (
-        <Box sx={{ px: 2, pb: 2, maxWidth: 520 }}>
+        <Box sx={{ px: 2, pb: 2, maxWidth: 520, display: 'grid', gap: 2 }}>
+          <ToCheck {...props} />
           <AskFirst plate={props.job.unit} asks={asks} change={props.change} />
         </Box>
       )}
-      {shown === 'suspects' && asks.length === 0 && <Suspects props={props} actions={actions} />}
+      {shown === 'suspects' && asks.length === 0 && (
+        <Suspects props={props} actions={actions} decidesBelow={!isAskedAbove} />
+      )}
     </Box>
   )
 }

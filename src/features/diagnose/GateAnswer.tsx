@@ -22,7 +22,9 @@ import { useNow } from '../shared/display/useNow'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
-import { Gates } from './Gates'
+import { isNothingRead } from '../shared/nothingRead'
+import { NothingReadYet, NothingToCondemn } from './NothingYet'
+import { Gates } from '../shared/decide/Gates'
 
 /** Nothing is repaired where nothing is wrong, or where the list does not hold it. */
 const isRepairable = (fault: SuspectId) => fault !== 'unlisted' && fault !== 'healthy'
@@ -114,6 +116,7 @@ const STANDS: Readonly<Record<DecisionState['state'], string>> = {
   proven: '● its gate is open',
   'no-gate': '● no gate before it',
   overridden: '△ without full proof, for a written reason',
+  shown: '△ seen or brought along, not checked here yet',
   'not-proven': '⬣ not proven',
 }
 
@@ -176,8 +179,34 @@ export function GateAnswer(props: StageProps) {
   )
 }
 
-function GateOf({ diagnosis, job, change, startRound, set, setId, suspect, answer }: StageProps) {
+/** What must be on record before the suspect is condemned. */
+function GatesOf({ suspect, gates, set, setId, change }: StageProps & { gates: readonly ProofGate[] }) {
   const put = (key: ObservationKey, word: string | undefined) => void change(observe(setId, key, word))
+  return (
+    <section aria-labelledby="gate-title">
+      <Typography id="gate-title" variant="h2" gutterBottom>
+        Before it is condemned
+      </Typography>
+      <Typography sx={{ mb: 1 }}>{suspect.label}</Typography>
+      {gates.length > 0 ? (
+        <Gates gates={gates} observations={set.observations ?? {}} answer={put} />
+      ) : (
+        <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its sign.</p>
+      )}
+    </section>
+  )
+}
+
+/** Nothing is read yet, nothing is wrong, or a gate stands before the part. */
+function Before(props: StageProps & { gates: readonly ProofGate[] }) {
+  const { job, suspect, diagnosis } = props
+  if (isNothingRead(job) && suspect === diagnosis.suspects[0]) return <NothingReadYet {...props} />
+  if (suspect.fault === 'healthy') return <NothingToCondemn suspect={suspect} />
+  return <GatesOf {...props} />
+}
+
+function GateOf(props: StageProps) {
+  const { diagnosis, job, change, startRound, set, suspect, answer } = props
   const ids = faultsOf(suspect).flatMap((fault) => gateIdOf(fault) ?? [])
   const gates = answer.gates.filter(({ gate }) => ids.includes(gate))
   const twins = diagnosis.suspects.filter(
@@ -186,17 +215,7 @@ function GateOf({ diagnosis, job, change, startRound, set, setId, suspect, answe
   )
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
-      <section aria-labelledby="gate-title">
-        <Typography id="gate-title" variant="h2" gutterBottom>
-          Before it is condemned
-        </Typography>
-        <Typography sx={{ mb: 1 }}>{suspect.label}</Typography>
-        {gates.length > 0 ? (
-          <Gates gates={gates} observations={set.observations ?? {}} answer={put} />
-        ) : (
-          <p style={{ margin: 0 }}>No proof gate for this suspect: confirm it by its sign.</p>
-        )}
-      </section>
+      <Before {...props} gates={gates} />
       {twins.length > 0 && (
         <Typography sx={{ color: 'text.secondary' }}>
           The same next step as: {twins.map(({ label }) => label.toLowerCase()).join('; ')}.

@@ -22,6 +22,7 @@ const LEADS_TO: Readonly<Record<Beginning, string>> = {
   circuit: 'the circuit, running',
   standing: 'the circuit at rest',
   bench: 'the electrical bench',
+  verdict: 'the verdict: what, by whom, when',
 }
 
 type Props = { onBegin: (begun: Begun) => void; disabled?: boolean }

@@ -54,6 +54,7 @@ const FIRST_STAGE: Readonly<Record<Beginning, Stage>> = {
   circuit: 'measure',
   standing: 'measure',
   bench: 'diagnose',
+  verdict: 'diagnose',
 }
 
 const never = () => () => undefined

@@ -17,7 +17,11 @@ import { Sentences } from './More'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
-const WHY = { suspected: 'suspected, not decided', 'gate-shut': 'decided, its gate is shut' } as const
+const WHY = {
+  suspected: 'suspected, not decided',
+  'gate-shut': 'decided, its gate is shut',
+  shown: 'seen or brought along, to be checked here',
+} as const
 
 /** What must be proven before anything is bought. */
 export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
@@ -37,7 +41,9 @@ export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
         </Box>
       ))}
       <Typography sx={{ fontSize: '0.95rem' }}>
-        Its parts are not bought and nothing is opened for it until then; decide it on Diagnose.
+        {first.every(({ why }) => why === 'shown')
+          ? 'What can be checked before it is opened is checked before parts are bought; the rest has its own step.'
+          : 'Its parts are not bought and nothing is opened for it until then; decide it on Diagnose.'}
       </Typography>
     </section>
   )

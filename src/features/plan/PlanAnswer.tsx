@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
+import { DecideButton } from '../shared/decide/DecideButton'
 import { AcidTests } from '../shared/AcidTests'
 import { INSIDE_KEYS, Observed } from '../shared/Observed'
 import { unknownOf } from '@/core/record/equipment/asked'
@@ -18,10 +19,16 @@ import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
 
 /** The answer of the plan: how long, how dirty, and what is known of the inside. */
-export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
+export function PlanAnswer(props: StageProps) {
+  const {
+    job,
+    change,
+    answer: { plan },
+  } = props
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       {unknownOf(job.unit).length === 0 && <Planned job={job} plan={plan} />}
+      <DecideButton {...props} label="Decide another fault" />
       <section aria-labelledby="answer-inside">
         <Typography id="answer-inside" variant="h2">
           What is inside
@@ -41,16 +48,18 @@ export function PlanAnswer({ job, change, answer: { plan } }: StageProps) {
 
 function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
   const { day, isFresh } = useDay(job, plan)
-  const first = plan.proofs.some((each) => each.isFirst)
+  const first = plan.proofs.filter((each) => each.isFirst)
+  const isBrought = first.every(({ why }) => why === 'shown')
   return (
     <section aria-labelledby="answer-plan">
       <Typography id="answer-plan" variant="h2">
         {plan.faults.map((fault) => suspectLabel(fault)).join('; ')}
       </Typography>
-      {first && (
+      {first.length > 0 && (
         <Typography>
-          △ {isDecided(job) ? 'Its gate is shut' : 'Suspected, not decided'}: prove it on Diagnose before
-          parts are ordered.
+          {isBrought
+            ? '△ Seen or brought along: what can be checked here has its step.'
+            : `△ ${isDecided(job) ? 'Its gate is shut' : 'Suspected, not decided'}: prove it on Diagnose before parts are ordered.`}
         </Typography>
       )}
       <Freshness fresh={isFresh}>

@@ -2,12 +2,13 @@
 import Typography from '@mui/material/Typography'
 import Box from '@mui/material/Box'
 import { type FinalCharge, finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
+import { setsOfRound } from '@/core/record/job/setsOfRound'
+import { isNothingRead } from '../shared/nothingRead'
 import { replacedParts } from '@/core/repair/work/replacedParts'
 import { unknownOf } from '@/core/record/equipment/asked'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import type { StoredJob } from '@/core/record/job/job'
 import { roundLookedAt } from '@/core/record/job/rounds'
-import { setsOfRound } from '@/core/record/job/setsOfRound'
 import { showQuantity, type TypedQuantity } from '@/core/base/units/compound'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import type { DayPlan } from '@/core/repair/day/planDay'
@@ -25,7 +26,7 @@ const quantity = (value: TypedQuantity | undefined) => (value ? showQuantity(val
 /** What the circuit held, found as it was. */
 function found(job: StoredJob, answer: Answered): string | undefined {
   const leader = answer.asks.length === 0 ? answer.ranking.suspects[0] : undefined
-  if (!leader || setsOfRound(job).length === 0) return undefined
+  if (!leader || isNothingRead(job)) return undefined
   return `${leader.label}. ${leader.evidence.find(({ direction }) => direction === 'for')?.sentence ?? ''}`
 }
 

@@ -1,23 +1,42 @@
 import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
+import { format } from 'date-fns'
+import type { Shown, ShownHow } from '@/core/record/records/decision'
 import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/job/decisions'
 import type { Job } from '@/core/record/job/job'
 
 /** What was decided on one fault, and on what: a part is called condemned only behind its open gate or a written reason. */
-export function decidedText({ fault, gate, state }: DecisionState): string {
+export function decidedText({ fault, gate, state, decision }: DecisionState): string {
   const label = suspectLabel(fault)
   const part = (gate?.part ?? '').replace(/-/g, ' ')
   switch (state) {
     case 'no-gate':
-      return label
+      return decision.shown ? `${label}. ${shownText(decision.shown)}.` : label
     case 'proven':
       return `${label}. The ${part} is condemned: every point of its proof is on record.`
     case 'overridden':
       return `${label}. The ${part} is condemned without full proof; not on record: ${missing(gate)}.`
+    case 'shown':
+      return `${label}. ${shownText(decision.shown)}, not proven here. Not on record: ${missing(gate)}.`
     case 'not-proven':
       return `${label}: suspected, not proven. Not on record: ${missing(gate)}.`
   }
+}
+
+const HOW: Readonly<Record<ShownHow, string>> = {
+  seen: 'Seen',
+  'earlier-visit': 'Measured on an earlier visit',
+  'another-firm': 'Condemned by another firm',
+}
+
+/** Who showed a fault, how and when: "Measured on an earlier visit (night shift, 12 Nov 2026)". */
+export function shownText(shown: Shown | undefined): string {
+  if (!shown) return ''
+  const { how, who, on, what } = shown
+  const when = on && format(new Date(`${on}T12:00:00`), 'd MMM yyyy')
+  const by = [who, when].filter(Boolean).join(', ')
+  return `${HOW[how]}${by ? ` (${by})` : ''}${what ? `: ${what}` : ''}`
 }
 
 const missing = (gate: DecisionState['gate']) =>

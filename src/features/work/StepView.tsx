@@ -4,8 +4,10 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { durationText } from '@/core/base/units/wall'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
+import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import type { StageProps } from '../shared/stageProps'
+import { DecideButton } from '../shared/decide/DecideButton'
 import { StepInstruments } from './instruments/StepInstruments'
 import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
 import { EarlierPasses } from './EarlierPasses'
@@ -35,6 +37,9 @@ function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep
   const so = hands >= 1 ? `, ${durationText(hands)} so far` : ''
   return `${durationText(task.handsOn[1])} of hands${alone}${so}`
 }
+
+/** Points of a proof stand in their own pane, with the words that answer them. */
+const notesOf = ({ id, notes }: SheetStep['task']) => (taskRow(id).instruments.includes('proof') ? [] : notes)
 
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
 export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) {
@@ -79,7 +84,7 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
       )}
       <StepGates change={props.change} step={step} onOpen={onOpen} />
       <Assumed basis={task.basis} of={task.label} />
-      {task.notes.map((note) => (
+      {notesOf(task).map((note) => (
         <Typography key={note} sx={{ fontSize: '0.98rem' }}>
           {note}
         </Typography>
@@ -97,6 +102,7 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
       )}
       <StepButtons change={props.change} answer={props.answer} step={step} onOver={onOver} />
       <EarlierPasses step={step} logs={props.job.logs} verdicts={props.answer.verdicts} />
+      <DecideButton {...props} label="Found another fault: decide it" />
       <StepNotes job={props.job} change={props.change} step={step} />
     </Box>
   )

@@ -9,6 +9,7 @@ import { isDecided } from '@/core/record/job/decisions'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { RunSheet } from '@/core/repair/work/runSheet'
 import { useKept } from '../shared/display/useKept'
+import { DecideAny } from '../shared/decide/DecideAny'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
@@ -74,8 +75,9 @@ export function WorkStage(props: StageProps) {
   const isUndecided = !isDecided(props.job)
   if (isUndecided && sheet.unplanned.length === 0)
     return (
-      <Box sx={{ p: 2 }}>
+      <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
         <Undecided />
+        <DecideAny {...props} />
       </Box>
     )
   // a step that was chosen stays on the screen until it is ended here; then the sheet leads again

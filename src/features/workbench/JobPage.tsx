@@ -43,7 +43,9 @@ function peekOf(
   if (stage === 'work') return { label: 'Clocks, gates, when it is done', value: '' }
   const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
   if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
-  const label = stage === 'diagnose' ? `Gate: ${shown.label}` : shown.label
+  // nothing stands before a sound circuit
+  const hasGate = stage === 'diagnose' && shown.fault !== 'healthy'
+  const label = hasGate ? `Gate: ${shown.label}` : shown.label
   return { label, value: chance(shown.probability) }
 }
 

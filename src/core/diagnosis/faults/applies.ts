@@ -5,6 +5,8 @@ import {
   isBoxKind,
   isPipedOnSite,
   isThreePhase,
+  mainMode,
+  runsBothWays,
 } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode } from '../../record/readings/schema'
@@ -64,3 +66,12 @@ export const faultsOf = (unit: UnitPlate, mode: Mode = 'cooling'): FaultId[] => 
   ...circuitFaultsOf(unit, mode),
   ...electricalFaultsOf(unit, mode),
 ]
+
+const MODES = ['cooling', 'heating'] as const
+
+/** All faults that this unit can have in any of its modes, by their labels. */
+export function everyFaultOf(unit: UnitPlate): FaultId[] {
+  const modes = runsBothWays(unit) ? MODES : [mainMode(unit)]
+  const all = new Set(modes.flatMap((mode) => faultsOf(unit, mode)))
+  return [...all].sort((a, b) => faultRow(a).label.localeCompare(faultRow(b).label, 'en'))
+}

@@ -33,6 +33,12 @@ export function judgeGate(gate: GateId, record: GateRecord): ProofGate {
   return { gate, part, met: missing.length === 0 && refused.length === 0, refused, missing, onRecord }
 }
 
-/** Whether a point of a gate is read at the compressor's own terminals: with the pressure off, nothing before. */
-export const needsTerminals = (gate: GateId, item: string): boolean =>
-  GATES[gate].items.some(({ id, acts = [] }) => id === item && acts.includes('own-terminals'))
+/** Where a point of a gate can be shown: on the closed circuit, over the terminals with the pressure off, or with it open. */
+export type ShownWhere = 'closed' | 'terminals' | 'opened'
+
+/** @param item id of a point; one that the gate does not have is shown on the closed circuit */
+export function whereShown(gate: GateId, item: string): ShownWhere {
+  const acts = GATES[gate].items.find(({ id }) => id === item)?.acts ?? []
+  if (acts.includes('own-terminals')) return 'terminals'
+  return acts.includes('open') ? 'opened' : 'closed'
+}

@@ -1,7 +1,7 @@
 import { decisionOn, UNKNOWN_CAUSE, unnamedNotes } from '../job/decisions'
 import type { Job } from '../job/job'
 import { idInRound } from '../job/idInRound'
-import { type Decision, type JudgedGate, UNNAMED } from '../records/decision'
+import { type Decision, type JudgedGate, type Shown, UNNAMED } from '../records/decision'
 import { type Edit, edit, put } from './edit'
 
 const editDecision = (fault: string, change: (decision: Decision) => void): Edit =>
@@ -49,6 +49,18 @@ export const decide = (fault: string, gate: JudgedGate | undefined): Edit => {
     return decideIt(stamp.now, notes)(others, stamp)
   }
 }
+
+/** Writes who showed a fault, how and when; a draft with it is a verdict to be checked. */
+export const setShown = (fault: string, shown: Shown | undefined): Edit =>
+  editDecision(fault, (decision) => put(decision, 'shown', shown))
+
+/** Also replaces a part while the circuit is open, without a fault of its own; once more takes it back. */
+export const toggleAlso = (part: string): Edit =>
+  edit((job) => {
+    const known = job.decisions.find(({ also }) => also === part)
+    if (known) job.decisions = job.decisions.filter((each) => each !== known)
+    else job.decisions.push({ id: idInRound(job.round, `also-${part}`), state: 'decided', also: part })
+  })
 
 /** Takes a decision back; reason and causes stay as a draft. */
 export const takeBack = (fault: string): Edit =>

@@ -17,7 +17,19 @@ export const decided = (job: Decided): (Decision & { readonly fault: string })[]
     (each): each is Decision & { fault: string } => each.state === 'decided' && each.fault !== undefined,
   )
 
-export const isDecided = (job: Decided): boolean => job.decisions.some(({ state }) => state === 'decided')
+/** What is also replaced while the circuit is open, without a fault of its own. */
+export const alsoReplaced = (job: Decided): string[] =>
+  job.decisions.flatMap(({ also }) => (also === undefined ? [] : [also]))
+
+/** A verdict of somebody else that is to be checked: named, not decided. */
+export const toCheck = (job: Decided): (Decision & { readonly fault: string })[] =>
+  job.decisions.filter(
+    (each): each is Decision & { fault: string } =>
+      each.state === 'draft' && each.shown !== undefined && each.fault !== undefined,
+  )
+
+export const isDecided = (job: Decided): boolean =>
+  job.decisions.some(({ state, also }) => state === 'decided' && also === undefined)
 
 /** [practice] fewer letters than this are no reason. */
 const LEAST_REASON = 8

@@ -20,6 +20,20 @@ const judgedGateSchema = z.strictObject({
 })
 export type JudgedGate = z.infer<typeof judgedGateSchema>
 
+/** How a fault was shown where its gate was not opened by readings of this job. */
+export const SHOWN_HOW = ['seen', 'earlier-visit', 'another-firm'] as const
+export type ShownHow = (typeof SHOWN_HOW)[number]
+
+/** A verdict that was brought along, or a part that was seen: who showed it, how, when. */
+const shownSchema = z.strictObject({
+  how: z.enum(SHOWN_HOW, { error: `is not one of ${SHOWN_HOW.join(', ')}` }),
+  who: textSchema.optional(),
+  /** the day on which it was seen or measured, "2026-11-12" */
+  on: z.iso.date({ error: 'is no day such as 2026-11-12' }).optional(),
+  what: textSchema.optional(),
+})
+export type Shown = z.infer<typeof shownSchema>
+
 export const decisionSchema = z.strictObject({
   ...inRoundShape,
   /** the fault's id, or "unnamed" for notes from before anything was decided */
@@ -37,6 +51,10 @@ export const decisionSchema = z.strictObject({
   /** why the compressor died, as chosen by the technician; "unknown" with the checks made */
   causes: z.array(kebabSchema('cause')).max(MOST_CAUSES).optional(),
   causesChecked: textSchema.optional(),
+  /** in a draft: a verdict of somebody else that is to be checked */
+  shown: shownSchema.optional(),
+  /** what is also replaced while the circuit is open, without a fault of its own */
+  also: kebabSchema('part').optional(),
 })
 export type Decision = z.infer<typeof decisionSchema>
 
@@ -46,8 +64,8 @@ export const UNNAMED = 'unnamed'
 /** One decided fault, or what was noted on the way to it; a fault has one on a job. */
 export const DECISION = defineKind({
   kind: 'decision',
-  version: 2,
+  version: 3,
   schema: decisionSchema,
-  migrations: [widened(2)],
+  migrations: [widened(2), widened(3)],
   defaults: { state: 'draft' },
 })

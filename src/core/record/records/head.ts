@@ -10,8 +10,16 @@ import { clockSchema } from './run'
 export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
 
-/** What is broken, in the caller's words: it decides where one begins. */
-export const BROKEN = ['does-not-cool', 'does-not-run', 'trips', 'leaks', 'noise'] as const
+/** What is broken, in the caller's words, or the verdict that is brought along: it decides where one begins. */
+export const BROKEN = [
+  'does-not-cool',
+  'does-not-run',
+  'trips',
+  'leaks',
+  'noise',
+  'condemned',
+  'second-opinion',
+] as const
 export type Broken = (typeof BROKEN)[number]
 
 const arrivalSchema = z.strictObject({
@@ -28,6 +36,8 @@ const arrivalSchema = z.strictObject({
   /** what is known of the circuit's past; read by the clean-up class */
   previousBurnout: z.boolean().optional(),
   previousCompressor: z.boolean().optional(),
+  /** when it was changed, as it was told: "2024", "last spring" */
+  previousCompressorWhen: textSchema.optional(),
 })
 export type Arrival = z.infer<typeof arrivalSchema>
 
@@ -50,8 +60,8 @@ export type HeadData = z.infer<typeof headSchema>
 /** Title, arrival, plate as found, policy: one of each job. */
 export const HEAD = defineKind({
   kind: 'head',
-  version: 3,
+  version: 4,
   schema: headSchema,
-  migrations: [widened(2), widened(3)],
+  migrations: [widened(2), widened(3), widened(4)],
   defaults: { policy: DEFAULT_POLICY },
 })

@@ -72,7 +72,7 @@ describe('choice, handbook 06', () => {
     )
     expect(choice.chosen!.dryer.block).toBe(8)
     const long = choice.refused.find(({ dryer }) => dryer.block === 30)!
-    expect(long.judged.find(({ rule }) => rule === 'room')!.sentence).toMatch(/11\.2 in long, room for 8\.0/)
+    expect(long.judged.find(({ rule }) => rule === 'room')!.sentence).toBe('11.2 in long, room for 8.0')
   })
   test('a reducer where the line has another size, none where it fits', () => {
     expect(
@@ -178,6 +178,9 @@ describe('water margin: half of the rating for twice the rest', () => {
     expect(choice.chosen).toBeDefined()
     expect(choice.ways!.visits).toBeGreaterThan(1)
     expect(choice.ways!.sentences.join()).toMatch(/return visit/)
+    // one carries the tons: it is not told as one in parallel
+    expect(choice.ways!.parallel).toBe(1)
+    expect(choice.ways!.sentences[0]).toMatch(/^\d+ after one another hold the water/)
   })
 })
 

@@ -27,6 +27,7 @@ function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {
     why: undefined,
     missing: [],
     atTerminals: [],
+    atOpening: [],
   }))
   return planOf(job, faults, { proofs })
 }
@@ -255,6 +256,7 @@ describe('earlier jobs on this machine', () => {
     expect(one).toEqual({ factor: 1.26, jobs: 1 })
     expect(five).toEqual({ factor: 1.641, jobs: 5 })
     expect(earlierTimes(Array.from({ length: 50 }, () => took(500)))['swapValve']!.factor).toBe(2.5)
+    expect(earlierTimes(Array.from({ length: 50 }, () => took(1)))['swapValve']!.factor).toBe(0.4)
     expect(earlierTimes([{}, { took: { swapValve: { planned: 0, actual: 4 } } }])).toEqual({})
   })
   test('they move the plan', () => {

@@ -36,6 +36,18 @@ describe('a pull-down is timed and judged (handbook 09)', () => {
       ).limit,
     ).toBe(limit)
   })
+  test('one that begins at its setting and warms is on no way down: the setting is a limit from above', () => {
+    const warms = [
+      [0, 35],
+      [40, 40],
+    ] as const
+    expect(told(warms, 35).limit).not.toBe('passed')
+    const heats = [
+      [0, 34.9],
+      [40, 40],
+    ] as const
+    expect(told(heats, 35).limit).toBe('passed')
+  })
   test('says how far and how long; its rate and what is left at that rate', () => {
     const { sentence, figures, levels } = told(
       [

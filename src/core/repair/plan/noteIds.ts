@@ -3,6 +3,7 @@ export type NoteId =
   | 'approval'
   | 'proof'
   | 'proof-terminals'
+  | 'proof-opening'
   | 'liquid-line'
   | 'new-oil'
   | 'second-person'

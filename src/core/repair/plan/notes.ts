@@ -69,10 +69,13 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
     ...new Set(
       proofs
         .filter(({ isFirst }) => isFirst)
-        .flatMap(({ missing, atTerminals }) => missing.filter((point) => !atTerminals.includes(point))),
+        .flatMap(({ missing, atTerminals, atOpening }) =>
+          missing.filter((point) => !atTerminals.includes(point) && !atOpening.includes(point)),
+        ),
     ),
   ],
   'proof-terminals': ({ proofs }) => [...new Set(proofs.flatMap(({ atTerminals }) => atTerminals))],
+  'proof-opening': ({ proofs }) => [...new Set(proofs.flatMap(({ atOpening }) => atOpening))],
   'liquid-line': ({ access }) => (access === 'pump-down' ? [LIQUID_LINE] : []),
   'new-oil': ({ oil }) => newOilNote(oil),
   'second-person': ({ crew }) => (crew < 2 ? [TWO_LIFT] : []),

@@ -30,6 +30,7 @@ import { type Settling, settlingTests } from '../cleanup/settles'
 import { USUAL } from '../cleanup/usual'
 import type { WaterLedger } from '../cleanup/water'
 import { type Approval, approvalOf } from './approval'
+import { alsoRemedies } from './alsoReplaced'
 import { CAUSE_TASKS } from './causeTasks'
 import { chargeWork } from './chargeWork'
 import { chosenTasks } from './choices'
@@ -37,7 +38,7 @@ import { nitrogenFor } from './parts/nitrogen'
 import { type PlanPart, planParts } from './parts/planParts'
 import { guessedParts, jointsOf, partsOfTasks } from './parts/taskParts'
 import { type Bases, type PlanTask, planTasks, type TaskFacts } from './planTasks'
-import type { Proof } from './proofs'
+import { isProvenEarly, type Proof } from './proofs'
 import { type Remedy, remedyOf } from './remedies'
 import { type ReturnVisit, returnVisits } from './returns'
 import { type AppliedRule, rulesOf } from './rules'
@@ -132,9 +133,8 @@ const causeWork = (job: PlannedJob, fault: SuspectId): TaskId[] =>
         .flatMap((id) => CAUSE_TASKS[id])
     : []
 
-/** The remedies of several faults as one: everything once, opened if any of them opens. */
-function unionOf(faults: readonly SuspectId[]): Remedy {
-  const all = faults.map(remedyOf)
+/** Several remedies as one: everything once, opened if any of them opens. */
+function unionOf(all: readonly Remedy[]): Remedy {
   const once = <T>(pick: (remedy: Remedy) => readonly T[]) => [...new Set(all.flatMap(pick))]
   return {
     work: once(({ work }) => work),
@@ -193,16 +193,16 @@ const burnsIn = ({ job, figured, holding }: Whole): boolean =>
   holding.includes('flammable') ||
   [job.unit.refrigerant, figured.path.goesIn].some((name) => name !== undefined && isFlammable(name))
 
-/** What is proven first, each point where it may be: over the terminals only with the pressure off (handbook 13). */
+/** What is proven first, each point where it may be: over the terminals only with the pressure off (handbook 13), inside only when it is open. */
 function proofWork({ proofs, opens }: Whole): TaskId[] {
   const first = proofs.filter(({ isFirst }) => isFirst)
-  const late = opens ? first.flatMap(({ atTerminals }) => atTerminals) : []
-  const isEarly = first.some(
-    ({ missing }) => missing.length === 0 || missing.some((point) => !late.includes(point)),
-  )
+  const isLate = (pick: (proof: Proof) => readonly string[]) =>
+    opens && first.some((proof) => pick(proof).length > 0)
+  const isEarly = first.some((proof) => !opens || proof.missing.length === 0 || isProvenEarly(proof))
   return [
     ...(isEarly ? (['proveFirst'] as const) : []),
-    ...(late.length > 0 ? (['proveAtTerminals'] as const) : []),
+    ...(isLate(({ atTerminals }) => atTerminals) ? (['proveAtTerminals'] as const) : []),
+    ...(isLate(({ atOpening }) => atOpening) ? (['proveAtOpening'] as const) : []),
   ]
 }
 
@@ -250,11 +250,17 @@ function testOf({ job, figured, cleanup, policy }: Whole): TestPressure {
   return testPressureOf(job.unit, policy, figured.isPart, dryers)
 }
 
+const NOT_BOUGHT: Readonly<Record<NonNullable<Proof['why']>, string>> = {
+  suspected: 'prove first: suspected, not decided',
+  'gate-shut': 'prove first: its gate is shut',
+  shown: 'check first: seen or brought along, not checked here',
+}
+
 /** Why nothing is bought yet: it is not proven, or the owner did not agree. */
 function purchaseStopOf({ proofs, approval }: Whole): string | undefined {
-  const first = proofs.find(({ isFirst }) => isFirst)
-  if (first)
-    return first.why === 'suspected' ? 'prove first: suspected, not decided' : 'prove first: its gate is shut'
+  // what was seen or brought along and shows itself only later is bought: nothing would prove it before
+  const first = proofs.find((proof) => proof.isFirst && (proof.why !== 'shown' || isProvenEarly(proof)))
+  if (first?.why) return NOT_BOUGHT[first.why]
   if (approval.state === 'given' || approval.without !== undefined) return undefined
   return approval.state === 'refused' ? 'the owner refused' : 'not before the owner agrees'
 }
@@ -408,7 +414,7 @@ export function planRepair(input: PlanInput): Plan {
   const choice = chooseRefrigerant(job.unit, readings, record.repair.refrigerantTo)
   const refrigerant = choice.to ?? job.unit.refrigerant
   const own = job.dryers.map(modelOf)
-  const remedy = unionOf(faults)
+  const remedy = unionOf([...faults.map(remedyOf), ...alsoRemedies(job)])
   const { cleanup, opens } = openedFor({ record, policy, refrigerant, own }, remedy.opens, named.length > 0)
   const figured = chargeWork({ unit, closing, faults, record, cleanup, readings, choice, holding, policy })
   const approval = approvalOf(day, oldestDecision(job))

@@ -2,7 +2,7 @@ import type { KnownJob } from '../../record/job/job'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { gateIdOf } from '../../diagnosis/faults/faults'
 import type { GateId } from '../../diagnosis/faults/gateIds'
-import { judgeGate, needsTerminals } from '../../diagnosis/proof/gates'
+import { judgeGate, type ShownWhere, whereShown } from '../../diagnosis/proof/gates'
 import { recordOf } from '../../diagnosis/proof/record'
 import { type DecisionState, decisionStatesOf } from '../../diagnosis/proof/decisionState'
 
@@ -10,29 +10,40 @@ import { type DecisionState, decisionStatesOf } from '../../diagnosis/proof/deci
 export type Proof = {
   readonly fault: SuspectId
   readonly isFirst: boolean
-  /** why it is proven first: suspected only, or its gate is shut */
-  readonly why: 'suspected' | 'gate-shut' | undefined
+  /** why it is proven first: suspected only, its gate is shut, or it was seen or brought along and is checked again */
+  readonly why: 'suspected' | 'gate-shut' | 'shown' | undefined
   /** points of its proof that are not on record */
   readonly missing: readonly string[]
   /** those of them that need the compressor's own terminals: read when the pressure is off */
   readonly atTerminals: readonly string[]
+  /** those of them that only an opened circuit shows */
+  readonly atOpening: readonly string[]
 }
+
+/** Whether something of it can be shown before the circuit is emptied. */
+export const isProvenEarly = ({ missing, atTerminals, atOpening }: Proof): boolean =>
+  missing.some((point) => !atTerminals.includes(point) && !atOpening.includes(point))
 
 type Lines = readonly { readonly id: string; readonly label: string }[]
 
 const labels = (all: Lines) => all.map(({ label }) => label)
-/** Points that are read where one stands over the terminals. */
-const ofTerminals = (gate: GateId | undefined, all: Lines) =>
-  gate ? labels(all.filter(({ id }) => needsTerminals(gate, id))) : []
 
-function ofDecided({ fault, state, gate }: DecisionState): Proof {
-  const isFirst = state === 'not-proven'
+/** What is not on record, and where each point of it can be shown. */
+function points(gate: GateId | undefined, all: Lines): Pick<Proof, 'missing' | 'atTerminals' | 'atOpening'> {
+  const of = (where: ShownWhere) =>
+    gate ? labels(all.filter(({ id }) => whereShown(gate, id) === where)) : []
+  return { missing: labels(all), atTerminals: of('terminals'), atOpening: of('opened') }
+}
+const NONE: Lines = []
+
+function ofDecided({ fault, state, asked }: DecisionState): Proof {
+  const isChecked = state === 'shown' && asked.length > 0
+  const isFirst = state === 'not-proven' || isChecked
   return {
     fault,
     isFirst,
-    why: isFirst ? 'gate-shut' : undefined,
-    missing: isFirst ? labels(gate?.missing ?? []) : [],
-    atTerminals: isFirst ? ofTerminals(gateIdOf(fault), gate?.missing ?? []) : [],
+    why: isChecked ? 'shown' : isFirst ? 'gate-shut' : undefined,
+    ...points(gateIdOf(fault), isFirst ? asked : NONE),
   }
 }
 
@@ -45,15 +56,14 @@ export function proofsOf(job: KnownJob, faults: readonly SuspectId[]): Proof[] {
   return faults.map((fault): Proof => {
     const standing = decisionStates.find((each) => each.fault === fault)
     if (standing) return ofDecided(standing)
-    if (fault === 'healthy') return { fault, isFirst: false, why: undefined, missing: [], atTerminals: [] }
+    if (fault === 'healthy') return { fault, isFirst: false, why: undefined, ...points(undefined, NONE) }
     const gate = gateIdOf(fault)
     const missing = gate ? judgeGate(gate, recordOf(job.unit, job.readingSets, {})).missing : []
     return {
       fault,
       isFirst: true,
       why: 'suspected',
-      missing: labels(missing),
-      atTerminals: ofTerminals(gate, missing),
+      ...points(gate, missing),
     }
   })
 }

@@ -11,6 +11,7 @@ import { FirstStartList } from './FirstStartList'
 import { LeakLoop } from './LeakLoop'
 import { LogPane } from './LogPane'
 import { OilPane } from './OilPane'
+import { ProofPane } from './ProofPane'
 import { PullPane } from './PullPane'
 import { RetestPane } from './RetestPane'
 import { StartPane } from './StartPane'
@@ -31,6 +32,7 @@ const PANES: Readonly<Record<InstrumentId, ComponentType<InstrumentProps>>> = {
   'start-list': FirstStartList,
   start: StartPane,
   retest: RetestPane,
+  proof: ProofPane,
 }
 
 /** The instruments of a step; none where hands are all that it needs. */

@@ -1,5 +1,5 @@
 import { COVER } from '../../../record/state/offParts'
-import { BY_HAND, defineTasks, NO_KIT } from './row'
+import { BY_HAND, defineTasks, NO_KIT, opening } from './row'
 
 /** What every job has round it: arriving, proving again, locking out, starting, closing. Times of handbook 01 [practice]. */
 export const FRAME_TASKS = defineTasks({
@@ -71,7 +71,7 @@ export const FRAME_TASKS = defineTasks({
     effects: {},
     unattended: null,
     log: null,
-    instruments: [],
+    instruments: ['proof'],
     notes: ['proof'],
     restsOn: [],
     roles: [],
@@ -89,8 +89,26 @@ export const FRAME_TASKS = defineTasks({
     fails: { sentence: 'Not shown: it is not the compressor; charged again, back to Diagnose.' },
     unattended: null,
     log: null,
-    instruments: [],
+    instruments: ['proof'],
     notes: ['proof-terminals'],
+    restsOn: [],
+    roles: [],
+    turn: 1,
+  },
+  proveAtOpening: {
+    ...NO_KIT,
+    label: 'Look inside before the part is cut out: what only the opened circuit shows',
+    stage: 'blow',
+    handsOn: [5, 10, 20],
+    acts: [],
+    effects: opening(),
+    cautions: [],
+    overWhen: 'every point that only the opened circuit shows is on record, before the part is cut out',
+    fails: { sentence: 'Not shown: the part stays; what was found is repaired, back to Diagnose.' },
+    unattended: null,
+    log: null,
+    instruments: ['proof'],
+    notes: ['proof-opening'],
     restsOn: [],
     roles: [],
     turn: 1,

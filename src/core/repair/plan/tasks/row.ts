@@ -65,6 +65,7 @@ export type InstrumentId =
   | 'start-list'
   | 'start'
   | 'retest'
+  | 'proof'
 
 /** What of a task its effects do not tell: what it proves or mends, and what its time goes by. */
 export type TaskRole =
