@@ -15,7 +15,6 @@ import { wallWords } from '@/ui/timeplan/layout'
 import { leavingList } from '../shared/loadOut'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
-import { AlsoReplaced } from './AlsoReplaced'
 import { Approval, ProveFirst } from './Approval'
 import { Checklist } from './Checklist'
 import { JobPolicy } from './JobPolicy'
@@ -72,7 +71,7 @@ function PartNote({ part }: { part: PlanPart }) {
 }
 
 /** What to bring and what to look at before leaving; what is proven, agreed and chosen before it is bought. */
-export function PartsView({ job, unit, change, plan }: Props & Pick<StageProps, 'unit'>) {
+export function PartsView({ job, change, plan }: Props) {
   const [typed, setTyped] = useState('')
   // on a phone what is read before leaving would lie three screens below the parts
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
@@ -118,7 +117,6 @@ export function PartsView({ job, unit, change, plan }: Props & Pick<StageProps, 
         right={
           <>
             <ProveFirst plan={plan} />
-            <AlsoReplaced job={job} unit={unit} change={change} plan={plan} />
             <Approval job={job} change={change} plan={plan} />
             <RepairWays job={job} change={change} plan={plan} />
             {leaving.length > 0 && (

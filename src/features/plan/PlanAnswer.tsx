@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
+import { AlsoReplaced } from './AlsoReplaced'
 import { DecideButton } from '../shared/decide/DecideButton'
 import { AcidTests } from '../shared/AcidTests'
 import { INSIDE_KEYS, Observed } from '../shared/Observed'
@@ -25,10 +26,12 @@ export function PlanAnswer(props: StageProps) {
     change,
     answer: { plan },
   } = props
+  const isKnown = unknownOf(job.unit).length === 0
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
-      {unknownOf(job.unit).length === 0 && <Planned job={job} plan={plan} />}
+      {isKnown && <Planned job={job} plan={plan} />}
       <DecideButton {...props} label="Decide another fault" />
+      {isKnown && <AlsoReplaced {...props} plan={plan} />}
       <section aria-labelledby="answer-inside">
         <Typography id="answer-inside" variant="h2">
           What is inside

@@ -20,7 +20,7 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0]
 
 /** Clean-up, refrigerant, parts, the day: one at a time, each with its answer at the top. */
-export function PlanStage({ job, unit, change, display, answer: { plan } }: StageProps) {
+export function PlanStage({ job, change, display, answer: { plan } }: StageProps) {
   const [view, setView] = useKept<View>('plan view', 'clean-up')
   const unknown = unknownOf(job.unit)
   if (unknown.length > 0)
@@ -50,7 +50,7 @@ export function PlanStage({ job, unit, change, display, answer: { plan } }: Stag
         ))}
       </Tabs>
       <Box role="tabpanel" aria-labelledby={`plan-tab-${view}`}>
-        <Content job={job} unit={unit} change={change} display={display} plan={plan} />
+        <Content job={job} change={change} display={display} plan={plan} />
       </Box>
     </Box>
   )
