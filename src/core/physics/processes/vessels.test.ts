@@ -114,6 +114,20 @@ describe('nitrogen', () => {
     const leaking = hold(fillNitrogen(0.01, 3e6, 305, 1e-9), 3600, cooling, 101_325)
     expect(testPressure(leaking, 303)).toBeLessThan(testPressure(tight, 303) * 0.95)
   })
+  test.each([
+    // choked up to an outer pressure of 0.528 of the inner one [physics: ratio of specific heats 1.4]
+    [0.25, 1],
+    [0.5, 1],
+    [0.75, Math.sqrt(0.25 / 0.4717)],
+    [0.9, Math.sqrt(0.1 / 0.4717)],
+    [1, 0],
+  ])('at %f of the inner pressure outside a leak passes %f of the choked flow', (ratio, share) => {
+    const lostFor = (pascals: number) => {
+      const full = fillNitrogen(0.01, pascals, 300, 1e-11)
+      return (full.amount - hold(full, 60, () => 300, 101_325).amount) / pascals
+    }
+    expect(lostFor(101_325 / ratio) / lostFor(1e6)).toBeCloseTo(share, 3)
+  })
   test('a leak stops at atmospheric pressure', () => {
     const empty = hold(fillNitrogen(0.01, 2e5, 300, 1e-7), 50_000, () => 300, 101_325)
     expect(testPressure(empty, 300) / 101_325).toBeCloseTo(1, 1)

@@ -130,6 +130,7 @@ describe('over the limit of what is connected (handbook 07)', () => {
   test('what is typed is warned of at once; the limit stands beside the steps', () => {
     expect(overWarning(psi(150) + AIR, setup)).toBeUndefined()
     expect(overWarning(psi(151) + AIR, setup)).toMatch(/⬣ 151 psig is over the limit/)
+    expect(overWarning(psi(151.26) + AIR, setup)).toMatch(/⬣ 151\.3 psig is over the limit/)
     expect(
       limitSentence({
         ...setup.limit,
