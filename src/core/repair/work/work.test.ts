@@ -350,6 +350,25 @@ describe('gates of the work (handbook 07, 08, 09, 13)', () => {
         expect(sceneFor(apply(decidedJob(), edit)).plan.tasks.map((each) => each.id)).toContain(place!.task)
     }
   })
+  test.each([
+    [
+      1,
+      0,
+      [
+        '2 more breaks with nitrogen after a pull, marked in the log',
+        '2 more pulls to 2,000 microns or below',
+      ],
+    ],
+    [
+      2,
+      1,
+      ['1 more break with nitrogen after a pull, marked in the log', '1 more pull to 2,000 microns or below'],
+    ],
+  ])('%i pulls and %i breaks lack', (count, breaks, missing) => {
+    const { task } = GATES['too-few-pulls']
+    const job = apply(decidedJob(), edits.together(WET, withLog(pulls(1, count, breaks))))
+    expect(gate(job, task, 'too-few-pulls')!.missing).toEqual(missing)
+  })
   test('done while its gate stays shut is told at once, and no longer once it opens or a reason passes it', () => {
     const behind = (job: KnownJob) =>
       runSheet(sceneFor(job).scene, START + 60 * 60_000).shutBehind.map(({ step, gate: { id } }) => [
