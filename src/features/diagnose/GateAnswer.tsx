@@ -24,6 +24,7 @@ import { AskFirst } from '../shared/unit/AskUnit'
 import { Flags } from '../shared/Flags'
 import { isNothingRead } from '../shared/nothingRead'
 import { NothingReadYet, NothingToCondemn } from './NothingYet'
+import { decideNow } from '../shared/decide/decideNow'
 import { Gates } from '../shared/decide/Gates'
 
 /** Nothing is repaired where nothing is wrong, or where the list does not hold it. */
@@ -138,8 +139,8 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
         onClick={() => {
           const decide = decideAll(decisionsOf(suspect, gates))
           if (isDecided) void change(takeAllBack(faultsOf(suspect)))
-          else if (isAnother) void startRound('found', together(withReasons(job, suspect), decide))
-          else void change(decide)
+          else
+            void decideNow({ job, change, startRound }, decide, together(withReasons(job, suspect), decide))
         }}
       >
         {isDecided ? '● Decided. Take back' : isAnother ? 'Repair this: another repair' : 'Repair this'}

@@ -12,9 +12,7 @@ export function NothingReadYet({ job, diagnosis, openTap }: StageProps) {
       <Typography id="gate-title" variant="h2" gutterBottom>
         Nothing is read yet
       </Typography>
-      <Typography sx={{ mb: 1 }}>
-        The list shows how often each is found. Every reading moves it; nothing is condemned without one.
-      </Typography>
+      <Typography sx={{ mb: 1 }}>The list shows how often each is found; every reading moves it.</Typography>
       <Button
         component={Link}
         href={`/job/${encodeURIComponent(job.id)}/measure`}

@@ -5,10 +5,12 @@ import Typography from '@mui/material/Typography'
 import { gateIdOf, isSuspect, type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { keptGate } from '@/core/diagnosis/proof/decisionState'
 import { decide, setShown } from '@/core/record/edits/decisionEdits'
+import { together } from '@/core/record/edits/workEdits'
 import { observe } from '@/core/record/edits/readingEdits'
 import { toCheck } from '@/core/record/job/decisions'
 import type { Shown } from '@/core/record/records/decision'
 import { BUILD } from '../shared/build'
+import { decideNow } from '../shared/decide/decideNow'
 import { Gates } from '../shared/decide/Gates'
 import { shownText } from '../shared/decided'
 import type { StageProps } from '../shared/stageProps'
@@ -35,7 +37,10 @@ function Verdict({ fault, shown, ...props }: StageProps & { fault: SuspectId; sh
           variant="contained"
           sx={{ minHeight: 48 }}
           disabled={!isShown || !answer.isFresh}
-          onClick={() => void change(decide(fault, gate && keptGate(gate, BUILD)))}
+          onClick={() => {
+            const holds = decide(fault, gate && keptGate(gate, BUILD))
+            void decideNow(props, holds, together(setShown(fault, shown), holds))
+          }}
         >
           It holds: repair this
         </Button>

@@ -1,5 +1,6 @@
 'use client'
-import { ALSO_IDS, alsoFor, alsoRow } from '@/core/repair/plan/alsoReplaced'
+import { ALSO_IDS } from '@/core/record/records/decision'
+import { alsoFor, alsoRow } from '@/core/repair/plan/alsoReplaced'
 import type { Plan } from '@/core/repair/plan/plan'
 import { toggleAlso } from '@/core/record/edits/decisionEdits'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -27,7 +28,10 @@ export function AlsoReplaced({
       labels={LABELS}
       value={undefined}
       also={chosen}
-      onChange={(part) => part !== undefined && void change(toggleAlso(part))}
+      onChange={(word) => {
+        const part = ALSO_IDS.find((id) => id === word)
+        if (part) void change(toggleAlso(part))
+      }}
     />
   )
 }

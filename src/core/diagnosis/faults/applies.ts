@@ -8,7 +8,7 @@ import {
   mainMode,
   runsBothWays,
 } from '../../record/equipment/kinds'
-import type { UnitPlate } from '../../record/equipment/unit'
+import { METERINGS, type UnitPlate } from '../../record/equipment/unit'
 import type { Mode } from '../../record/readings/schema'
 import type { Applies } from './fault'
 import {
@@ -69,9 +69,13 @@ export const faultsOf = (unit: UnitPlate, mode: Mode = 'cooling'): FaultId[] => 
 
 const MODES = ['cooling', 'heating'] as const
 
-/** All faults that this unit can have in any of its modes, by their labels. */
-export function everyFaultOf(unit: UnitPlate): FaultId[] {
+/**
+ * All faults that this unit can have in any of its modes, by their labels.
+ * @param knowsMetering false where nobody named the metering device: then those of every kind
+ */
+export function everyFaultOf(unit: UnitPlate, knowsMetering = true): FaultId[] {
+  const units = knowsMetering ? [unit] : METERINGS.map((metering) => ({ ...unit, metering }))
   const modes = runsBothWays(unit) ? MODES : [mainMode(unit)]
-  const all = new Set(modes.flatMap((mode) => faultsOf(unit, mode)))
+  const all = new Set(units.flatMap((each) => modes.flatMap((mode) => faultsOf(each, mode))))
   return [...all].sort((a, b) => faultRow(a).label.localeCompare(faultRow(b).label, 'en'))
 }

@@ -46,6 +46,9 @@ function hotDischarge({ snapshot }: CauseRecord): string | undefined {
   return `Discharge line ${fromKelvin(value, 'F').toFixed(0)} F, above ${HOT_DISCHARGE_F} F.`
 }
 
+const changedBefore = ({ previousCompressorWhen: when }: CauseRecord['arrival']) =>
+  `The compressor was changed before${when ? ` (${when})` : ''}.`
+
 /** Why compressors die (handbook 04), each with what speaks for it and what removes it. */
 const CAUSES = {
   'flooded-start': {
@@ -150,7 +153,7 @@ const CAUSES = {
     label: 'Wrong wiring at the last change',
     evidence: ({ seen, arrival }) => [
       seen.wiring === 'wrong' && 'Wiring differs from the diagram.',
-      arrival.previousCompressor && seen.wiring === undefined && 'The compressor was changed before.',
+      arrival.previousCompressor && seen.wiring === undefined && changedBefore(arrival),
     ],
     look: 'Wiring against the diagram before any lead comes off.',
     action: 'Wire by the diagram, keep a wiring map.',

@@ -1,7 +1,7 @@
 import { decisionOn, UNKNOWN_CAUSE, unnamedNotes } from '../job/decisions'
 import type { Job } from '../job/job'
 import { idInRound } from '../job/idInRound'
-import { type Decision, type JudgedGate, type Shown, UNNAMED } from '../records/decision'
+import { type AlsoId, type Decision, type JudgedGate, type Shown, UNNAMED } from '../records/decision'
 import { type Edit, edit, put } from './edit'
 
 const editDecision = (fault: string, change: (decision: Decision) => void): Edit =>
@@ -55,7 +55,7 @@ export const setShown = (fault: string, shown: Shown | undefined): Edit =>
   editDecision(fault, (decision) => put(decision, 'shown', shown))
 
 /** Also replaces a part while the circuit is open, without a fault of its own; once more takes it back. */
-export const toggleAlso = (part: string): Edit =>
+export const toggleAlso = (part: AlsoId): Edit =>
   edit((job) => {
     const known = job.decisions.find(({ also }) => also === part)
     if (known) job.decisions = job.decisions.filter((each) => each !== known)

@@ -1,4 +1,4 @@
-import { type Decision, UNNAMED } from '../records/decision'
+import { type AlsoId, type Decision, UNNAMED } from '../records/decision'
 import type { Job } from './job'
 
 type Decided = Pick<Job, 'decisions'>
@@ -18,7 +18,7 @@ export const decided = (job: Decided): (Decision & { readonly fault: string })[]
   )
 
 /** What is also replaced while the circuit is open, without a fault of its own. */
-export const alsoReplaced = (job: Decided): string[] =>
+export const alsoReplaced = (job: Decided): AlsoId[] =>
   job.decisions.flatMap(({ also }) => (also === undefined ? [] : [also]))
 
 /** A verdict of somebody else that is to be checked: named, not decided. */

@@ -24,6 +24,22 @@ export type JudgedGate = z.infer<typeof judgedGateSchema>
 export const SHOWN_HOW = ['seen', 'earlier-visit', 'another-firm'] as const
 export type ShownHow = (typeof SHOWN_HOW)[number]
 
+/** Parts that are also replaced while the circuit is open, without a fault of their own. */
+export const ALSO_IDS = [
+  'expansion-valve',
+  'orifice',
+  'capillary',
+  'compressor',
+  'reversing-valve',
+  'service-valve',
+  'solenoid',
+  'contactor',
+  'start-gear',
+  'fan-motor',
+  'crankcase-heater',
+] as const
+export type AlsoId = (typeof ALSO_IDS)[number]
+
 /** A verdict that was brought along, or a part that was seen: who showed it, how, when. */
 const shownSchema = z.strictObject({
   how: z.enum(SHOWN_HOW, { error: `is not one of ${SHOWN_HOW.join(', ')}` }),
@@ -54,7 +70,7 @@ export const decisionSchema = z.strictObject({
   /** in a draft: a verdict of somebody else that is to be checked */
   shown: shownSchema.optional(),
   /** what is also replaced while the circuit is open, without a fault of its own */
-  also: kebabSchema('part').optional(),
+  also: z.enum(ALSO_IDS, { error: `is not one of ${ALSO_IDS.join(', ')}` }).optional(),
 })
 export type Decision = z.infer<typeof decisionSchema>
 

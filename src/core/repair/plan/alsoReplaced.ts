@@ -4,13 +4,14 @@ import type { RemedyId } from '../../diagnosis/faults/remedyIds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { alsoReplaced } from '../../record/job/decisions'
 import type { Job } from '../../record/job/job'
+import { ALSO_IDS, type AlsoId } from '../../record/records/decision'
 import { REMEDIES, type Remedy } from './remedies'
 
 /** A part that is also replaced while it is open: what that takes, and a fault that only units with this part can have. */
 type AlsoRow = { readonly label: string; readonly remedy: RemedyId; readonly like: FaultId }
 
 /** Handbook 13: a decision without a fault, as a valve after debris, a contactor, cores. */
-const ALSO = {
+const ALSO: Readonly<Record<AlsoId, AlsoRow>> = {
   'expansion-valve': { label: 'Expansion valve', remedy: 'swap-valve', like: 'txv-underfeeding' },
   orifice: { label: 'Orifice', remedy: 'swap-orifice', like: 'fixed-orifice-plugged' },
   capillary: { label: 'Capillary', remedy: 'swap-capillary', like: 'capillary-plugged' },
@@ -26,12 +27,9 @@ const ALSO = {
   'start-gear': { label: 'Start gear', remedy: 'swap-start-gear', like: 'start-gear-failed' },
   'fan-motor': { label: 'Fan motor', remedy: 'swap-fan-motor', like: 'fan-motor-grounded' },
   'crankcase-heater': { label: 'Crankcase heater', remedy: 'swap-heater', like: 'crankcase-heater-open' },
-} as const satisfies Readonly<Record<string, AlsoRow>>
+}
 
-export type AlsoId = keyof typeof ALSO
-export const ALSO_IDS = Object.keys(ALSO) as AlsoId[]
 export const alsoRow = (id: AlsoId): AlsoRow => ALSO[id]
-const isAlso = (id: string): id is AlsoId => Object.hasOwn(ALSO, id)
 
 const alsoRemedy = (id: AlsoId): Remedy => REMEDIES[ALSO[id].remedy]
 
@@ -50,5 +48,4 @@ export function alsoFor(unit: UnitPlate, { faults, opens }: Planned): AlsoId[] {
 }
 
 /** What replacing the parts takes that were chosen beside the faults. */
-export const alsoRemedies = (job: Pick<Job, 'decisions'>): Remedy[] =>
-  alsoReplaced(job).filter(isAlso).map(alsoRemedy)
+export const alsoRemedies = (job: Pick<Job, 'decisions'>): Remedy[] => alsoReplaced(job).map(alsoRemedy)

@@ -142,5 +142,10 @@ test('any fault that the unit can have is in the list, of both modes where it tu
   )
   expect(new Set(pump).size).toBe(pump.length)
   expect(everyFaultOf(UNIT)).not.toContain('defrost-failure')
+  // while nobody named the metering device the list holds those of every kind
+  expect(everyFaultOf(UNIT)).not.toContain('capillary-plugged')
+  expect(everyFaultOf(UNIT, false)).toEqual(
+    expect.arrayContaining(['capillary-plugged', 'txv-underfeeding', 'fixed-orifice-plugged']),
+  )
   expect(everyFaultOf({ ...UNIT, kind: 'pool-heat-pump' })).toContain('defrost-failure')
 })

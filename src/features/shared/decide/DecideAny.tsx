@@ -11,11 +11,11 @@ import type { ProofGate } from '@/core/diagnosis/proof/gates'
 import { decide, setShown } from '@/core/record/edits/decisionEdits'
 import { together } from '@/core/record/edits/workEdits'
 import { decisionOn } from '@/core/record/job/decisions'
-import { isRoundOver } from '@/core/record/job/rounds'
 import { type Shown, SHOWN_HOW, type ShownHow } from '@/core/record/records/decision'
 import { Choice } from '@/ui/Choice'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { BUILD } from '../build'
+import { decideNow } from './decideNow'
 import { useKept } from '../display/useKept'
 import type { StageProps } from '../stageProps'
 
@@ -120,11 +120,13 @@ export function DecideAny({ job, unit, change, startRound, answer, asksFirst = f
   const standing = fault === '' ? undefined : decisionOn(job, fault)
   const save = async (isDecided: boolean) => {
     if (fault === '') return
-    const shownEdit = setShown(fault, shown)
-    const edits = isDecided ? together(shownEdit, decide(fault, gate && keptGate(gate, BUILD))) : shownEdit
-    // a repair that is over stays as it is: what is decided now is another one
-    const stored = isDecided && isRoundOver(job) ? await startRound('found', edits) : await change(edits)
-    if (stored && !isDecided) setDraft(EMPTY)
+    // what was written down of it before stays where nothing else is said
+    const said = shown ? [setShown(fault, shown)] : []
+    if (!isDecided) return (await change(together(...said))) && setDraft(EMPTY)
+    await decideNow(
+      { job, change, startRound },
+      together(...said, decide(fault, gate && keptGate(gate, BUILD))),
+    )
   }
   return (
     <Box component="section" aria-labelledby="decide-title" sx={{ display: 'grid', gap: 1, maxWidth: 560 }}>
@@ -134,7 +136,7 @@ export function DecideAny({ job, unit, change, startRound, answer, asksFirst = f
       <Choice
         label="Fault, by name"
         value={fault}
-        values={everyFaultOf(unit)}
+        values={everyFaultOf(unit, job.unit.metering !== undefined)}
         labels={LABELS}
         onChange={(id) => put({ fault: id })}
       />
