@@ -1,24 +1,11 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
+import { Hand } from './hand'
 import { goTo, storedJobs } from './helpers'
 
-/** Counts what a person does: every tap, every group of keys that is typed. */
-class Hand {
-  actions = 0
-  constructor(readonly page: Page) {}
-  async tap(target: Locator) {
-    this.actions += 1
-    await target.click()
-  }
-  async type(target: Locator, text: string) {
-    this.actions += 1
-    await target.fill(text)
-  }
-  async begin(broken: RegExp, kind: string) {
-    await this.page.goto('/')
-    await this.tap(this.page.getByRole('button', { name: 'New job' }))
-    const dialog = this.page.getByRole('dialog', { name: 'New job' })
-    await this.tap(dialog.getByRole('button', { name: broken }))
-    await this.tap(dialog.getByRole('button', { name: kind, exact: true }))
+/** A person who names a verdict. */
+class Caller extends Hand {
+  get actions() {
+    return this.taps + this.groups
   }
   /** A fault by its name, and how it was shown. */
   async names(fault: RegExp, letters: string, how: string) {
@@ -33,7 +20,7 @@ class Hand {
 }
 
 test('already condemned, parts in the van: a plan in at most 15 taps and groups', async ({ page }) => {
-  const hand = new Hand(page)
+  const hand = new Caller(page)
   await hand.begin(/^Already condemned/, 'Split air conditioner')
   await hand.names(/^Compressor winding grounded/, 'grounded', 'another firm condemned it')
   await hand.type(page.getByLabel('By whom'), 'night shift of the valley')
@@ -57,10 +44,9 @@ test('already condemned, parts in the van: a plan in at most 15 taps and groups'
 })
 
 test('a plug seen melted leads to its plan in at most 18 taps and groups', async ({ page }) => {
-  const hand = new Hand(page)
+  const hand = new Caller(page)
   await hand.begin(/^Leaks/, 'Split air conditioner')
-  hand.actions += 1
-  await goTo(page, 'Diagnose')
+  await hand.goTo('Diagnose')
   await hand.names(/plug melted/i, 'plug melted', 'seen')
   await hand.tap(page.getByRole('button', { name: 'Decide: repair this' }))
   await hand.tap(page.getByRole('link', { name: 'To the plan' }))
@@ -74,7 +60,7 @@ test('a plug seen melted leads to its plan in at most 18 taps and groups', async
 test('a verdict is checked: half typed it stays; named, undone, decided once its gate is open; found in the middle of the work', async ({
   page,
 }) => {
-  const hand = new Hand(page)
+  const hand = new Caller(page)
   await hand.begin(/^Check somebody/, 'Walk-in cooler')
   await hand.names(/^Liquid solenoid leaks/, 'solenoid leaks', 'measured on an earlier visit')
   await page.getByLabel('By whom').fill('the day shift')
@@ -124,7 +110,7 @@ test('a verdict is checked: half typed it stays; named, undone, decided once its
 })
 
 test('before any reading nothing is condemned: the first reading is offered', async ({ page }) => {
-  const hand = new Hand(page)
+  const hand = new Caller(page)
   await hand.begin(/^Does not cool/, 'Split air conditioner')
   await goTo(page, 'Diagnose')
   await expect(page.getByRole('heading', { name: 'Nothing is read yet' })).toBeVisible()

@@ -1,38 +1,9 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
-import { choose, goTo as byRail, storedJobs } from './helpers'
+import { expect, test } from '@playwright/test'
+import { Hand } from './hand'
+import { choose, storedJobs } from './helpers'
 
-/** Does what a person without radio instruments does, and counts it: every tap, every group of keys that is typed. */
-class Hand {
-  taps = 0
-  groups = 0
-  constructor(readonly page: Page) {}
-  async tap(target: Locator) {
-    this.taps += 1
-    await target.click()
-  }
-  async type(target: Locator, text: string) {
-    this.groups += 1
-    await target.fill(text)
-  }
-  /** To a stage by the rail: a tap as any other. */
-  async goTo(stage: string) {
-    this.taps += 1
-    await byRail(this.page, stage)
-  }
-  button(name: string | RegExp) {
-    return this.page.getByRole('button', { name, exact: typeof name === 'string' })
-  }
-  get step() {
-    return this.page.getByRole('article')
-  }
-  /** A new job from what is broken, and the kind of the unit. */
-  async begin(broken: RegExp, kind: string) {
-    await this.page.goto('/')
-    await this.tap(this.button('New job'))
-    const dialog = this.page.getByRole('dialog', { name: 'New job' })
-    await this.tap(dialog.getByRole('button', { name: broken }))
-    await this.tap(dialog.getByRole('button', { name: kind, exact: true }))
-  }
+/** A person without radio instruments, at the pad, the logs and the steps. */
+class Typist extends Hand {
   /** Readings one after the other, each from the keyboard: the pad leads on by itself. */
   async readings(first: string, values: readonly string[]) {
     await this.tap(this.page.locator(`[data-tap=${first}]`).first())
@@ -79,11 +50,11 @@ const PIPE = 'Pipe where the gas is, F'
 const VACUUM = 'Vacuum at the system, far from the pump, micron'
 const SPACE = 'Space, or what the unit works on, F'
 
-const verdict = (hand: Hand) => hand.page.locator('[data-verdict]').first()
-const opens = (hand: Hand) => expect(verdict(hand)).toHaveAttribute('data-opens', 'true')
-const figure = (hand: Hand, name: string) => hand.page.locator(`[data-figure="${name}"]`)
+const verdict = (hand: Typist) => hand.page.locator('[data-verdict]').first()
+const opens = (hand: Typist) => expect(verdict(hand)).toHaveAttribute('data-opens', 'true')
+const figure = (hand: Typist, name: string) => hand.page.locator(`[data-figure="${name}"]`)
 
-async function recovery(hand: Hand, id: string) {
+async function recovery(hand: Typist, id: string) {
   await hand.beginStep(id)
   await hand.beginLog()
   await hand.look('14 min ago', { [P]: '120', [SCALE]: '20' })
@@ -96,24 +67,24 @@ async function recovery(hand: Hand, id: string) {
 }
 
 /** A hold of forty minutes at a pressure, and what is left of it now. */
-async function hold(hand: Hand, from: number, to: number) {
+async function hold(hand: Typist, from: number, to: number) {
   await hand.beginLog()
   await hand.look('40 min ago', { [NITROGEN]: String(from), [PIPE]: '75' })
   await hand.mark('Regulator shut, clock on', '40 min ago')
   await hand.look('', { [NITROGEN]: String(to), [PIPE]: '75' })
   await hand.endLog()
 }
-const bubbled = (hand: Hand) => hand.tap(hand.page.getByRole('checkbox', { name: /bubbled/ }))
+const bubbled = (hand: Typist) => hand.tap(hand.page.getByRole('checkbox', { name: /bubbled/ }))
 
 /** Of each job: pressure of its test, what goes in, what is done otherwise. */
 type Way = {
   readonly test: number
   readonly charge: number | undefined
   /** a step that this job does in its own manner */
-  readonly own?: Readonly<Record<string, (hand: Hand) => Promise<void>>>
+  readonly own?: Readonly<Record<string, (hand: Typist) => Promise<void>>>
 }
 
-async function pressureTest(hand: Hand, { test: psig }: Way) {
+async function pressureTest(hand: Typist, { test: psig }: Way) {
   await hand.beginStep('pressureTest')
   await hold(hand, psig, psig)
   await bubbled(hand)
@@ -121,7 +92,7 @@ async function pressureTest(hand: Hand, { test: psig }: Way) {
   await hand.done('pressureTest')
 }
 
-async function evacuate(hand: Hand, id: string) {
+async function evacuate(hand: Typist, id: string) {
   await hand.beginStep(id)
   await hand.beginLog()
   await hand.look('30 min ago', { [VACUUM]: '20000' })
@@ -131,7 +102,7 @@ async function evacuate(hand: Hand, id: string) {
   await hand.done(id)
 }
 
-async function threePulls(hand: Hand, id: string) {
+async function threePulls(hand: Typist, id: string) {
   await hand.beginStep(id)
   await hand.beginLog()
   await hand.look('3 h ago', { [VACUUM]: '20000' })
@@ -146,7 +117,7 @@ async function threePulls(hand: Hand, id: string) {
   await hand.done(id)
 }
 
-async function decay(hand: Hand) {
+async function decay(hand: Typist) {
   await hand.beginStep('decayTest')
   await hand.beginLog()
   await hand.mark('Valve shut, watch', '16 min ago')
@@ -158,7 +129,7 @@ async function decay(hand: Hand) {
   await hand.done('decayTest')
 }
 
-async function weighIn(hand: Hand, id: string, { charge }: Way) {
+async function weighIn(hand: Typist, id: string, { charge }: Way) {
   await hand.beginStep(id)
   await hand.beginLog()
   await hand.look('10 min ago', { [SCALE]: '30' })
@@ -167,14 +138,14 @@ async function weighIn(hand: Hand, id: string, { charge }: Way) {
   await hand.done(id)
 }
 
-async function firstStart(hand: Hand) {
+async function firstStart(hand: Typist) {
   const list = hand.page.getByRole('region', { name: 'First start' })
   for (const box of await list.getByRole('checkbox').all()) if (!(await box.isChecked())) await hand.tap(box)
   await hand.tap(hand.button('Done already'))
 }
 
 /** What each kind of step asks for beyond a tap. */
-function byHand(hand: Hand, id: string, way: Way): Promise<void> | undefined {
+function byHand(hand: Typist, id: string, way: Way): Promise<void> | undefined {
   if (way.own?.[id]) return way.own[id](hand)
   if (id.startsWith('recover')) return recovery(hand, id)
   if (id === 'pressureTest') return pressureTest(hand, way)
@@ -187,7 +158,7 @@ function byHand(hand: Hand, id: string, way: Way): Promise<void> | undefined {
 }
 
 /** Goes on as the sheet leads, until a step comes up. @returns the steps that were done */
-async function walk(hand: Hand, way: Way, until: string): Promise<string[]> {
+async function walk(hand: Typist, way: Way, until: string): Promise<string[]> {
   const gone: string[] = []
   for (;;) {
     const id = (await hand.step.getAttribute('data-step'))!
@@ -209,7 +180,7 @@ type Start = {
 
 /** From the call to a plan that the owner agreed to. */
 async function toThePlan(
-  hand: Hand,
+  hand: Typist,
   { broken, kind, refrigerant, values, suspect }: Start,
   more = async () => {},
 ) {
@@ -231,7 +202,7 @@ async function toThePlan(
   await hand.tap(hand.button('Repair this'))
   await hand.tap(page.getByRole('link', { name: 'To the plan' }))
 }
-async function agreed(hand: Hand) {
+async function agreed(hand: Typist) {
   const { page } = hand
   await hand.tap(page.getByRole('tab', { name: 'Parts' }))
   await hand.tap(hand.button('The quote is asked for'))
@@ -248,13 +219,13 @@ const COMFORT: Start = {
 }
 
 /** What came off is back on. */
-async function allBackOn(hand: Hand) {
+async function allBackOn(hand: Typist) {
   await hand.tap(hand.page.getByRole('tab', { name: 'Taken off' }))
   await hand.tap(hand.button(/^All \d+ back on$/))
   await hand.tap(hand.page.getByRole('tab', { name: 'Step', exact: true }))
 }
 /** Settled: a set that runs, what came off back on, and the end. */
-async function proveAndClose(hand: Hand, way: Way) {
+async function proveAndClose(hand: Typist, way: Way) {
   const { page } = hand
   await hand.tap(hand.button(/^(Take readings after the start|Another set of readings)$/))
   await expect(page).toHaveURL(/\/measure$/)
@@ -265,11 +236,11 @@ async function proveAndClose(hand: Hand, way: Way) {
   await walk(hand, way, 'closeUp')
   await allBackOn(hand)
 }
-async function close(hand: Hand) {
+async function close(hand: Typist) {
   await hand.tap(hand.button('Done already'))
   await expect(hand.page.getByText('Every step is over.')).toBeVisible()
 }
-const print = (hand: Hand, name: string) =>
+const print = (hand: Typist, name: string) =>
   process.stdout.write(`${name}: ${hand.taps} taps, ${hand.groups} typed groups\n`)
 
 // what is not there within this is a dead end
@@ -277,7 +248,7 @@ test.use({ actionTimeout: 90_000 })
 
 test('a start with the other mode booked, everything typed', async ({ page }) => {
   test.slow()
-  const hand = new Hand(page)
+  const hand = new Typist(page)
   await toThePlan(hand, { ...COMFORT, kind: 'Split heat pump' })
   await agreed(hand)
   const way: Way = { test: 236, charge: undefined }
@@ -298,7 +269,7 @@ test('a start with the other mode booked, everything typed', async ({ page }) =>
 
 test('a failed hold that is repaired in a second pass, everything typed', async ({ page }) => {
   test.slow()
-  const hand = new Hand(page)
+  const hand = new Typist(page)
   await toThePlan(hand, COMFORT)
   await agreed(hand)
   const way: Way = { test: 236, charge: undefined }
@@ -338,7 +309,7 @@ test('a failed hold that is repaired in a second pass, everything typed', async 
 
 test('a charge that nobody knows, finished by subcooling, everything typed', async ({ page }) => {
   test.slow()
-  const hand = new Hand(page)
+  const hand = new Typist(page)
   await toThePlan(hand, COMFORT)
   await agreed(hand)
   const way: Way = { test: 236, charge: undefined }
@@ -374,7 +345,7 @@ test('a charge that nobody knows, finished by subcooling, everything typed', asy
 
 test('a wet walk-in, everything typed', async ({ page }) => {
   test.slow()
-  const hand = new Hand(page)
+  const hand = new Typist(page)
   await toThePlan(
     hand,
     {
@@ -411,7 +382,7 @@ test('a wet walk-in, everything typed', async ({ page }) => {
 
 test('a burnout, everything typed: two tests for acid with their moments', async ({ page }) => {
   test.slow()
-  const hand = new Hand(page)
+  const hand = new Typist(page)
   await hand.begin(/^Does not run/, 'Split air conditioner')
   await hand.tap(hand.button('Terminal common'))
   await hand.tap(hand.button('Bare copper on the shell'))
