@@ -24,8 +24,10 @@ import { COLUMNS, evidenceLine } from './diagnosis/evidence'
 import { afterChecks, everything } from './diagnosis/further'
 import {
   ANSWER,
+  Beliefs,
   Calibration,
   Counter,
+  type Hit,
   hitOf,
   isRight,
   leadingFamily,
@@ -45,6 +47,10 @@ const BOOKS = option('books')
 const LINES = option('lines')
 /** Readings of a thorough visit: how long the whole diagnosis takes is told for these. */
 const THOROUGH = 25
+/** Faults up to this severity only begin. */
+const MOST_WEAK = 0.6
+/** A family with fewer cases is not judged by its calibration. */
+const LEAST_CASES = 50
 
 await loadRefrigerants(REFRIGERANT_NAMES)
 await loadBooks(UNIT_CLASSES)
@@ -64,6 +70,10 @@ class Row {
   readonly byFault = new Scores()
   readonly byClass = new Scores()
   readonly byReadings = new Scores()
+  readonly weak = new Score()
+  readonly calledSound = { cases: 0, now: 0, after: 0 }
+  /** believed against right by the family that leads, over the three stages */
+  readonly believedByFamily = new Beliefs()
   readonly exact = [new Calibration(), new Calibration(), new Calibration()] as const
   readonly family = new Calibration()
   readonly confused = new Counter()
@@ -85,6 +95,7 @@ class Row {
     for (const [i, each] of stages.entries()) {
       const leader = each[0] as Suspect
       this.exact[i]?.add(leader.probability, isRight(truth, leader))
+      this.believedByFamily.add(leader.family, leader.probability, isRight(truth, leader))
     }
     const family = leadingFamily(suspects)
     this.family.add(family.probability, family.action === familyOf(truth))
@@ -112,6 +123,8 @@ class Row {
       ...(isWell && truth !== 'healthy' && show?.runs !== false ? [this.wellRunning] : []),
     ]
     for (const each of scores) each.add(now, after, all)
+    if (readings >= 8 && severity <= MOST_WEAK && truth !== 'healthy')
+      this.countWeak(stages, [now, after, all])
     if (!isWell) return
     if (truth === 'healthy') {
       const [one, two, three] = stages.map((each) => Number(isAlarm(each[0] as Suspect)))
@@ -127,11 +140,28 @@ class Row {
     if (!all.exact) this.confusedAll.add(name(stages[2]?.[0] as Suspect))
   }
 
+  /** Faults that only begin: what they are taken for, before and after the checks that are asked for. */
+  private countWeak(
+    stages: readonly (readonly Suspect[])[],
+    [now, after, all]: readonly [Hit, Hit, Hit],
+  ): void {
+    const isSound = (each: readonly Suspect[] | undefined) => Number(each?.[0]?.fault === 'healthy')
+    this.weak.add(now, after, all)
+    this.calledSound.cases += 1
+    this.calledSound.now += isSound(stages[0])
+    this.calledSound.after += isSound(stages[1])
+  }
+
   shown() {
-    const { sound } = this
+    const { sound, calledSound } = this
     return {
       eightReadingsSeverityHalfUp: this.well.shown(),
       ofThemRunning: this.wellRunning.shown(),
+      weak: {
+        ...this.weak.shown(),
+        calledSound: shareOf(calledSound.now, calledSound.cases),
+        calledSoundAfterThreeChecks: shareOf(calledSound.after, calledSound.cases),
+      },
       falseAlarms: {
         sound: sound.cases,
         now: shareOf(sound.alarms, sound.cases),
@@ -145,6 +175,7 @@ class Row {
         family: this.family.error(),
       },
       reliability: this.exact[0].reliability(),
+      worstFamilies: this.believedByFamily.worst(LEAST_CASES, 6),
       milliseconds: {
         median: median(this.times),
         thorough: median(this.thorough),

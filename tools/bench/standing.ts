@@ -199,7 +199,7 @@ function afterCheck({ unit, steady, values, words, random }: Case, set: ReadingS
 const SOUND_INSULATION = 5e7
 /** At the compressor's own terminals only a grounded compressor shows a path; at the contactor all of them do. */
 function valuesAt(check: CheckId, values: Truth, words: Case['words']): Truth {
-  const isCompressor = words.groundPath === 'compressor-side' && words.leadState !== 'rubbed'
+  const isCompressor = words.groundPath === 'compressor-side' && !words.leadState?.startsWith('rubbed')
   const path = values.ohmsToGround !== undefined && values.ohmsToGround < SOUND_INSULATION
   if (check === 'groundAtTerminals' && path && !isCompressor)
     return { ...values, ohmsToGround: SOUND_INSULATION }

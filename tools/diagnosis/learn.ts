@@ -1,4 +1,4 @@
-// npm run learn [-- --cases=N --class=NAME --physics=usual|family --folder=PATH]: writes the case books of the diagnosis from
+// npm run learn [-- --cases=N --class=NAME --physics=A,B --folder=PATH]: writes the case books of the diagnosis from
 // the simulated circuit, every case of a physics of its own. Seeded; minutes.
 import { isSimulated } from '@/core/simulate/circuitFaults'
 import { mkdirSync, writeFileSync } from 'node:fs'
@@ -26,11 +26,12 @@ import { findUnit } from '../simulate/found'
 import { CLASS_UNITS, withPlate } from '../simulate/fleet'
 import { PHYSICS_NAMES, type PhysicsName } from '../simulate/physics'
 
-const CASES = Number(option('cases') ?? 180)
+const CASES = Number(option('cases') ?? 360)
 /** Sound units are shared by every electrical suspect: they are worth more cases. */
 const SOUND_TIMES = 4
 const CLASSES = choices('class', UNIT_CLASSES, UNIT_CLASSES)
-const [PHYSICS = 'family'] = choices<PhysicsName>('physics', PHYSICS_NAMES, ['family'])
+/** Cases are shared evenly among the families. */
+const PHYSICS = choices<PhysicsName>('physics', PHYSICS_NAMES, ['family', 'second'])
 /** Below this nobody would call it a fault. */
 const LEAST_SEVERITY = 0.15
 const LEAST_PAIR_SEVERITY = 0.3
@@ -52,11 +53,12 @@ function solve(
   question: Question,
   share: number,
   random: RandomSource,
+  physics: PhysicsName,
 ) {
   const mode = CLASS_UNITS[unitClass].mode
   const runs = question.otherMode ? (mode === 'cooling' ? 'heating' : 'cooling') : mode
   const faults = question.faults(random, share)
-  const steady = findUnit({ unit, mode, runs, faults, physics: PHYSICS, spreads: DESIGNS }, random)
+  const steady = findUnit({ unit, mode, runs, faults, physics, spreads: DESIGNS }, random)
   if (!steady) return undefined
   const readings = exactReadings(steady, READING_KEYS)
   const { targets, derived, snapshot, judged } = assess(unit, { mode, readings })
@@ -86,7 +88,8 @@ function learn(
   const [severities, deviations, frost, glass]: number[][] = [[], [], [], []] as never
   for (let i = 0, tries = 0; i < cases && tries < 3 * cases; tries++) {
     const member = members[Math.floor(random() * members.length)] as UnitPlate
-    const found = solve(member, unitClass, question, (i + random()) / cases, random)
+    const physics = PHYSICS[i % PHYSICS.length] as PhysicsName
+    const found = solve(member, unitClass, question, (i + random()) / cases, random, physics)
     if (!found) continue
     i += 1
     severities!.push(Math.round(found.severity * SEVERITY_STEPS))

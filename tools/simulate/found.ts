@@ -31,6 +31,7 @@ type Left = {
 const LEFT: Readonly<Record<PhysicsName, Left>> = {
   usual: { toppedUp: 0, least: 0, most: 0, scatter: 0 },
   family: { toppedUp: 0.5, least: 0, most: 0.25, scatter: 0.04 },
+  second: { toppedUp: 0.7, least: 0.05, most: 0.3, scatter: 0.05 },
   foreign: { toppedUp: 0.85, least: 0.12, most: 0.35, scatter: 0.06 },
 }
 /** Where little refrigerant seems to come, more was filled in. */

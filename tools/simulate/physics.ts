@@ -1,8 +1,8 @@
-// The family of physics that the case books are learned from, and the one that no book has seen.
+// The families of physics that the case books are learned from, and the one that no book has seen.
 import { type Physics, USUAL_PHYSICS } from '@/core/simulate/physics'
 import { gaussian, type RandomSource } from '@/core/base/numeric/random'
 
-export const PHYSICS_NAMES = ['usual', 'family', 'foreign'] as const
+export const PHYSICS_NAMES = ['usual', 'family', 'second', 'foreign'] as const
 export type PhysicsName = (typeof PHYSICS_NAMES)[number]
 
 /** [memory] spans that sound models of one circuit disagree over; factors are spread evenly in their logarithm. */
@@ -43,8 +43,41 @@ function familyMember(random: RandomSource): Physics {
 }
 
 /**
- * Held out: forms that no member of the family has. Void fraction of another kind, films and throats that follow flow and
- * subcooling, pressure lost in the coil, valves that open with a power of the bulb's superheat, gas warmed by the motor.
+ * [memory] A second family: another form of void fraction, films that grow with the flow, pressure lost in the coil, valves that
+ * open fast or slowly at first, gas warmed by the motor, designs spread to the edge of what is built.
+ */
+function secondMember(random: RandomSource): Physics {
+  const between = (low: number, high: number) => low + (high - low) * random()
+  const factor = (low: number, high: number) => low * (high / low) ** random()
+  return {
+    ...familyMember(random),
+    // [std: Massena 1960: 0.833]
+    voids: { kind: 'armand', factor: between(0.7, 0.9) },
+    loadSpread: between(0, 0.06),
+    filmExponent: between(0.1, 0.7),
+    coilLoss: between(0, 2.5),
+    openingExponent: between(0.6, 1.7),
+    suctionWarming: between(0, 0.3),
+    evaporatorDifference: between(0.82, 1.2),
+    condensing: between(-6, 5),
+    superheat: between(0.75, 1.25),
+    subcooling: between(0.75, 1.3),
+    lineGain: factor(0.4, 2.2),
+    suctionLoss: between(0.2, 2.4),
+    gasFilm: factor(0.16, 0.5),
+    liquidFilm: factor(0.2, 0.9),
+    innerToOuter: factor(1.2, 5),
+    orificeThroat: between(0.72, 0.96),
+    capillaryThroat: between(0.58, 0.88),
+    lostStroke: between(0, 1),
+    fouling: between(0, 1),
+    airFilmLoss: between(0.1, 0.6),
+  }
+}
+
+/**
+ * Held out: no book has seen a member. Void fraction of a third kind and throats that follow the subcooling are forms of its own;
+ * what else is a matter of degree lies at the edge of what the books span, all of it at once.
  */
 function foreignMember(random: RandomSource): Physics {
   const about = (value: number, share: number) => value * Math.exp(share * gaussian(random))
@@ -85,6 +118,7 @@ function foreignMember(random: RandomSource): Physics {
 const DRAWS: Readonly<Record<PhysicsName, (random: RandomSource) => Physics>> = {
   usual: () => USUAL_PHYSICS,
   family: familyMember,
+  second: secondMember,
   foreign: foreignMember,
 }
 

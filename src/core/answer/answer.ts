@@ -19,6 +19,7 @@ import type { Job, KnownJob } from '../record/job/job'
 import { legibleJob } from '../record/job/known'
 import { setsOfRound } from '../record/job/setsOfRound'
 import { latestWords } from '../record/job/words'
+import { withFindings } from '../record/job/findings'
 import type { ReadingSet } from '../record/readings/schema'
 import type { Arrival } from '../record/records/head'
 import type { JobSet } from '../record/records/set'
@@ -32,11 +33,12 @@ import { planBasis, planInput } from '../repair/plan/basis'
 import { type Plan, planRepair } from '../repair/plan/plan'
 import { effectsOf } from '../repair/plan/tasks/tasks'
 import { proofsOf } from '../repair/plan/proofs'
-import { type Ranking, type Suspect, suspectsOf, rankSet, type RankedSet } from './diagnose'
+import { besideSeen, type Ranking, type Suspect, suspectsOf, rankSet, type RankedSet } from './diagnose'
 import { decidedFaults, suspectToRepair } from './repairedFaults'
 import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
 import { holdingVetoes } from '../diagnosis/vetoes/holding'
 import type { VetoId } from '../safety/vetoes'
+import { type HistoryRecords, historyOf, isAfterRepair } from './history'
 import { memo } from './memo'
 
 /** What is asked: a job, the set that is looked at, and the units of the sentences. */
@@ -80,11 +82,6 @@ const emptySet = (job: Pick<Job, 'unit' | 'arrival'>): ReadingSet => ({ mode: fi
 /** The set that is looked at. */
 export const lookedAt = (job: Pick<Job, 'unit' | 'readingSets' | 'arrival'>, setId?: string): ReadingSet =>
   job.readingSets.find(({ id }) => id === setId) ?? job.readingSets.at(-1) ?? emptySet(job)
-
-const historyOf = ({ previousBurnout, previousCompressor }: Arrival): History => ({
-  ...(previousBurnout === undefined ? {} : { previousBurnout }),
-  ...(previousCompressor === undefined ? {} : { previousCompressor }),
-})
 
 const NO_ARRIVAL: Arrival = {}
 const NO_SETS: readonly JobSet[] = []
@@ -130,6 +127,8 @@ const STATE_KEYS = [
 const stateOf = (job: KnownJob): StateOf =>
   Object.fromEntries(STATE_KEYS.map((key) => [key, job[key]])) as Pick<KnownJob, (typeof STATE_KEYS)[number]>
 
+type HistoryStep = (records: HistoryRecords) => History
+
 /** Steps that an answer is made of, each keyed by what it depends on. */
 function stepsOf() {
   const assessed = memo(assess)
@@ -141,11 +140,15 @@ function stepsOf() {
     suspectsOf(assessment, all, history, display),
   )
   const asked = memo((assessment: Assessment, { ranked, items }: RankedSet, holding: readonly VetoId[]) =>
-    askChecks(assessment, ranked, items, holding),
+    askChecks(assessment, besideSeen(ranked), items, holding),
   )
   const standing = memo(({ standing: at, snapshot }: Assessment, display: Display) =>
     at ? tellStanding(at, snapshot, display) : undefined,
   )
+  const found = sameWhileEqual(memo(withFindings<ReadingSet>))
+  const [asFound, afterRepair] = [false, true].map((isMended) =>
+    sameWhileEqual(memo((records: HistoryRecords) => historyOf(records, isMended))),
+  ) as [HistoryStep, HistoryStep]
   const state = sameWhileEqual(memo((records: StateOf) => unitState(records, effectsOf)))
   const vetoes = keptWhileSame(
     memo((unit: UnitPlate, sets: readonly JobSet[], now: UnitState) => holdingVetoes(unit, sets, now)),
@@ -177,6 +180,9 @@ function stepsOf() {
     ),
   )
   return {
+    found,
+    asFound,
+    afterRepair,
     state,
     basis,
     readings,
@@ -200,10 +206,17 @@ type Steps = ReturnType<typeof stepsOf>
 /** The leading suspect of each set, kept while unit, history and set stay the same. */
 function leaders() {
   const kept = new Map<string, (...input: Parameters<typeof leader>) => SuspectId | undefined>()
-  return (unit: UnitPlate, set: JobSet, sets: readonly JobSet[], history: History) => {
+  return (
+    unit: UnitPlate,
+    set: JobSet,
+    sets: readonly JobSet[],
+    mendedAt: number | undefined,
+    history: History,
+  ) => {
     const known = kept.get(set.id) ?? memo(leader)
     kept.set(set.id, known)
-    return known(unit, set, set.branch === undefined ? NO_SETS : sets, history)
+    const found = withFindings(set, sets, mendedAt)
+    return known(unit, found, set.branch === undefined ? NO_SETS : sets, history)
   }
 }
 
@@ -228,9 +241,9 @@ function rankingOf(
   display: Display,
   knowsMetering: boolean,
   holding: readonly VetoId[],
+  history: History,
 ): Ranking {
   const sets = set.branch === undefined ? NO_SETS : job.readingSets
-  const history = historyOf(job.arrival ?? NO_ARRIVAL)
   const branch = set.branch === undefined ? undefined : steps.branched(job.unit, assessment, set, sets)
   const rankedSet = steps.rankedSet(assessment, branch, history)
   const suspects = steps.named(assessment, rankedSet, history, display)
@@ -265,23 +278,34 @@ export function createAnswerer() {
     const job: KnownJob = withRefrigerants(legibleJob(asked), effectsOf)
     const { unit, readingSets: allSets, decisions, arrival = NO_ARRIVAL } = job
     const readingSets = setsOfRound(job)
-    const set = lookedAt(job, setId)
-    const assessment = steps.assessed(unit, set)
-    yield { asks, assessment }
     const records = stateOf(job)
     const state = steps.state(records)
+    const mendedAt = state.mendings.at(-1)?.at
+    const set = steps.found(lookedAt(job, setId), readingSets, mendedAt)
+    const assessment = steps.assessed(unit, set)
+    yield { asks, assessment }
     const vetoes = steps.vetoes(unit, allSets, state)
     const knowsMetering = asked.unit.metering !== undefined
-    const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes)
+    const ofHistory: HistoryRecords = {
+      arrival: job.arrival,
+      decisions,
+      ...(job.others ? { others: job.others } : {}),
+    }
+    const historyAt = (each: ReadingSet) =>
+      isAfterRepair(each, mendedAt) ? steps.afterRepair(ofHistory) : steps.asFound(ofHistory)
+    const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes, historyAt(set))
     const gates = steps.gates(unit, readingSets, set, vetoes)
     const standing = steps.standing(assessment, display)
     yield { asks, assessment, ranking, standing, vetoes, state, gates }
     const named = decidedFaults(job)
-    const history = historyOf(arrival)
     const faults =
       named.length > 0
         ? named
-        : [suspectToRepair({ readingSets }, (each) => leaderOf(unit, each, readingSets, history))]
+        : [
+            suspectToRepair({ readingSets }, (each) =>
+              leaderOf(unit, each, readingSets, mendedAt, historyAt(each)),
+            ),
+          ]
     yield { asks, assessment, ranking, standing, vetoes, state, gates, faults }
     const basis = steps.basis(records)
     const plan = steps.plan(

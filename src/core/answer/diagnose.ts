@@ -4,7 +4,7 @@ import { DEFAULT_DISPLAY, type Display } from '../base/units/show'
 import type { Job } from '../record/job/job'
 import type { BranchWord } from '../diagnosis/evidence/branchWords'
 import { branchWord } from '../diagnosis/evidence/branches'
-import { type History, type PriorFactor, priorFactor } from '../diagnosis/faults/priors'
+import { type History, type PriorFactor, priorFactor, toldOf } from '../diagnosis/faults/priors'
 import { assess, type Assessment, itemsOf } from '../diagnosis/evidence/assess'
 import { contributions, itemTotals } from '../diagnosis/ranking/contributions'
 import { faultsIn } from '../diagnosis/ranking/components'
@@ -21,10 +21,13 @@ import { type ProofGate, judgeGate } from '../diagnosis/proof/gates'
 import { GATE_IDS } from '../diagnosis/faults/gateIds'
 import type { Item } from '../diagnosis/evidence/items'
 import { askChecks, type MindChanger, type NextCheck } from '../diagnosis/checks/nextCheck'
+import type { Undivided } from '../diagnosis/checks/lookAlikes'
 import { featureSentence, verdict, wordSentence } from '../diagnosis/evidence/sentence'
 import { holdingVetoes } from '../diagnosis/vetoes/holding'
 import type { VetoId } from '../safety/vetoes'
-import { rank, type Ranked } from '../diagnosis/ranking/weigh'
+import { historyOf } from './history'
+import { rank } from '../diagnosis/ranking/rank'
+import type { Ranked } from '../diagnosis/ranking/weigh'
 
 export type Evidence = {
   readonly key: string
@@ -48,6 +51,10 @@ export type Suspect = {
   readonly evidence: readonly Evidence[]
   /** what tells it apart, in the trade's words */
   readonly distinguishingSign?: string
+  /** it was seen: it leads, and the probabilities of the others sum to one without it */
+  readonly seen?: true
+  /** it was repaired on this unit before: its return is named before new suspects */
+  readonly repairedBefore?: true
 }
 
 /** What is said of a set once it is ranked. */
@@ -55,6 +62,8 @@ export type Ranking = {
   readonly suspects: readonly Suspect[]
   readonly nextChecks: readonly NextCheck[]
   readonly mindChangers: readonly MindChanger[]
+  /** two that look alike by what is on record; the first check splits them */
+  readonly undivided?: Undivided
 }
 
 export type Diagnosis = Assessment &
@@ -73,10 +82,10 @@ const GATE_PROBABILITY = 0.1
 export type Context = { readonly history?: History; readonly sets?: readonly ReadingSet[] }
 
 /** The context that a job gives. */
-export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readingSets'>): Context => ({
-  history: arrival ?? {},
-  sets: readingSets,
-})
+export const contextOf = (
+  job: Pick<Job, 'arrival' | 'readingSets' | 'decisions'> & Partial<Pick<Job, 'others'>>,
+  isMended = false,
+): Context => ({ history: historyOf(job, isMended), sets: job.readingSets })
 
 type Told = Pick<Assessment, 'judged' | 'tests' | 'standing' | 'snapshot'> & { readonly display: Display }
 
@@ -161,6 +170,7 @@ function suspectOf(
     probability: row.probability,
     severity: row.severity,
     evidence,
+    ...(row.seen ? { seen: true } : {}),
     ...signOf(faultsIn(row.hypothesis)),
   }
 }
@@ -172,6 +182,9 @@ export function gatesOfLeaders(suspects: readonly Suspect[], all: readonly Proof
     .flatMap(({ fault, also }) => [fault, ...(also ? [also] : [])].flatMap((each) => gateIdOf(each) ?? []))
   return [...new Set(ids)].flatMap((id) => all.find(({ gate }) => gate === id) ?? [])
 }
+
+/** What is still asked: what was seen is known, the rest is not. */
+export const besideSeen = (ranked: readonly Ranked[]): readonly Ranked[] => ranked.filter(({ seen }) => !seen)
 
 /** A set ranked against every hypothesis, before anything is said of it. */
 export type RankedSet = { readonly items: readonly Item[]; readonly ranked: readonly Ranked[] }
@@ -196,10 +209,24 @@ export function suspectsOf(
   const { unit, snapshot } = assessment
   const totals = itemTotals(ranked, items)
   const spoken = spokenOf(items, { ...assessment, display })
+  const isSeen = ranked.some(({ seen }) => seen)
   return ranked.map((row) => ({
     ...suspectOf(row, snapshot.mode, evidenceOf(totals, row, items, spoken)),
-    prior: { share: row.prior, ...priorFactor(row.hypothesis.suspect, unit, history) },
+    ...(isSeen && row.hypothesis.suspect === 'healthy' ? { label: NOTHING_ELSE } : {}),
+    prior: { share: row.prior, ...priorOf(row, unit, history) },
+    ...(!row.hypothesis.also && history.repaired?.includes(row.hypothesis.suspect as FaultId)
+      ? { repairedBefore: true as const }
+      : {}),
   }))
+}
+
+/** Beside what was seen a sound circuit says that there is nothing else. */
+const NOTHING_ELSE = 'Nothing else beside what was seen'
+
+/** What moved a suspect before any reading: what others found, else kind and history. */
+function priorOf({ hypothesis: { suspect, also } }: Ranked, unit: UnitPlate, history: History): PriorFactor {
+  const told = also ? undefined : toldOf(suspect, history)
+  return told ? { factor: 1, because: [told.because] } : priorFactor(suspect, unit, history)
 }
 
 /**
@@ -224,7 +251,7 @@ export function diagnose(
     ...assessment,
     suspects,
     vetoes: holding,
-    ...askChecks(assessment, rankedSet.ranked, rankedSet.items, holding),
+    ...askChecks(assessment, besideSeen(rankedSet.ranked), rankedSet.items, holding),
     gates: gatesOfLeaders(suspects, gates),
   }
 }

@@ -143,6 +143,7 @@ export const CHANGES: Readonly<Record<SimulatedFault, Change>> = {
   })),
   'liquid-line-restriction': liquidRestriction,
   'service-valve-damaged': liquidRestriction,
+  'service-valve-shut': liquidRestriction,
   'liquid-solenoid-stuck-closed': liquidRestriction,
   'plugged-liquid-dryer': dryerRestriction,
   'txv-underfeeding': starved,

@@ -112,7 +112,7 @@ export const ELECTRICAL_SHOWS: Readonly<Record<ElectricalFaultId, Show>> = {
       {
         compressorState: 'trips-breaker',
         breaker: 'trips',
-        leadState: 'rubbed',
+        leadState: random() < 0.8 ? 'rubbed-through' : 'rubbed',
         groundPath: 'compressor-side',
         ...at,
       },

@@ -62,6 +62,7 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
   }),
   'rv-pilot-tube-leak': (s) => ({ ...lessInside(s), oilStain: 'reversing-valve' }),
   overcharge: (s) => (s > LEAST_WEIGHED ? { weighedCharge: 'above-plate' } : {}),
+  'service-valve-shut': () => ({ servicePortState: 'front-seated' }),
   'service-valve-damaged': (s) => (s > PLAIN ? { frostPattern: 'service-valve' } : {}),
   'liquid-solenoid-stuck-closed': () => ({ solenoidPull: 'none' }),
   'liquid-solenoid-leaking': () => noPumpDown,
@@ -109,6 +110,30 @@ const TELLS: { readonly [F in SimulatedFault]?: (severity: number) => Words } = 
   'phase-reversed': () => ({ phaseSequence: 'reversed', compressorNoise: 'loud', ...noPumpDown }),
 }
 
+/** [practice] a part that is plainly seen to be broken is hardly ever called so by mistake; a broken one is overlooked. */
+const PLAINLY_SEEN: { readonly [K in ObservationKey]?: readonly string[] } = {
+  reliefPlug: ['melted'],
+  equalizerState: ['broken', 'blocked'],
+  bulbState: ['loose'],
+  inletScreen: ['plugged'],
+  overheatedValve: ['service-valve', 'expansion-valve', 'reversing-valve'],
+  servicePortState: ['front-seated'],
+  indoorFan: ['belt-off'],
+  leadState: ['rubbed-through'],
+  terminalLook: ['burnt'],
+  evaporatorCoil: ['iced'],
+}
+/** Of the lapses that would say so, how many are made. */
+const PLAIN_LAPSES = 0.02
+
+/** A word said by mistake; the true one where nobody would say the other. */
+function mistaken(key: ObservationKey, word: string, random: RandomSource): string {
+  const words = OBSERVATIONS[key].values as readonly string[]
+  const said = words[Math.floor(random() * words.length)] as string
+  const isPlain = PLAINLY_SEEN[key]?.includes(said) ?? false
+  return isPlain && random() >= PLAIN_LAPSES ? word : said
+}
+
 /** What a sound unit shows. */
 const SOUND: { readonly [K in ObservationKey]?: string } = {
   compressorState: 'running',
@@ -154,6 +179,8 @@ const SOUND: { readonly [K in ObservationKey]?: string } = {
   reliefAfterRestart: 'reseated',
   bulbIceResponse: 'closes',
   handValveTest: 'pulls-down',
+  servicePortState: 'open',
+  overheatedValve: 'none',
 }
 /** Where frost begins and what the sight glass shows, as the state and the fault have it. */
 export function seenInState(steady: Steady): { readonly frostPattern: string; readonly sightGlass: string } {
@@ -189,9 +216,7 @@ export function observe(
     const told = truth[key]
     if (told === undefined || !canObserve(plate, key)) continue
     const word = typeof told === 'string' ? told : (told[Math.floor(random() * told.length)] as string)
-    const words = OBSERVATIONS[key].values as readonly string[]
-    const mistaken = random() < lapse
-    seen[key] = mistaken ? (words[Math.floor(random() * words.length)] as string) : word
+    seen[key] = random() < lapse ? mistaken(key, word, random) : word
   }
   return seen as Observations
 }

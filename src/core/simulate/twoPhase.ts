@@ -1,11 +1,13 @@
 /**
  * How much of a two-phase stretch is vapour: by a slip between the phases that is a power of their density ratio (a third
  * at minimum entropy production [std: Zivi 1964], none for a homogeneous mixture, a half at equal momentum), or by the
- * general form of Butterworth [std: Butterworth 1975]: 1 / (1 + factor ((1 - x) / x)^p (vapour / liquid density)^q).
+ * general form of Butterworth [std: Butterworth 1975]: 1 / (1 + factor ((1 - x) / x)^p (vapour / liquid density)^q), or
+ * by the share of the gas volume flow of Armand and Massena [std: Massena 1960]: (factor + (1 - factor) x) times it.
  */
 export type VoidLaw =
   | { readonly kind: 'slip'; readonly exponent: number }
   | { readonly kind: 'butterworth'; readonly factor: number; readonly p: number; readonly q: number }
+  | { readonly kind: 'armand'; readonly factor: number }
 
 /** [std: Zivi 1964] */
 const ZIVI: VoidLaw = { kind: 'slip', exponent: 1 / 3 }
@@ -26,7 +28,7 @@ export function meanTwoPhaseDensity(
   const void_ =
     law.kind === 'slip'
       ? meanVoid((vapour / liquid) ** (1 - law.exponent), a, b)
-      : meanOf((quality) => butterworth(law, vapour / liquid, quality), a, b)
+      : meanOf((quality) => AT_QUALITY[law.kind](law as never, vapour / liquid, quality), a, b)
   return liquid * (1 - void_) + vapour * void_
 }
 
@@ -45,14 +47,18 @@ function meanVoid(slip: number, from: number, to: number): number {
   return (integral(to) - integral(from)) / (to - from)
 }
 
-function butterworth(
-  { factor, p, q }: Extract<VoidLaw, { kind: 'butterworth' }>,
-  densities: number,
-  quality: number,
-): number {
+type Law<K extends VoidLaw['kind']> = Extract<VoidLaw, { kind: K }>
+
+function butterworth({ factor, p, q }: Law<'butterworth'>, densities: number, quality: number): number {
   if (quality <= 0) return 0
   return 1 / (1 + factor * ((1 - quality) / quality) ** p * densities ** q)
 }
+
+function armand({ factor }: Law<'armand'>, densities: number, quality: number): number {
+  const volumes = quality / (quality + (1 - quality) * densities)
+  return (factor + (1 - factor) * quality) * volumes
+}
+const AT_QUALITY = { butterworth, armand } as const
 
 /** Gauss-Legendre with five points on 0 to 1 [std: Abramowitz and Stegun 25.4.30]. */
 const GAUSS: readonly (readonly [at: number, weight: number])[] = [

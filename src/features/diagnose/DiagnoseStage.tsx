@@ -21,6 +21,7 @@ import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { wordsNow } from '../shared/wordsNow'
+import { believed, isFirstBeside, SuspectNotes } from '../shared/SuspectNotes'
 import { StandingCircuit } from '../shared/StandingCircuit'
 import { Vetoes } from '../shared/Vetoes'
 import { SetBar } from '../shared/sets/SetBar'
@@ -63,8 +64,15 @@ function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {
           sx={{ display: 'block', px: 1.5, py: 0.75, color: 'text.primary' }}
         >
           <Box sx={{ display: 'flex', justifyContent: 'space-between', textAlign: 'left', gap: 2, mb: 0.5 }}>
-            <span>{each.label}</span>
-            <strong style={{ whiteSpace: 'nowrap' }}>{chance(each.probability)}</strong>
+            <span>
+              {isFirstBeside(diagnosis.suspects, i) && (
+                <Box component="span" sx={{ display: 'block', color: 'text.secondary' }}>
+                  Beside it:
+                </Box>
+              )}
+              {each.label}
+            </span>
+            <strong style={{ whiteSpace: 'nowrap' }}>{believed(each)}</strong>
           </Box>
           <ProbabilityBar share={each.probability} strong={i === 0} />
         </ToggleButton>
@@ -99,19 +107,24 @@ function SuspectPanel(props: StageProps) {
   const isLeader = suspect === diagnosis.suspects[0]
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
+      <SuspectNotes ranking={diagnosis} mode={set.mode} />
       <SuspectChoice {...props} />
       <section aria-labelledby="evidence-title">
         <Typography id="evidence-title" variant="h2">
-          {suspect.label} {chance(suspect.probability)}
+          {suspect.label} {believed(suspect)}
           {suspect.severity > 0 && hasDegree(suspect.fault) && `, ${severityWord(suspect.severity)}`}
         </Typography>
         {suspect.distinguishingSign && (
           <Typography sx={{ color: 'text.secondary' }}>Sign: {suspect.distinguishingSign}.</Typography>
         )}
         <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
+          {suspect.seen &&
+            'It was seen: it leads whatever the pattern says, and the others stand beside it. '}
           Before any reading {chance(suspect.prior.share)}
           {suspect.prior.because.length > 0 &&
-            `, moved by ${suspect.prior.because.join(' and ')} (×${suspect.prior.factor.toFixed(1)})`}
+            (suspect.prior.factor === 1
+              ? `: ${suspect.prior.because.join(' and ')}`
+              : `, moved by ${suspect.prior.because.join(' and ')} (×${suspect.prior.factor.toFixed(1)})`)}
           .
         </Typography>
         <EvidenceList evidence={suspect.evidence} />
@@ -177,7 +190,7 @@ function Leader({ diagnosis: { suspects } }: StageProps) {
     <section aria-label="Leading suspect">
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 2 }}>
         <Typography sx={{ fontWeight: 700, fontSize: '1.15rem' }}>{leader.label}</Typography>
-        <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>{chance(leader.probability)}</Typography>
+        <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>{believed(leader)}</Typography>
       </Box>
       {reason && <Typography sx={{ color: 'text.secondary' }}>{reason.sentence}</Typography>}
     </section>

@@ -30,11 +30,12 @@ type Props = { observations: Observations; mode: Mode; actions: CheckActions }
 function Doing({ check, observations, actions }: { check: NextCheck } & Props) {
   const { observation, test } = checkRow(check.check)
   if (observation) {
-    const { label, values } = observationRow(observation)
+    const { label, values, said } = observationRow(observation)
     return (
       <ChoiceChips
         label={label}
         values={values}
+        {...(said ? { labels: said } : {})}
         value={observations[observation]}
         onChange={(word) => actions.answer(observation, word)}
       />

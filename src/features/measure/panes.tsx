@@ -3,8 +3,14 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type ReactNode, useState } from 'react'
-import { markDoubtful, noteReading, togglePlace } from '@/core/record/edits/readingEdits'
-import type { ObservationValue, PlacedKey } from '@/core/record/readings/observations'
+import { markDoubtful, noteReading, observe, togglePlace } from '@/core/record/edits/readingEdits'
+import {
+  type ObservationKey,
+  observationRow,
+  type ObservationValue,
+  type PlacedKey,
+} from '@/core/record/readings/observations'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import { TapList } from '@/ui/pad/TapList'
 import { CircuitPane } from '../shared/circuit/CircuitPane'
 import { seenOnDrawing } from '../shared/circuit/seenOnDrawing'
@@ -139,6 +145,28 @@ export function ViewOf({
 const askedAt = ({ job }: StageProps, key: ReadingKey) =>
   readingRow(key).kind === 'pressure' ? unknownOf(job.unit).find((field) => field !== 'kind') : undefined
 
+/** Where an instrument showed its own figure: another one is right at another place. */
+const SHOWN_AT: { readonly [K in ReadingKey]?: ObservationKey } = {
+  superheatShown: 'superheatShownAt',
+  subcoolingShown: 'subcoolingShownAt',
+}
+
+function ShownWhere({ set, setId, change, open }: StageProps & { open: ReadingKey }) {
+  const word = SHOWN_AT[open]
+  if (!word) return null
+  const { label, values } = observationRow(word)
+  return (
+    <Box sx={{ px: 1.25 }}>
+      <ChoiceChips
+        label={label}
+        values={values}
+        value={set.observations?.[word]}
+        onChange={(place) => void change(observe(setId, word, place))}
+      />
+    </Box>
+  )
+}
+
 /** What a pressure means as a temperature; what of the unit must be known for that is asked here. */
 function PadMeaning({ props, entry, open }: { props: StageProps; entry: PadEntry; open: ReadingKey }) {
   const { job, unit, display, change } = props
@@ -165,8 +193,14 @@ export function Pad({ props, measure }: PaneProps) {
       order={keys}
       hand={hand}
       reading={set.readings[open]}
-      meaning={readingRow(open).kind === 'pressure' && <PadMeaning props={props} entry={entry} open={open} />}
-      compact={askedAt(props, open) !== undefined}
+      meaning={
+        readingRow(open).kind === 'pressure' ? (
+          <PadMeaning props={props} entry={entry} open={open} />
+        ) : (
+          <ShownWhere {...props} open={open} />
+        )
+      }
+      compact={askedAt(props, open) !== undefined || SHOWN_AT[open] !== undefined}
       onDoubt={(key, doubtful) => void change(markDoubtful(setId, key, doubtful))}
       onNote={(key, note) => change(noteReading(setId, key, note))}
       onUnit={onUnit}

@@ -31,6 +31,9 @@ const SEEN_KEYS: readonly ObservationKey[] = [
   'orificeSize',
   'solenoidPull',
   'reliefPlug',
+  'overheatedValve',
+  'compressorInside',
+  'shaftTurns',
   'compressorNoise',
   'reliefNoise',
   'reversingValveNoise',
@@ -83,6 +86,7 @@ export function Observed({ keys, observations, onChange, withHoursOpen, places, 
         <ChoiceChips
           key={key}
           label={observationRow(key).label}
+          {...(observationRow(key).said ? { labels: observationRow(key).said } : {})}
           values={observationRow(key).values.filter(
             (word) => word === observations[key] || !without?.(key).includes(word),
           )}

@@ -2,11 +2,11 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectKey } from '@/core/answer/diagnose'
-import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { tells } from '../shared/tells'
 import { Flags } from '../shared/Flags'
+import { believed, isFirstBeside, SuspectNotes } from '../shared/SuspectNotes'
 import { StandingCircuit } from '../shared/StandingCircuit'
 import { Vetoes } from '../shared/Vetoes'
 import type { StageProps } from '../shared/stageProps'
@@ -46,15 +46,17 @@ function Ranked({ diagnosis, set, setId, change, unit, answer }: StageProps) {
             Before any reading: how often each is found. Every reading moves this list.
           </p>
         )}
+        <SuspectNotes ranking={diagnosis} mode={set.mode} />
         <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1.25 }}>
           {shown.map((suspect, i) => (
             <li key={suspectKey(suspect)} data-suspect={suspect.fault}>
+              {isFirstBeside(shown, i) && <Typography sx={{ color: 'text.secondary' }}>Beside it:</Typography>}
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, mb: 0.25 }}>
                 <Typography sx={{ fontWeight: i === 0 ? 700 : 400, lineHeight: 1.25 }}>
                   {suspect.label}
                 </Typography>
                 <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                  {chance(suspect.probability)}
+                  {believed(suspect)}
                 </Typography>
               </Box>
               <ProbabilityBar share={suspect.probability} strong={i === 0} />

@@ -13,6 +13,9 @@ export const isRight = (truth: SuspectId, { fault, also }: Pick<Suspect, 'fault'
 
 /** The leading family: beliefs of the suspects that would be treated alike, put together. */
 export function leadingFamily(suspects: readonly Suspect[]): { action: FamilyId; probability: number } {
+  const [first] = suspects
+  // what was seen leads, and the others sum to one beside it
+  if (first?.seen) return { action: first.family, probability: first.probability }
   const sums = new Map<FamilyId, number>()
   for (const { family: action, probability } of suspects)
     sums.set(action, (sums.get(action) ?? 0) + probability)
@@ -99,6 +102,28 @@ export class Calibration {
   }
   reliability(): (number | null)[][] {
     return this.bins.map(({ cases, believed, right }) => [cases, share(believed, cases), share(right, cases)])
+  }
+}
+
+/** Believed against right by a name. */
+export class Beliefs {
+  private readonly byName = new Map<string, { cases: number; believed: number; right: number }>()
+  add(name: string, probability: number, right: boolean): void {
+    const known = this.byName.get(name) ?? { cases: 0, believed: 0, right: 0 }
+    this.byName.set(name, known)
+    known.cases += 1
+    known.believed += probability
+    known.right += Number(right)
+  }
+  /** The names that are furthest off, of those with so many cases: [name, cases, believed, right]. */
+  worst(least: number, most: number): (string | number | null)[][] {
+    const off = ({ cases, believed, right }: { cases: number; believed: number; right: number }) =>
+      Math.abs(believed - right) / cases
+    return [...this.byName]
+      .filter(([, { cases }]) => cases >= least)
+      .sort((a, b) => off(b[1]) - off(a[1]))
+      .slice(0, most)
+      .map(([name, { cases, believed, right }]) => [name, cases, share(believed, cases), share(right, cases)])
   }
 }
 

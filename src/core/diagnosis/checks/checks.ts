@@ -114,6 +114,11 @@ export const CHECKS = {
     acts: ENERGISED,
   }),
   reliefPlug: look('Look at the fusible plug', 3, 'reliefPlug'),
+  overheatedValve: look(
+    'Look at the valves near brazed joints: discoloured, paint burnt',
+    4,
+    'overheatedValve',
+  ),
   inletScreen: look('Recover, open and look at the valve inlet screen', 60, 'inletScreen', {
     acts: ['recover', 'open'],
     state: 'recovered',
@@ -228,6 +233,12 @@ export const CHECKS = {
     caution: DEAD,
     state: 'power-off',
   }),
+  windingsAtTerminals: electrical(
+    "Ohms of the three winding pairs at the compressor's own terminals, leads off",
+    20,
+    'windingsAtTerminals',
+    { covers: 3, caution: OWN_TERMINALS, state: 'pressure-off', acts: ['own-terminals'] },
+  ),
   ground: electrical('Ohms to bare copper on the shell, from the contactor end', 5, 'ground', {
     caution: DEAD,
     state: 'power-off',

@@ -9,6 +9,7 @@ import type { Assessment } from '../evidence/assess'
 import { electricalTestRow } from '../electrical/electricalTests'
 import { familyOf } from '../faults/families'
 import { featureRow } from '../evidence/features'
+import { type Undivided, undivided } from './lookAlikes'
 import { differentWork, isGeneric, isHighAndFull } from './work'
 import type { SuspectId } from '../faults/faults'
 import type { Item } from '../evidence/items'
@@ -179,6 +180,8 @@ export type MindChanger = {
 export type Asked = {
   readonly nextChecks: readonly NextCheck[]
   readonly mindChangers: readonly MindChanger[]
+  /** the two that lead and look alike by what is on record; the first check splits them */
+  readonly undivided?: Undivided
 }
 
 const MOST_CHANGERS = 3
@@ -228,14 +231,24 @@ export function askChecks(
     return { ...scored(id, predictors, weights, actions, exact), taps, effort: effortOf(id, taps) }
   }
   const open = CHECK_IDS.filter((id) => isPossible(id, assessment, taken)).map(weigh)
-  const checks = withLifts(open, holding)
-    .filter(({ id, gain }) => gain >= leastGain(id) || comesFirst(id, assessment))
-    .sort((a, b) => place(b.id, assessment) - place(a.id, assessment) || rate(b) - rate(a))
+  const allowed = withLifts(open, holding)
+  const alike = undivided(
+    alive.map(({ hypothesis, probability }) => ({ suspect: hypothesis.suspect, probability })),
+    new Set(allowed.map(({ id }) => id)),
+  )
+  const splits = (id: CheckId) => (id === alike?.check ? 1 : 0)
+  const checks = allowed
+    .filter(({ id, gain }) => gain >= leastGain(id) || comesFirst(id, assessment) || splits(id) === 1)
+    .sort(
+      (a, b) =>
+        place(b.id, assessment) - place(a.id, assessment) || splits(b.id) - splits(a.id) || rate(b) - rate(a),
+    )
     .slice(0, MOST_LOOKED_AT)
     .map((found) => told(found, snapshot, alive, weights))
   return {
     nextChecks: differentWork(checks, KINDS_SHOWN, MOST_CHECKS),
     mindChangers: mindChangersOf(checks, alive[0]?.hypothesis.suspect ?? 'unlisted'),
+    ...(alike ? { undivided: alike } : {}),
   }
 }
 

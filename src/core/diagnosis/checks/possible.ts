@@ -2,6 +2,8 @@ import { isThreePhase, isBoxKind } from '../../record/equipment/kinds'
 import { canObserve, isUsual } from '../../record/equipment/observable'
 import { tapsOf } from '../../record/equipment/taps'
 import type { UnitPlate } from '../../record/equipment/unit'
+import { windingsPlace } from '../../record/readings/ohmPlaces'
+import { isIced } from '../../record/readings/iced'
 import { stood } from '../../record/readings/atRest'
 import type { ReadingKey } from '../../record/readings/vocabulary'
 import { refusals, type VetoId } from '../../safety/vetoes'
@@ -40,6 +42,9 @@ const TEST_NEEDS: { readonly [K in ElectricalTestKey]?: (unit: UnitPlate) => boo
 
 const isGroundedFromContactor = ({ tests }: Assessment) => tests.ground?.word === 'at-contactor'
 const isGroundedAtTerminals = ({ tests }: Assessment) => tests.groundAtTerminals?.word === 'grounded'
+const areOfTerminals = ({ snapshot }: Assessment) =>
+  windingsPlace(snapshot.raw, snapshot.observations) === 'terminals'
+const areGoodWindings = ({ tests }: Assessment) => (tests.windings?.word ?? 'good') === 'good'
 const hasOpenWinding = ({ tests }: Assessment) => readsOpen(tests.windings)
 
 const whileRunning = ({ snapshot }: Assessment) => !stood(snapshot)
@@ -47,8 +52,10 @@ const whileRunning = ({ snapshot }: Assessment) => !stood(snapshot)
 /** What only makes sense once something else was found. */
 const ONLY_WHEN: { readonly [K in CheckId]?: (assessment: Assessment) => boolean } = {
   groundPath: (at) => isGroundedFromContactor(at) && !isGroundedAtTerminals(at),
-  groundAtTerminals: (at) =>
-    isGroundedFromContactor(at) && at.snapshot.observations.groundMeasuredAt !== 'terminals',
+  groundAtTerminals: (at) => isGroundedFromContactor(at) && at.tests.groundAtTerminals === undefined,
+  // Once measured at the compressor itself, nobody goes back to the contactor for it.
+  ground: (at) => at.tests.groundAtTerminals === undefined,
+  windingsAtTerminals: (at) => !areGoodWindings(at) && !areOfTerminals(at),
   terminalLook: (at) => hasOpenWinding(at) || isGroundedAtTerminals(at),
   reliefAfterRestart: ({ snapshot }) => snapshot.observations.reliefNoise === 'yes',
   handValveTest: ({ snapshot }) => snapshot.observations.pumpDownTest === 'cannot-pull-down',
@@ -64,7 +71,7 @@ const ONLY_WHEN: { readonly [K in CheckId]?: (assessment: Assessment) => boolean
 export function isPossible(id: CheckId, assessment: Assessment, taken: ReadonlySet<string>): boolean {
   const { unit, targets, snapshot } = assessment
   const { feature, observation, test, state, onlyLifts } = checkRow(id)
-  if (onlyLifts || (state === 'running' && stood(snapshot))) return false
+  if (onlyLifts || (state === 'running' && (stood(snapshot) || isIced(snapshot.observations)))) return false
   if (ONLY_WHEN[id]?.(assessment) === false) return false
   if (feature) return !taken.has(feature) && targets[feature] !== undefined
   const word = wordKeyOf(id)

@@ -1,3 +1,7 @@
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Readings } from '../../record/readings/schema'
+import { takeSnapshot } from '../../record/readings/snapshot'
+import { electricalFindings } from './electricalTests'
 import { judgeGround } from './ground'
 import { judgeStart, type StartAttempt } from './lockedRotor'
 import { capacitanceAtWork, heaterAmps, judgeCapacitor, judgeContactor, judgeHeater } from './parts'
@@ -254,5 +258,37 @@ describe('from the load backwards', () => {
   test('a dead load asks for the contactor before its neighbours: it fails most', () => {
     const tested: Tested = { 'compressor-leads': 'dead' }
     expect(['contactor-line', 'contactor-load']).toContain(nextPoint(COMPRESSOR_PATH, tested).next!.id)
+  })
+})
+
+describe('a heater without current', () => {
+  const UNIT: UnitPlate = {
+    kind: 'split-ac',
+    refrigerant: 'R-410A',
+    metering: 'txv',
+    power: { phase: 1, volts: 230 },
+    crankcaseHeater: { watts: 70, volts: 230 },
+  }
+  const word = (readings: Readings) =>
+    electricalFindings(UNIT, takeSnapshot({ mode: 'off', readings }, 'R-410A', 101_325)).heater?.word
+  const amps = (value: number) => ({ crankcaseHeaterAmps: { value, unit: 'A' as const } })
+  const volts = (value: number) => ({ voltageL1L2: { value, unit: 'V' as const } })
+  test.each([
+    ['at its volts is open', { ...amps(0), ...volts(230) }, 'open'],
+    ['at half of them is open', { ...amps(0), ...volts(115) }, 'open'],
+    ['at less than half tells of the supply', { ...amps(0), ...volts(114) }, undefined],
+    ['with nobody having measured volts is doubtful', amps(0), 'no-current'],
+    [
+      'just above what a meter shows for nothing is no longer open',
+      { ...amps(0.03), ...volts(230) },
+      'off-rating',
+    ],
+    [
+      'that reads open by ohms is open whatever the volts',
+      { crankcaseHeaterOhms: { value: 1e9, unit: 'ohm' as const } },
+      'open',
+    ],
+  ] as const)('%s', (_name, readings, expected) => {
+    expect(word(readings)).toBe(expected)
   })
 })

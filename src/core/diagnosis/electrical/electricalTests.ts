@@ -8,6 +8,7 @@ import { coilVolts, contactor, runCapacitor, valveCoil } from './partTests'
 import { legAmps, startAttempt, supply } from './supplyTests'
 import type { Judge, TestResult } from './testResult'
 import { windings } from './windingTest'
+import { windingsAtTerminals } from './windingPlaces'
 
 export type { TestResult } from './testResult'
 
@@ -33,6 +34,13 @@ const ELECTRICAL_TESTS = {
     needs: (unit) =>
       isThreePhase(unit) ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS'],
     judge: windings,
+  },
+  windingsAtTerminals: {
+    label: 'Windings at the compressor’s own terminals against the contactor',
+    words: ['sound', 'sound-there', 'bad-there'],
+    needs: (unit) =>
+      isThreePhase(unit) ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS'],
+    judge: windingsAtTerminals,
   },
   ground: {
     label: 'Ground, from the contactor',
@@ -72,7 +80,7 @@ const ELECTRICAL_TESTS = {
   },
   heater: {
     label: 'Crankcase heater',
-    words: ['good', 'off-rating', 'open'],
+    words: ['good', 'off-rating', 'no-current', 'open'],
     needs: () => ['crankcaseHeaterAmps'],
     judge: heater,
   },

@@ -14,6 +14,7 @@ type ElectricalFault =
   | 'wire-rubbed-to-ground'
   | 'fan-motor-grounded'
   | 'crankcase-heater-grounded'
+  | 'terminal-plug-burnt'
   | 'crankcase-heater-open'
   | 'rv-coil-failed'
   | 'rv-control-voltage-fault'

@@ -1,5 +1,6 @@
 import { toSI } from '../../base/units/convert'
 import type { Snapshot } from '../../record/readings/snapshot'
+import { ohmPlaceOf } from '../../record/readings/ohmPlaces'
 import { stood } from '../../record/readings/atRest'
 import type { Finding } from './finding'
 import { judgeGround, OHMMETER_SEES } from './ground'
@@ -31,12 +32,22 @@ const resultOf = (finding: Finding, words: Words): TestResult => ({
 
 /** The reading from the contactor: the one that stands, or the one before it where it was repeated at the terminals. */
 function fromContactor(at: Snapshot): number | undefined {
-  const { groundMeasuredAt = 'contactor' } = at.observations
-  if (groundMeasuredAt === 'contactor') return at.values.ohmsToGround?.value
-  const earlier = at.raw.ohmsToGround?.before?.at(-1)
+  const reading = at.raw.ohmsToGround
+  if (ohmPlaceOf('ohmsToGround', reading, at.observations) === 'contactor')
+    return at.values.ohmsToGround?.value
+  const earlier = reading?.before?.findLast(({ place }) => place !== 'terminals')
   const ohms = earlier && toSI({ value: earlier.value, unit: earlier.unit })
   // What was read before at another place says something only where it was a ground.
   return ohms !== undefined && ohms < OHMMETER_SEES ? ohms : undefined
+}
+
+/** The reading at the terminals: the one that stands, or the last one there before it was repeated from the contactor. */
+function atTerminals(at: Snapshot): number | undefined {
+  const reading = at.raw.ohmsToGround
+  if (ohmPlaceOf('ohmsToGround', reading, at.observations) === 'terminals')
+    return at.values.ohmsToGround?.value
+  const earlier = reading?.before?.findLast(({ place }) => place === 'terminals')
+  return earlier && toSI({ value: earlier.value, unit: earlier.unit })
 }
 
 /** Ohms to ground from the contactor end: a lead, a neighbour on the contactor, or the compressor. */
@@ -47,7 +58,7 @@ export const groundFromContactor: Judge = (_unit, at) => {
 
 /** Ohms to ground at the compressor's own terminals, leads off: the compressor alone. */
 export const groundAtTerminals: Judge = (_unit, at) => {
-  const ohms = at.values.ohmsToGround?.value
-  if (ohms === undefined || at.observations.groundMeasuredAt !== 'terminals') return undefined
+  const ohms = atTerminals(at)
+  if (ohms === undefined) return undefined
   return resultOf(judged(at, ohms, 'terminals'), AT_TERMINALS)
 }

@@ -11,11 +11,16 @@ const SHORTED_OHMS = 20
 /** [practice] what an ammeter shows where nothing flows, A. */
 const NO_CURRENT = 0.02
 
+/** Volts at the unit, where they were measured. */
+const voltsMeasured = (unit: UnitPlate, { values }: Snapshot): number | undefined =>
+  (values.voltageL1L2 ?? (isThreePhase(unit) ? undefined : values.voltageRunning))?.value
+
 /** Volts that the heater gets: measured while its current is, else those of its plate. */
-function voltsNow(unit: UnitPlate, { values }: Snapshot): number | undefined {
-  const line = values.voltageL1L2 ?? (isThreePhase(unit) ? undefined : values.voltageRunning)
-  return line?.value ?? unit.crankcaseHeater?.volts ?? unit.power?.volts
-}
+const voltsNow = (unit: UnitPlate, at: Snapshot): number | undefined =>
+  voltsMeasured(unit, at) ?? unit.crankcaseHeater?.volts ?? unit.power?.volts
+
+/** [practice] with less than this share of its volts a heater without current tells of the supply, not of itself. */
+const FED_SHARE = 0.5
 
 const open = (sentence: string): TestResult => ({
   word: 'open',
@@ -41,7 +46,10 @@ function byAmps(unit: UnitPlate, at: Snapshot, amps: number): TestResult | undef
   if (amps <= NO_CURRENT) {
     const expected =
       watts && rated && volts ? ` (expected ${heaterAmps(watts, rated, volts).toFixed(2)} A)` : ''
-    return open(`No current${expected}: the heater or its circuit is open.`)
+    const sentence = `No current${expected}: the heater or its circuit is open.`
+    const measured = voltsMeasured(unit, at)
+    if (measured === undefined) return { ...open(sentence), word: 'no-current' }
+    return measured < FED_SHARE * (rated ?? measured) ? undefined : open(sentence)
   }
   if (!volts) return undefined
   if (!watts || !rated) {

@@ -6,6 +6,7 @@ import { findFlags, type Flag } from '../../record/readings/flags'
 import type { ReadingSet } from '../../record/readings/schema'
 import { type Snapshot, takeSnapshot } from '../../record/readings/snapshot'
 import { stood } from '../../record/readings/atRest'
+import { isIced } from '../../record/readings/iced'
 import { standingCircuit } from '../standing/standingCircuit'
 import { standingPressures } from '../../record/readings/standingPressures'
 import { isSatisfied } from '../targets/control'
@@ -22,6 +23,7 @@ import { hiddenError } from './hiddenDrop'
 import { isMute, isMuteTest } from './mute'
 import type { BranchWord } from './branchWords'
 import type { Item } from './items'
+import { shownWhereFlags } from './shownFigures'
 import { EVIDENT_OBSERVATIONS } from './commonWords'
 
 export type { Assessment } from './assessment'
@@ -37,7 +39,7 @@ const showsRunning = (judged: JudgedFeatures): boolean =>
 
 /** Features that were taken and have a target; a stand-in gives way to what it stands for. None of a machine that stood. */
 function judge(unit: UnitPlate, snapshot: Snapshot, derived: Derived, targets: Targets): JudgedFeatures {
-  if (stood(snapshot)) return {}
+  if (stood(snapshot) || isIced(snapshot.observations)) return {}
   const all = judgeAll(unit, snapshot, derived, targets)
   if (snapshot.observations.compressorState === 'running' || showsRunning(all)) return all
   const { spaceTemp: _space, ...others } = all
@@ -89,6 +91,14 @@ function circumstanceFlags(unit: UnitPlate, snapshot: Snapshot, targets: Targets
         'The space is within its setpoint and differential: the control is satisfied, and a compressor that stands is no fault. Force a call before it is judged.',
     })
   }
+  if (isIced(snapshot.observations)) {
+    flags.push({
+      id: 'iced',
+      keys: [],
+      sentence:
+        'The coil is iced over: that is a symptom. Thaw it whole, then take a new set: what was read over ice does not count.',
+    })
+  }
   if (!stood(snapshot) && loadStillHigh(targets, snapshot)) {
     flags.push({
       id: 'load-still-high',
@@ -133,6 +143,7 @@ export function assess(plate: UnitPlate, set: ReadingSet): Assessment {
     flags: [
       ...circumstanceFlags(unit, snapshot, targets),
       ...lowPressureFlags(unit, snapshot),
+      ...shownWhereFlags(snapshot),
       ...findFlags(snapshot, derived),
     ],
   }

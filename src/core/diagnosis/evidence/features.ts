@@ -4,6 +4,7 @@ import type { Derived } from '../../record/readings/derive'
 import type { Mode } from '../../record/readings/schema'
 import type { Measured, Snapshot } from '../../record/readings/snapshot'
 import type { ReadingKey } from '../../record/readings/vocabulary'
+import { shownAtCoil, shownAtCompressor, shownSubcooling } from './shownFigures'
 import type { TargetKey } from '../targets/target'
 
 /** How a feature is shown: a temperature, a difference, a pressure drop or a share of a rating. */
@@ -61,7 +62,7 @@ const FEATURES = {
   superheat: {
     label: 'Superheat at the compressor',
     kind: 'temperatureDifference',
-    measure: (_unit, at, derived) => derived.superheat ?? at.values.superheatShown,
+    measure: (unit, at, derived) => derived.superheat ?? shownAtCompressor(unit, at),
     needs: ['suctionPressure', 'suctionLineTemp'],
     high: 'the evaporator runs dry early',
     low: 'liquid comes back toward the compressor',
@@ -69,7 +70,7 @@ const FEATURES = {
   evaporatorSuperheat: {
     label: 'Superheat at the evaporator',
     kind: 'temperatureDifference',
-    measure: (_unit, _at, derived) => derived.evaporatorSuperheat,
+    measure: (unit, at, derived) => derived.evaporatorSuperheat ?? shownAtCoil(unit, at),
     needs: ['suctionPressure', 'evaporatorOutletTemp'],
     high: 'the valve lets too little through, or too little reaches it',
     low: 'the valve lets too much through',
@@ -77,7 +78,7 @@ const FEATURES = {
   subcooling: {
     label: 'Subcooling',
     kind: 'temperatureDifference',
-    measure: (_unit, at, derived) => derived.subcooling ?? at.values.subcoolingShown,
+    measure: (unit, at, derived) => derived.subcooling ?? shownSubcooling(unit, at),
     needs: ['liquidPressure', 'liquidLineTemp'],
     high: 'liquid is piling up ahead of something',
     low: 'there is too little liquid at the condenser outlet',

@@ -1,4 +1,4 @@
-import { observationRow } from '../../record/readings/observations'
+import { observationRow, wordText } from '../../record/readings/observations'
 import type { Measured } from '../../record/readings/snapshot'
 import type { Target } from '../targets/target'
 import {
@@ -77,5 +77,6 @@ export function wordSentence(
     return tests[key]?.finding.sentence ?? `${electricalTestRow(key).label}: ${word}.`
   if (key === 'branches') return BRANCH_SENTENCES[word as BranchWord]
   if (key === 'standing') return standing ? standingSentence(standing, snapshot, display) : `${word}.`
-  return `${observationRow(key).label}: ${[word, ...further].join(', ').replace(/-/g, ' ')}.`
+  const words = [word, ...further].map((each) => wordText(key, each))
+  return `${observationRow(key).label}: ${words.join(', ')}.`
 }

@@ -72,6 +72,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...MOTOR_DEAD,
       compressorState: { off: 10, 'hums-and-trips': 4, running: 0.01 },
       windings: { 'common-leg-open': 45, 'one-leg-open': 90, 'all-open': 15, good: 0.01 },
+      windingsAtTerminals: { 'bad-there': 90, sound: 0.01, 'sound-there': 0.01 },
       compressorShell: { cold: 1.5, hot: 0.6 },
       terminalLook: { burnt: 1.5 },
     },
@@ -91,6 +92,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...NO_AMPS,
       compressorState: { running: 0.03, 'trips-breaker': 15, 'hums-and-trips': 6, off: 3 },
       windings: { unbalanced: 80, good: 0.4 },
+      windingsAtTerminals: { 'bad-there': 60, sound: 0.2, 'sound-there': 0.02 },
       legAmps: { unbalanced: 10, none: 5, good: 0.2 },
       breaker: { trips: 12, holds: 0.4 },
       // high amps for a moment, then the breaker or the overload opens
@@ -115,6 +117,8 @@ export const ELECTRICAL_FAULT_ROWS = {
       compressorState: { 'hums-and-trips': 40, 'trips-breaker': 8, off: 2, running: 0.01 },
       startAttempt: { 'stays-locked': 60, 'locked-volts-sag': 4, starts: 0.02 },
       hardStart: { none: 15, starts: 0.1 },
+      shaftTurns: { stuck: 10, turns: 0.1 },
+      compressorInside: { broken: 3 },
       startGear: { proven: 2, failed: 0.4 },
     },
     distinguishingSign: 'inrush stays at locked-rotor amps and trips while volts hold and gear is good',
@@ -138,6 +142,8 @@ export const ELECTRICAL_FAULT_ROWS = {
       windings: { good: 1.2, 'one-leg-open': 0.02, 'common-leg-open': 0.1, 'all-open': 0.1 },
       ground: { none: 1.2, 'at-contactor': 0.02 },
       oilAppearance: { 'metal-flakes': 60, clear: 0.1 },
+      compressorInside: { broken: 200, sound: 0.02 },
+      shaftTurns: { stuck: 40, turns: 0.05 },
     },
     distinguishingSign: 'metal in the oil or on the stubs, or broken parts seen open, with sound windings',
   },
@@ -155,6 +161,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...STANDS,
       ...MOTOR_DEAD,
       windings: { 'common-leg-open': 90, 'all-open': 25, good: 0.15, 'one-leg-open': 0.3 },
+      windingsAtTerminals: { 'bad-there': 60, sound: 0.2, 'sound-there': 0.1 },
       compressorShell: { hot: 12, cold: 0.03 },
     },
     distinguishingSign:
@@ -246,7 +253,8 @@ export const ELECTRICAL_FAULT_ROWS = {
           supply: { 'no-volts': 500, good: 0.01, unbalanced: 0.1, 'off-plate': 0.5 },
           loadVolts: { dead: 25, live: 0.05 },
           controlVolts: { dead: 30, live: 0.05 },
-          heater: { open: 8, good: 0.3 },
+          // a heater that draws nothing is a fault of its own; one that draws is fed
+          heater: { good: 0.3 },
         },
       },
       // a phase is lost, or the volts sag: it is fed, and cannot start
@@ -322,7 +330,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ground: { 'at-contactor': 25, none: 0.02 },
       groundAtTerminals: { grounded: 0.05 },
       groundPath: { 'compressor-side': 6, 'fan-motor': 0.02, 'crankcase-heater': 0.02 },
-      leadState: { rubbed: 60, sound: 0.15 },
+      leadState: { 'rubbed-through': 60, rubbed: 6, sound: 0.15 },
     },
     distinguishingSign: 'a ground seen from the contactor that is gone at the compressor’s own terminals',
   },
@@ -380,6 +388,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       // a burnt connection reads open from the contactor
       windings: { 'one-leg-open': 60, 'common-leg-open': 40, 'all-open': 3, good: 0.3 },
       legAmps: { none: 6, 'leg-missing': 6, good: 0.05 },
+      windingsAtTerminals: { 'sound-there': 90, 'bad-there': 0.5 },
       terminalLook: { burnt: 60, sound: 0.1 },
       ground: { none: 1.1 },
     },
@@ -396,7 +405,7 @@ export const ELECTRICAL_FAULT_ROWS = {
     inside: null,
     comesInDegrees: false,
     prior: 0.7,
-    observations: { ...RUNS_ON, heater: { open: 150, good: 0.02 } },
+    observations: { ...RUNS_ON, heater: { open: 150, 'no-current': 60, good: 0.02 } },
     distinguishingSign: 'no current in the heater with the contactor out',
   },
   'rv-coil-failed': {

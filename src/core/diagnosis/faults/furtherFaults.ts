@@ -120,9 +120,28 @@ export const FURTHER_FAULTS = {
     applies: { split: true },
     observations: {
       oilStain: { 'service-valve': 8 },
+      overheatedValve: { 'service-valve': 60 },
       frostPattern: { 'metering-device': 0.3, 'after-dryer': 0.3, 'service-valve': 15 },
     },
     distinguishingSign: 'cold or frosted just after the valve; overheated at brazing, an overtightened cap',
+  },
+  'service-valve-shut': {
+    label: 'Service valve left shut (front-seated)',
+    showsAs: 'liquid-line-restriction',
+    part: 'service-valve',
+    family: null,
+    gate: REPAIRED,
+    remedy: 'open-service-valves',
+    state: null,
+    inside: null,
+    comesInDegrees: true,
+    prior: 0.3,
+    applies: { split: true },
+    observations: {
+      servicePortState: { 'front-seated': 200, open: 0.02, 'back-seated': 0.02, cracked: 0.05 },
+      frostPattern: { 'metering-device': 0.3, 'after-dryer': 0.3, 'service-valve': 10 },
+    },
+    distinguishingSign: 'the stem stands all the way in; it was left so after work',
   },
   'liquid-solenoid-stuck-closed': {
     label: 'Liquid solenoid stuck closed',
@@ -204,7 +223,7 @@ export const FURTHER_FAULTS = {
     prior: 3,
     applies: { mode: 'cooling' },
     observations: {
-      indoorFan: { off: 60, running: 0.03 },
+      indoorFan: { off: 60, 'belt-off': 60, running: 0.03 },
       frostPattern: { 'whole-coil': 8, 'suction-to-compressor': 3, none: 0.5 },
       evaporatorCoil: { iced: 5 },
     },

@@ -2,8 +2,20 @@ import type { Job } from '../../record/job/job'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { FaultId, SuspectId } from './faults'
 
-/** What is known of a unit before any reading: its kind, and its history from Arrive. */
-export type History = Pick<NonNullable<Job['arrival']>, 'previousBurnout' | 'previousCompressor'>
+/** A fault that somebody else found: how far it is believed before it is checked here. */
+export type ToldFault = { readonly fault: FaultId; readonly share: number; readonly because: string }
+
+/** What is known of a unit before any reading: its history from Arrive, what was seen, brought along, repaired before. */
+export type History = Pick<NonNullable<Job['arrival']>, 'previousBurnout' | 'previousCompressor'> & {
+  /** faults that were seen: they lead */
+  readonly seenFaults?: readonly FaultId[]
+  readonly told?: readonly ToldFault[]
+  /** faults that were repaired on this unit before: their return is more likely than a new one */
+  readonly repaired?: readonly FaultId[]
+}
+
+/** [practice] how much likelier a fault that was repaired before is than before any repair. */
+const RETURNS = 4
 
 type Factors = { readonly [F in FaultId]?: number }
 type Rule = {
@@ -57,14 +69,20 @@ const RULES: readonly Rule[] = [
   },
 ]
 
+/** What somebody else said of a suspect; undefined where nobody named it. */
+export const toldOf = (suspect: SuspectId, { told = [] }: History): ToldFault | undefined =>
+  told.find(({ fault }) => fault === suspect)
+
 export type PriorFactor = { readonly factor: number; readonly because: readonly string[] }
 
 /** How kind and history move one suspect before any reading; factor 1 and no reason where they do not. */
 export function priorFactor(suspect: SuspectId, unit: UnitPlate, history: History): PriorFactor {
-  const moved = RULES.flatMap(({ because, holds, factors }) => {
+  const ofRules = RULES.flatMap(({ because, holds, factors }) => {
     const factor = factors[suspect as FaultId]
     return factor !== undefined && holds(unit, history) ? [{ factor, because }] : []
   })
+  const isBack = history.repaired?.includes(suspect as FaultId) ?? false
+  const moved = [...ofRules, ...(isBack ? [{ factor: RETURNS, because: 'repaired here before' }] : [])]
   return {
     factor: moved.reduce((product, { factor }) => product * factor, 1),
     because: moved.map(({ because }) => because),

@@ -29,6 +29,7 @@ export type RemedyId =
   | 'change-plug'
   | 'repair-pilot-tube'
   | 'swap-service-valve'
+  | 'open-service-valves'
   | 'free-solenoid'
   | 'swap-solenoid'
   | 'repair-equaliser'

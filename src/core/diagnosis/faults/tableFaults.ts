@@ -522,7 +522,7 @@ export const TABLE_FAULTS = {
     observations: {
       evaporatorCoil: { dirty: 20, iced: 4, clean: 0.2 },
       frostPattern: { 'whole-coil': 8, none: 0.6, 'metering-device': 0.5, 'suction-to-compressor': 2 },
-      indoorFan: { off: 2 },
+      indoorFan: { off: 2, 'belt-off': 2 },
     },
     distinguishingSign: 'dirty filter or coil, belt, fan; the coil ices whole',
   },
@@ -629,6 +629,8 @@ export const TABLE_FAULTS = {
       compressorNoise: { rattling: 2, loud: 1.5 },
       frostPattern: { none: 1.3 },
       phaseSequence: { reversed: 0.3 },
+      compressorInside: { broken: 20, sound: 0.1 },
+      oilAppearance: { 'metal-flakes': 3 },
     },
     distinguishingSign: 'ratio well below the expected one; cannot pull down with the liquid valve shut',
   },

@@ -105,6 +105,7 @@ const CAUSES = {
     evidence: ({ seen }) => [
       seen.copperPlating === 'yes' && 'Copper plating.',
       seen.moistureIndicator === 'wet' && 'Moisture indicator wet.',
+      seen.moistureIndicator === 'unreadable' && 'Moisture indicator unreadable: washed out by free water.',
       seen.oilAppearance === 'milky' && 'Milky oil.',
     ],
     look: 'Moisture indicator, oil, copper plating on the old parts.',
@@ -161,7 +162,8 @@ const CAUSES = {
   rubbed: {
     label: 'Rubbed wire or tube, vibration',
     evidence: ({ seen, tests }) => [
-      seen.leadState === 'rubbed' && 'A lead is rubbed.',
+      seen.leadState === 'rubbed' && 'A lead is rubbed, not through.',
+      seen.leadState === 'rubbed-through' && 'A lead is rubbed through.',
       tests.ground?.word === 'at-contactor' && 'A ground seen from the contactor.',
     ],
     look: 'Leads and tubes along their way, feet and grommets.',

@@ -1,5 +1,8 @@
 import { differenceToKelvin, toKelvin } from '../../base/units/convert'
 import { ELECTRICAL_CAUTIONS } from '../../safety/electricalCautions'
+import type { UnitPlate } from '../../record/equipment/unit'
+import type { Snapshot } from '../../record/readings/snapshot'
+import { shownAtCoil, shownAtCompressor } from '../evidence/shownFigures'
 import type { GateId } from '../faults/gateIds'
 import { dryerProof } from './dryerProof'
 import type { GateItem, GateRecord, GateRow } from './gate'
@@ -33,6 +36,10 @@ const isOffSetting = ({ derived, targets, snapshot }: GateRecord): boolean => {
   const isCold = outdoor !== undefined && outdoor.value < COLD_OUTDOORS
   return (isCold && below(found, targets.condensingMean)) || above(found, targets.condensingMean)
 }
+
+/** Shown at the compressor, as somebody said: a figure without a place proves nothing. */
+const shownThere = (unit: UnitPlate, at: Snapshot) =>
+  at.observations.superheatShownAt === undefined ? undefined : shownAtCompressor(unit, at)
 
 const valveShut: GateItem = {
   id: 'drop-there',
@@ -78,9 +85,11 @@ export const CIRCUIT_GATES = {
         id: 'floods',
         label: 'Superheat below its band at the bulb or at the compressor',
         acts: OF_VALVE,
-        onRecord: ({ derived, targets, snapshot: { values } }) =>
-          below(derived.evaporatorSuperheat?.value, targets.evaporatorSuperheat) ||
-          below((derived.superheat ?? values.superheatShown)?.value, targets.superheat),
+        onRecord: ({ unit, derived, targets, snapshot }) =>
+          below(
+            (derived.evaporatorSuperheat ?? shownAtCoil(unit, snapshot))?.value,
+            targets.evaporatorSuperheat,
+          ) || below((derived.superheat ?? shownThere(unit, snapshot))?.value, targets.superheat),
       },
       airflowRuledOut,
       bulbTight,

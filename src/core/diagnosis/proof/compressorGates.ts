@@ -124,8 +124,11 @@ export const COMPRESSOR_GATES = {
       {
         id: 'metal',
         observation: 'oilAppearance',
-        label: 'Metal seen in the oil, on the stubs or in the opened compressor',
-        onRecord: ({ snapshot }) => snapshot.observations.oilAppearance === 'metal-flakes',
+        label: 'Metal seen in the oil, on the stubs or in the opened compressor, or the shaft stuck by hand',
+        onRecord: ({ snapshot: { observations } }) =>
+          observations.oilAppearance === 'metal-flakes' ||
+          observations.compressorInside === 'broken' ||
+          observations.shaftTurns === 'stuck',
       },
       {
         id: 'windings',

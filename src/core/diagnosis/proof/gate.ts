@@ -16,6 +16,8 @@ export type GateItem = {
   readonly label: string
   readonly onRecord: (record: GateRecord) => boolean
   readonly applies?: (unit: UnitPlate) => boolean
+  /** the line as it stands on record, where it says something else than what is asked for */
+  readonly said?: (record: GateRecord) => string | undefined
   /** shown before the step */
   readonly caution?: string
   /** what the step does: the table of vetoes decides when it is not asked for */

@@ -560,3 +560,55 @@ test('every part that is condemned has its gate; what is set right says why it h
   expect(gateIdOf('service-valve-damaged')).toBe('service-valve')
   expect(gateIdOf('head-pressure-control-stuck')).toBe('head-pressure-control')
 })
+
+describe('a line on record means what was said', () => {
+  const lines = (readings: Readings, words: Observations) =>
+    judgeGate(
+      'expansion-valve',
+      recordOf(SINGLE, [{ mode: 'cooling', readings, observations: words }]),
+    ).onRecord.map(({ label }) => label)
+  test.each<readonly [string, Readings, Observations, RegExp, RegExp]>([
+    [
+      'a bulb that feels hollow',
+      STARVED,
+      { ...PROVEN_VALVE, bulbState: 'lost-charge-feel' },
+      /feels hollow/,
+      /tight and insulated/,
+    ],
+    ['a tight bulb', STARVED, PROVEN_VALVE, /tight and insulated/, /hollow/],
+    [
+      'a dryer, and no walk along the line',
+      STARVED,
+      PROVEN_VALVE,
+      /the line was not walked/,
+      /^Dryer and liquid line/,
+    ],
+    [
+      'dryer and line',
+      { ...STARVED, meteringInletTemp: f(94) },
+      PROVEN_VALVE,
+      /^Dryer and liquid line/,
+      /not walked/,
+    ],
+    ['charge by subcooling', STARVED, PROVEN_VALVE, /adequate: subcooling/, /sight glass|weighed/],
+    [
+      'charge by weight',
+      STARVED,
+      { ...PROVEN_VALVE, weighedCharge: 'at-plate' },
+      /adequate: weighed/,
+      /adequate: subcooling/,
+    ],
+    ['air by the split', STARVED, PROVEN_VALVE, /return and supply air taken/, /^Airflow ruled out: coil/],
+    [
+      'air by a clean coil',
+      { ...STARVED, supplyAirTemp: f(40) },
+      PROVEN_VALVE,
+      /^Airflow ruled out: coil/,
+      /air taken/,
+    ],
+  ])('%s', (_name, readings, words, said, notSaid) => {
+    const all = lines(readings, words)
+    expect(all.some((each) => said.test(each))).toBe(true)
+    expect(all.some((each) => notSaid.test(each))).toBe(false)
+  })
+})

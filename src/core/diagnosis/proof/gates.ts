@@ -28,7 +28,9 @@ export function judgeGate(gate: GateId, record: GateRecord): ProofGate {
   const { holding } = record
   const due = items.filter((item) => item.applies?.(record.unit) ?? true)
   const missing = due.filter((item) => !item.onRecord(record)).map((item) => lineOf(item, holding))
-  const onRecord = due.filter((item) => item.onRecord(record)).map((item) => lineOf(item, []))
+  const onRecord = due
+    .filter((item) => item.onRecord(record))
+    .map((item) => lineOf({ ...item, label: item.said?.(record) ?? item.label }, []))
   const refused = refusals(acts, holding).map(vetoSentence)
   return { gate, part, met: missing.length === 0 && refused.length === 0, refused, missing, onRecord }
 }

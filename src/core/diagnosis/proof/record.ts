@@ -1,9 +1,12 @@
 import { instantOf, isAtOrBefore } from '../../base/units/instants'
 import type { UnitPlate } from '../../record/equipment/unit'
-import type { Mode, Readings, ReadingSet } from '../../record/readings/schema'
+import type { Mode, Observations, Readings, ReadingSet } from '../../record/readings/schema'
+import { isIced } from '../../record/readings/iced'
 import { stood } from '../../record/readings/atRest'
 import { latestWords } from '../../record/job/words'
-import { isOfAnyMode, LASTING_READINGS } from '../../record/readings/lasting'
+import { isOfAnyMode } from '../../record/readings/lasting'
+import { withEarlier } from '../../record/readings/merge'
+import { withPlaces } from '../../record/readings/ohmPlaces'
 import type { VetoId } from '../../safety/vetoes'
 import { holdingVetoes } from '../vetoes/holding'
 import type { GateRecord } from './gate'
@@ -16,24 +19,24 @@ export function modeOfProof(sets: readonly ReadingSet[], looked?: ReadingSet): M
 }
 
 /** Values of a running circuit count in their own mode, and while the same refrigerant is inside. */
-const readingsFor = (
-  { mode, readings, refrigerant }: ReadingSet,
+function readingsFor(
+  { mode, readings, refrigerant, observations }: ReadingSet,
   wanted: Pick<ReadingSet, 'mode' | 'refrigerant'>,
-): Readings =>
-  mode === wanted.mode && refrigerant === wanted.refrigerant
-    ? readings
-    : (Object.fromEntries(Object.entries(readings).filter(([key]) => isOfAnyMode(key))) as Readings)
+  said: readonly [until: Observations, later: Observations],
+): Readings {
+  const placed = withPlaces(readings, ...said)
+  const counts = mode === wanted.mode && refrigerant === wanted.refrigerant && !isIced(observations)
+  return counts
+    ? placed
+    : (Object.fromEntries(Object.entries(placed).filter(([key]) => isOfAnyMode(key))) as Readings)
+}
 
-/** Readings over earlier ones; of what lasts, as windings, it stays known that it was measured before. */
-function withEarlier(earlier: Readings, later: Readings): Readings {
-  const merged: Readings = { ...earlier, ...later }
-  for (const key of LASTING_READINGS) {
-    const [first, second] = [earlier[key], later[key]]
-    if (!first || !second || second.before || first.at === second.at) continue
-    const { value, unit, at, before = [] } = first
-    merged[key] = { ...second, before: [...before, { value, unit, ...(at ? { at } : {}) }] }
-  }
-  return merged
+/** Words of all sets; ice that was thawed since is no word of what was read later. */
+function wordsOfAll(sets: readonly ReadingSet[]): Observations {
+  const all = latestWords(sets)
+  if (!isIced(all) || isIced(sets.at(-1)?.observations)) return all
+  const { evaporatorCoil: _thawed, ...others } = all
+  return others
 }
 
 /**
@@ -44,11 +47,14 @@ function withEarlier(earlier: Readings, later: Readings): Readings {
 export function mergedSet(sets: readonly ReadingSet[], mode: Mode): ReadingSet {
   const refrigerant = sets.at(-1)?.refrigerant
   const inside = refrigerant ? { refrigerant } : {}
+  const all = latestWords(sets)
   return {
     mode,
     ...inside,
-    readings: sets.map((set) => readingsFor(set, { mode, refrigerant })).reduce(withEarlier, {}),
-    observations: latestWords(sets),
+    readings: sets
+      .map((set, i) => readingsFor(set, { mode, refrigerant }, [latestWords(sets.slice(0, i + 1)), all]))
+      .reduce(withEarlier, {}),
+    observations: wordsOfAll(sets),
   }
 }
 

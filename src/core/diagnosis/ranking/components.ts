@@ -52,8 +52,12 @@ export type Components = {
 /** [practice] how far the handbook's signs alone are trusted where simulated cases exist. */
 const HANDBOOK_SHARE = 0.12
 /** A real unit differs from the simulated circuit, in half widths, and as a share of the shift. */
-const MODEL_SPREAD = 0.45
-const SHIFT_SPREAD = 0.2
+const MODEL_SPREAD = 0.4
+const SHIFT_SPREAD = 0.15
+/** Of sound units there are four times as many cases: each stands for what is nearer to it. */
+const SOUND_NEARNESS = 0.75
+/** [practice] a sound unit of a make that no model knows still lies within its bands, each quantity for itself. */
+const SOUND_SIGNS_SHARE = 0.3
 /** A case without the feature says nothing about it. */
 const BLANK_SPREAD = 2.5
 /** How warm a space is follows from the fault in one case alone; elsewhere it is chance, the same under every suspect. */
@@ -104,6 +108,7 @@ function addSigns(draft: Draft, suspect: SuspectId, signature: Signature | undef
 function addCases(draft: Draft, suspect: SuspectId, book: CaseBook, cases: Cases, share: number): void {
   const columns = FEATURE_KEYS.map((key) => book.features.indexOf(key))
   const chance = FEATURE_KEYS.map((key) => isChance(suspect, key))
+  const nearness = shownBy(suspect) === 'healthy' ? SOUND_NEARNESS : 1
   for (let i = 0; i < cases.count; i++) {
     draft.shares.push(share / cases.count)
     draft.severities.push(cases.severities[i] as number)
@@ -118,7 +123,7 @@ function addCases(draft: Draft, suspect: SuspectId, book: CaseBook, cases: Cases
       const centre = column === -1 ? NaN : (cases.deviations[i * book.features.length + column] as number)
       const known = !Number.isNaN(centre)
       draft.centres.push(known ? centre : 0)
-      const own = MODEL_SPREADS[k] as number
+      const own = nearness * (MODEL_SPREADS[k] as number)
       draft.spreads.push(known ? Math.hypot(own, SHIFT_SPREAD * centre) : BLANK_SPREAD)
     }
   }
@@ -145,7 +150,8 @@ function shownBy(suspect: SuspectId): SuspectId {
   return (faultRow(suspect).showsAs as SuspectId | undefined) ?? suspect
 }
 
-const leavesCircuitSound = ({ suspect, also }: Hypothesis) => !also && shownBy(suspect) === 'healthy'
+/** Whether a hypothesis leaves the circuit as a sound one shows it. */
+export const leavesCircuitSound = ({ suspect, also }: Hypothesis) => !also && shownBy(suspect) === 'healthy'
 
 /** [practice] of leaks, how many have emptied the circuit so far as a melted plug does: its cases show them as well. */
 const DEEP_LEAK_SHARE = 0.25
@@ -178,7 +184,8 @@ function build(unit: UnitPlate, book: CaseBook | undefined, hypothesis: Hypothes
   const shown = leavesCircuitSound(hypothesis) ? 'healthy' : suspect
   const hasSigns =
     !also && (shown === 'healthy' || shown === 'unlisted' || signatureOf(shown, unit) !== undefined)
-  const signsShare = cases ? (hasSigns ? HANDBOOK_SHARE : 0) : 1
+  const signs = shown === 'healthy' ? SOUND_SIGNS_SHARE : HANDBOOK_SHARE
+  const signsShare = cases ? (hasSigns ? signs : 0) : 1
   if (signsShare > 0) addSigns(draft, shown, signatureOf(shown, unit), signsShare)
   const deeper = deeperCasesOf(book, hypothesis)
   const deepShare = cases && deeper ? DEEP_LEAK_SHARE * (1 - signsShare) : 0
@@ -264,3 +271,25 @@ export const caseWords = (components: Components, key: WordKey): Int16Array | un
 
 export const faultsIn = ({ suspect, also }: Hypothesis): readonly FaultId[] =>
   suspect === 'healthy' || suspect === 'unlisted' ? [] : also ? [suspect, also] : [suspect]
+
+const joined = <T extends Float64Array | Uint8Array | Int16Array>(first: T, second: T): T => {
+  const both = new (first.constructor as new (length: number) => T)(first.length + second.length)
+  both.set(first)
+  both.set(second, first.length)
+  return both
+}
+
+/** Two sets of components as one. @param share of the first */
+export const mixComponents = (first: Components, second: Components, share: number): Components => ({
+  count: first.count + second.count,
+  shares: joined(
+    first.shares.map((each) => each * share),
+    second.shares.map((each) => each * (1 - share)),
+  ),
+  severities: joined(first.severities, second.severities),
+  severityAt: joined(first.severityAt, second.severityAt),
+  centres: joined(first.centres, second.centres),
+  spreads: joined(first.spreads, second.spreads),
+  frostPattern: joined(first.frostPattern, second.frostPattern),
+  sightGlass: joined(first.sightGlass, second.sightGlass),
+})

@@ -3,8 +3,8 @@ import { type Cell, type Curve, SHIFT_OF_SIGN, type Signature } from '../faults/
 import type { FeatureKey } from '../evidence/features'
 import { type FaultId, faultRow, type SuspectId } from '../faults/faults'
 
-/** [practice] a band holds about 19 sound units in 20: its half width is two standard deviations. */
-const SOUND_SPREAD = 0.5
+/** [practice] a band holds about nine sound units in ten of all makes. */
+const SOUND_SPREAD = 0.6
 /** A faulty circuit strays more than a sound one, in every column. */
 const FAULTY_SPREAD = 0.8
 /** A fault's shift is known only roughly: spread as a share of the shift. */

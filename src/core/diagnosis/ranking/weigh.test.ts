@@ -8,7 +8,8 @@ import type { FeatureItem, Item } from '../evidence/items'
 import { askChecks } from '../checks/nextCheck'
 import { featureOutcomes, predictorOf, wordOutcomes } from './predict'
 import { priorFactor } from '../faults/priors'
-import { rank, type Ranked, wordSeverity } from './weigh'
+import { rank } from './rank'
+import { type Ranked, wordSeverity } from './weigh'
 
 const f = (value: number) => ({ value, unit: 'F' as const })
 const psig = (value: number) => ({ value, unit: 'psig' as const })

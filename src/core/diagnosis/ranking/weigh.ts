@@ -15,7 +15,7 @@ import {
 } from './components'
 import { hasDegree, type SuspectId } from '../faults/faults'
 import type { FeatureItem, Item, WordItem } from '../evidence/items'
-import { type History, priorFactor } from '../faults/priors'
+import { type History, priorFactor, toldOf } from '../faults/priors'
 import { wordsOf } from '../evidence/commonWords'
 import type { WordKey } from '../evidence/wordKey'
 import {
@@ -44,13 +44,15 @@ export type Ranked = {
   readonly severity: number
   /** natural log of the likelihood of each item, all other items known, calibrated */
   readonly itemLogs: Float64Array
+  /** it was seen: it leads whatever the pattern says, and its probability does not share the sum of the others */
+  readonly seen?: true
 }
 
 /**
  * Final calibration: beliefs of the broad kernels are a little too careful. Fitted on simulated units of the family that the
  * books know, judged on a physics that they do not (docs/diagnosis.md).
  */
-const EVIDENCE_POWER = 1.15
+const EVIDENCE_POWER = 1.2
 /** No single item may rule a component out for good. */
 const LEAST_FACTOR = 1e-11
 /** [practice] a stated error is a limit more than a deviation. */
@@ -82,8 +84,8 @@ function featureFactors({ column, value, error }: Place, components: Components,
     const spread = spreads[at] as number
     const offset = value - (centres[at] as number)
     const scaleSquared = spread * spread + errorSquared
-    const q = 1 + (offset * offset) / (5 * scaleSquared)
-    const density = STUDENT_T_CONSTANT / (Math.sqrt(scaleSquared) * q * q * q)
+    const q = 1 + (offset * offset) / (3 * scaleSquared)
+    const density = STUDENT_T_CONSTANT / (Math.sqrt(scaleSquared) * q * q)
     out[i] = density > LEAST_FACTOR ? density : LEAST_FACTOR
   }
 }
@@ -350,18 +352,48 @@ function withHistory(rows: readonly Prepared[], unit: UnitPlate, history: Histor
     prior: row.prior * priorFactor(row.hypothesis.suspect, unit, history).factor,
   }))
   const total = moved.reduce((sum, { prior }) => sum + prior, 0)
-  return moved.map((row) => ({ ...row, prior: row.prior / total }))
+  return withTold(
+    moved.map((row) => ({ ...row, prior: row.prior / total })),
+    history,
+  )
 }
 
+/** Never more than this is taken from the others by what was told. */
+const MOST_TOLD = 0.9
+
+/** What others found takes its share before any reading here; the rest keep theirs among each other. */
+function withTold(rows: readonly Prepared[], history: History): Prepared[] {
+  const shareOf = ({ hypothesis: { suspect, also } }: Prepared) =>
+    also ? undefined : toldOf(suspect, history)?.share
+  const told = rows.filter((row) => shareOf(row) !== undefined)
+  if (told.length === 0) return [...rows]
+  const asked = told.reduce((sum, row) => sum + (shareOf(row) as number), 0)
+  const scale = Math.min(1, MOST_TOLD / asked)
+  const before = rows.reduce((sum, row) => sum + (shareOf(row) === undefined ? row.prior : 0), 0)
+  const left = 1 - scale * asked
+  return rows.map((row) => {
+    const share = shareOf(row)
+    return { ...row, prior: share === undefined ? (row.prior * left) / before : scale * share }
+  })
+}
+
+/** The hypotheses of a unit before any evidence, moved by its kind and history. */
+export const hypothesesBefore = (unit: UnitPlate, mode: Mode, history: History): readonly Prepared[] =>
+  withHistory(prepare(unit, mode), unit, history)
+
 /**
- * Ranks the hypotheses by Bayes' rule; each is integrated over its components (signs at ten severities, simulated cases)
+ * Ranks hypotheses by Bayes' rule; each is integrated over its components (signs at ten severities, simulated cases)
  * and over its ways of failing. Missing evidence does not count. The probabilities sum to one; the most probable comes first.
- * @throws OrzoError not-loaded when loadCaseBooks was not awaited before
  */
-export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[], history: History = {}): Ranked[] {
+export function rankRows(
+  rows: readonly Prepared[],
+  unit: UnitPlate,
+  mode: Mode,
+  items: readonly Item[],
+): Ranked[] {
   const places = items.map((item) => (item.type === 'feature' ? placeOf(item, unit, mode) : undefined))
   const shared: SharedWork = new Map()
-  const weighed = withHistory(prepare(unit, mode), unit, history).map((row) =>
+  const weighed = rows.map((row) =>
     row.hypothesis.also === undefined && hasFlatWords(row.hypothesis.suspect)
       ? weighByWays(row, items, places, shared)
       : weighByDegree(row, items, places),

@@ -1,5 +1,6 @@
 import { isElectricalTest } from '../electrical/electricalTests'
 import { COMMON_WORDS, wordsOf } from '../evidence/commonWords'
+import { seenPart } from '../evidence/seenParts'
 import type { WordKey } from '../evidence/wordKey'
 import { faultRow, hasDegree, isElectrical, type SuspectId } from '../faults/faults'
 
@@ -8,6 +9,10 @@ const SOUND_FACTOR = 8
 /** [practice] how often an observation is simply mistaken, and a test made or a pressure read the wrong way. */
 const LAPSE = 0.05
 const TEST_LAPSE = 0.008
+/** What is computed, or what nobody mistakes: the complaint, and what the machine does. */
+const RARELY_WRONG: readonly WordKey[] = ['standing', 'comesAndGoes', 'compressorState', 'callForOperation']
+/** Of the lapses that would name a part, how many are made: what is plainly seen is not called so by mistake. */
+const PLAIN_LAPSES = 0.02
 
 /** Severities at which word tables are kept. */
 export const SEVERITIES: readonly number[] = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1]
@@ -75,11 +80,21 @@ function chancesAt(suspects: readonly SuspectId[], key: WordKey, severity: numbe
     ),
   )
   const total = weights.reduce((sum, weight) => sum + weight, 0)
-  const lapse = isElectricalTest(key) || key === 'standing' ? TEST_LAPSE : LAPSE
-  return Object.fromEntries(
-    values.map((word, i) => [word, (1 - lapse) * ((weights[i] as number) / total) + lapse / values.length]),
-  )
+  const lapse = isElectricalTest(key) || RARELY_WRONG.includes(key) ? TEST_LAPSE : LAPSE
+  const chances = values.map((word, i) => {
+    const mistaken = (seenPart(key, word) ? PLAIN_LAPSES : 1) * (lapse / values.length)
+    return (1 - lapse) * ((weights[i] as number) / total) + mistaken
+  })
+  const sum = chances.reduce((a, b) => a + b, 0)
+  return Object.fromEntries(values.map((word, i) => [word, (chances[i] as number) / sum]))
 }
+
+/** [practice] a word that a table makes so many times likelier is one that its suspect explains. */
+const EXPLAINS = 2
+
+/** Whether the table of a suspect, in any of its ways of failing, makes a word likelier. */
+export const explainsWord = (suspect: SuspectId, key: WordKey, word: string): boolean =>
+  waysOf(suspect).some((_share, way) => (tableOf(suspect, key, way)?.[word] ?? 1) >= EXPLAINS)
 
 /**
  * Probability of each word under a suspect, or under two faults at once, at each of SEVERITIES; each sums to one. What no

@@ -75,7 +75,8 @@ const groundPath: Reads = (scene) => {
   // Sound terminals leave the lead: only the reading with the leads on clears the whole path.
   const isClear = tests.ground?.word === 'none' && (!trips(scene) || tests.windings?.word === 'good')
   if (isClear) return 'lifted'
-  return trips(scene) ? 'holds' : ranInstead(scene)
+  const isSuspected = trips(scene) || scene.at.observations.leadState === 'rubbed-through'
+  return isSuspected ? 'holds' : ranInstead(scene)
 }
 
 const terminalsBurnt: Reads = ({ at: { observations } }) => {

@@ -1,23 +1,8 @@
-import type { ObservationKey } from '../readings/observations'
 import type { ReadingSet } from '../readings/schema'
-import { LASTING_READINGS } from '../readings/lasting'
+import { LASTING_READINGS, LASTING_WORDS } from '../readings/lasting'
 import type { Job } from '../job/job'
 import { isDecided } from '../job/decisions'
 
-/** What was looked at once and stays true while nothing was repaired. */
-const LASTING_WORDS: readonly ObservationKey[] = [
-  'oilStain',
-  'windingsMeasuredAt',
-  'groundMeasuredAt',
-  'groundInstrument',
-  'groundPath',
-  'terminalLook',
-  'wiring',
-  'orificeSize',
-  'reliefPlug',
-  'phaseSequence',
-  'comesAndGoes',
-]
 /** What a repair leaves as it was. */
 const AFTER_REPAIR: readonly string[] = ['lowCutIn', 'lowCutOut', 'phaseSequence']
 

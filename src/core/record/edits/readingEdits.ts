@@ -1,7 +1,8 @@
 import { MINUTE } from '../../base/units/time'
 import type { Unit } from '../../base/units/units'
 import type { Job } from '../job/job'
-import { MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
+import { type EarlierReading, MOST_REPEATS, type Observations, type Reading } from '../readings/schema'
+import { ohmPlaceOf, placeWordOf, readingsOfPlaceWord } from '../readings/ohmPlaces'
 import { isStateWord } from '../readings/stateWords'
 import type { ReadingKey } from '../readings/vocabulary'
 import type { JobSet } from '../records/set'
@@ -18,9 +19,14 @@ const isLater = (first: string | undefined, second: string | undefined): boolean
 /** The new reading of a tap with what the tap read before in this set. */
 export function repeated(reading: Reading, original: Reading | undefined): Reading {
   if (!original) return reading
-  const { value, unit, at, before = [], note } = original
-  const isSame = value === reading.value && unit === reading.unit && !isLater(at, reading.at)
-  const earlier = isSame ? before : [...before, { value, unit, ...(at ? { at } : {}) }].slice(-MOST_REPEATS)
+  const { value, unit, at, place, before = [], note } = original
+  const isSame =
+    value === reading.value &&
+    unit === reading.unit &&
+    !isLater(at, reading.at) &&
+    (place === reading.place || place === undefined)
+  const old: EarlierReading = { value, unit, ...(at ? { at } : {}), ...(place ? { place } : {}) }
+  const earlier = isSame ? before : [...before, old].slice(-MOST_REPEATS)
   return {
     ...reading,
     ...(earlier.length > 0 ? { before: earlier } : {}),
@@ -29,6 +35,16 @@ export function repeated(reading: Reading, original: Reading | undefined): Readi
 }
 
 type Typed = { readonly value: number; readonly unit: Unit }
+
+/** Where it is measured, as it is said now; nothing where nobody has said it yet. */
+function placeNow(
+  { observations = {} }: Pick<JobSet, 'observations'>,
+  key: ReadingKey,
+): Pick<Reading, 'place'> {
+  const word = placeWordOf(key)
+  const place = word && observations[word]
+  return place ? { place } : {}
+}
 
 /**
  * A reading typed at its tap; undefined clears it.
@@ -41,7 +57,7 @@ export const putReading = (
   original?: Reading,
 ): Edit =>
   editSet(setId, (set, { now }) => {
-    const reading = typed && repeated({ ...typed, at: now, source: 'typed' }, original)
+    const reading = typed && repeated({ ...typed, at: now, source: 'typed', ...placeNow(set, key) }, original)
     // a note may have been written while the tap was open
     const held = set.readings[key]
     if (reading && held) put(reading, 'note', held.note)
@@ -51,7 +67,8 @@ export const putReading = (
 /** A reading typed over whatever the tap holds now. */
 export const replaceReading = (setId: SetRef, key: ReadingKey, typed: Typed): Edit =>
   editSet(setId, (set, { now }) => {
-    set.readings[key] = repeated({ ...typed, at: now, source: 'typed' }, set.readings[key])
+    const reading: Reading = { ...typed, at: now, source: 'typed', ...placeNow(set, key) }
+    set.readings[key] = repeated(reading, set.readings[key])
   })
 
 /** Readings from instruments or from a log; what a tap read before goes into its history. */
@@ -84,7 +101,26 @@ function putMoment(set: JobSet, key: string, now: string | undefined) {
   put(set, 'seenAt', Object.keys(seenAt).length > 0 ? seenAt : undefined)
 }
 
+/** [practice] a place that is said within so long of a reading is that reading's. */
+const SAID_WITH_IT = 10 * MINUTE
+
+/**
+ * A place that is said anew is that of what is measured from now on: what was read before keeps its own. What nobody had
+ * placed was just measured, or came from the contactor.
+ */
+function keepPlaces(set: JobSet, word: string, value: Observed, now: string) {
+  for (const key of readingsOfPlaceWord(word)) {
+    const reading = set.readings[key]
+    if (!reading || reading.place) continue
+    const before = ohmPlaceOf(key, reading, set.observations ?? {})
+    const isUnsaid = set.observations?.[word as keyof Observations] === undefined
+    const isFresh = reading.at !== undefined && Date.parse(now) - Date.parse(reading.at) <= SAID_WITH_IT
+    reading.place = isUnsaid && isFresh && value === 'terminals' ? 'terminals' : before
+  }
+}
+
 function putObservation(set: JobSet, key: keyof Observations, value: Observed, now: string) {
+  keepPlaces(set, key, value, now)
   const observations = { ...set.observations }
   put(observations as Record<string, unknown>, key, value)
   put(set, 'observations', Object.keys(observations).length > 0 ? observations : undefined)

@@ -140,7 +140,7 @@ describe('the document and its views', () => {
     expect(summaryOf(viewOf(document))).toEqual(summaryOf(viewOf(document, 'only')))
   })
   test('a kind that is newer than this Orzo reads is refused with its place', () => {
-    const text = writeJobText(second()).replace('"set": 2', '"set": 9')
+    const text = writeJobText(second()).replace('"set": 3', '"set": 9')
     expect(readJobText(text)).toMatchObject({
       ok: false,
       code: 'newer-version',

@@ -1,3 +1,4 @@
+import type { ObservationKey } from './observations'
 import type { ReadingKey } from './vocabulary'
 
 /** Pairs of a motor's windings, single-phase and three-phase. */
@@ -20,6 +21,36 @@ export const LASTING_READINGS: readonly ReadingKey[] = [
   'startCapacitance',
   'crankcaseHeaterOhms',
   'solenoidOhms',
+]
+
+/** What was looked at once and stays true while nothing was repaired. */
+export const LASTING_WORDS: readonly ObservationKey[] = [
+  'oilStain',
+  'windingsMeasuredAt',
+  'groundMeasuredAt',
+  'groundInstrument',
+  'groundPath',
+  'terminalLook',
+  'wiring',
+  'orificeSize',
+  'reliefPlug',
+  'phaseSequence',
+  'comesAndGoes',
+]
+
+/** Parts that were seen: what they are stays known on every later set of the repair. */
+export const LASTING_FINDINGS: readonly ObservationKey[] = [
+  ...LASTING_WORDS,
+  'equalizerState',
+  'inletScreen',
+  'overheatedValve',
+  'leadState',
+  'compressorInside',
+  'shaftTurns',
+  'oilAppearance',
+  'weighedCharge',
+  'startGear',
+  'hardStart',
 ]
 
 /** Of one moment, but of no mode: the circuit at rest, the supply, one start, a heater. */

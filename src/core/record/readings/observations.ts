@@ -1,5 +1,10 @@
 /** Observations are chosen, not typed (handbook 02); their values are words. */
-export type ObservationRow = { readonly label: string; readonly values: readonly string[] }
+export type ObservationRow = {
+  readonly label: string
+  readonly values: readonly string[]
+  /** how a word is written where its hyphens alone do not say it */
+  readonly said?: Readonly<Record<string, string>>
+}
 
 const yesNo = ['yes', 'no'] as const
 
@@ -9,7 +14,7 @@ export const OBSERVATIONS = {
   comesAndGoes: { label: 'The complaint comes and goes', values: ['no', 'yes'] },
   callForOperation: { label: 'Call for operation', values: yesNo },
   compressorState: { label: 'Compressor', values: ['running', 'off', 'hums-and-trips', 'trips-breaker'] },
-  indoorFan: { label: 'Indoor fan', values: ['running', 'off'] },
+  indoorFan: { label: 'Indoor fan', values: ['running', 'off', 'belt-off'] },
   outdoorFan: { label: 'Outdoor fan', values: ['running', 'off'] },
   frostPattern: {
     label: 'Frost or sweat begins at',
@@ -80,7 +85,11 @@ export const OBSERVATIONS = {
   },
   compressorShell: { label: 'Compressor shell', values: ['cold', 'hot'] },
   breaker: { label: 'Breaker', values: ['holds', 'trips'] },
-  leadState: { label: 'Compressor leads along their way', values: ['sound', 'rubbed'] },
+  leadState: {
+    label: 'Compressor leads along their way',
+    values: ['sound', 'rubbed', 'rubbed-through'],
+    said: { rubbed: 'rubbed, not through' },
+  },
   groundMeasuredAt: { label: 'Ground measured at', values: ['contactor', 'terminals'] },
   windingsMeasuredAt: { label: 'Windings measured at', values: ['contactor', 'terminals'] },
   groundInstrument: { label: 'Ground measured with', values: ['ohmmeter', 'insulation-tester'] },
@@ -128,6 +137,20 @@ export const OBSERVATIONS = {
     label: 'Compressor against a shut hand valve',
     values: ['pulls-down', 'cannot-pull-down'],
   },
+  superheatShownAt: { label: 'Superheat was shown at', values: ['coil-outlet', 'compressor'] },
+  subcoolingShownAt: {
+    label: 'Subcooling was shown at',
+    values: ['condenser', 'receiver-outlet', 'valve-inlet'],
+  },
+  overheatedValve: {
+    label: 'Valve overheated at a brazed joint',
+    values: ['none', 'service-valve', 'expansion-valve', 'reversing-valve'],
+  },
+  compressorInside: { label: 'Compressor seen open', values: ['sound', 'broken'] },
+  shaftTurns: {
+    label: 'Compressor shaft, by hand or felt at a start',
+    values: ['turns', 'stuck'],
+  },
 } as const satisfies Record<string, ObservationRow>
 
 export type ObservationKey = keyof typeof OBSERVATIONS
@@ -143,6 +166,10 @@ export const OBSERVATION_KEYS = Object.keys(OBSERVATIONS) as ObservationKey[]
 
 /** The row seen without its literal types. */
 export const observationRow = (key: ObservationKey): ObservationRow => OBSERVATIONS[key]
+
+/** A word of an observation as it is written: "metering device"; "rubbed, not through". */
+export const wordText = (key: ObservationKey, word: string): string =>
+  observationRow(key).said?.[word] ?? word.replace(/-/g, ' ')
 
 /** What is asked of every unit and what the electrical bench asks: understood whatever the kind and the metering device. */
 const OF_ANY_UNIT: ReadonlySet<string> = new Set<ObservationKey>([
@@ -174,6 +201,8 @@ const OF_ANY_UNIT: ReadonlySet<string> = new Set<ObservationKey>([
   'pressureOff',
   'groundPath',
   'groundMended',
+  'compressorInside',
+  'shaftTurns',
 ])
 
 /** Whether an observation speaks of the refrigerant circuit. */

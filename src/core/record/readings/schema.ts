@@ -15,6 +15,11 @@ import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 /** Earlier values of one tap that a set keeps. */
 export const MOST_REPEATS = 20
 
+/** Where the ohms of a motor are measured: leads on, or at the compressor's own terminals with the leads off. */
+export const OHM_PLACES = ['contactor', 'terminals'] as const
+export type OhmPlace = (typeof OHM_PLACES)[number]
+const placeSchema = z.enum(OHM_PLACES, { error: `is not one of ${OHM_PLACES.join(', ')}` }).optional()
+
 /** A reading as it was taken (handbook 02). */
 function readingSchema(key: ReadingKey) {
   const quantity = quantitySchema(readingRow(key).kind)
@@ -29,9 +34,11 @@ function readingSchema(key: ReadingKey) {
       note: textSchema.optional(),
       /** the technician does not trust it: it counts with a wider error */
       doubtful: z.boolean().optional(),
+      /** where ohms were measured, as it was said when they were; a word that is put later changes nothing */
+      place: placeSchema,
       /** what this tap read before in the same set, oldest first */
       before: z
-        .array(z.strictObject({ value, unit, at: instantSchema.optional() }))
+        .array(z.strictObject({ value, unit, at: instantSchema.optional(), place: placeSchema }))
         .max(MOST_REPEATS, `holds more than ${MOST_REPEATS} earlier values`)
         .optional(),
     })
@@ -43,6 +50,13 @@ function readingSchema(key: ReadingKey) {
     })
 }
 
+/** What a tap read before. */
+export type EarlierReading = {
+  value: number
+  unit: Unit
+  at?: string | undefined
+  place?: OhmPlace | undefined
+}
 export type Reading = {
   value: number
   unit: Unit
@@ -51,7 +65,8 @@ export type Reading = {
   instrument?: string | undefined
   note?: string | undefined
   doubtful?: boolean | undefined
-  before?: { value: number; unit: Unit; at?: string | undefined }[] | undefined
+  place?: OhmPlace | undefined
+  before?: EarlierReading[] | undefined
 }
 export type Readings = { [K in ReadingKey]?: Reading | undefined }
 export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undefined } & {

@@ -12,8 +12,8 @@ export type JobSet = z.infer<typeof setSchema>
 
 export const SET = defineKind({
   kind: 'set',
-  version: 2,
+  version: 3,
   schema: setSchema,
-  migrations: [widened(2)],
+  migrations: [widened(2), widened(3)],
   defaults: { readings: {} },
 })

@@ -3,7 +3,9 @@ import { siteAtmosphere } from '../equipment/circumstances'
 import { stood } from '../readings/atRest'
 import { takeSnapshot } from '../readings/snapshot'
 import { WINDING_KEYS } from '../readings/lasting'
+import { ohmPlaceOf } from '../readings/ohmPlaces'
 import { standingPressures } from '../readings/standingPressures'
+import type { ReadingKey } from '../readings/vocabulary'
 import type { StateWord } from '../readings/stateWords'
 import type { JobSet } from '../records/set'
 import { holding, isGas, isNitrogenPressure, turned, workedSections } from './contents'
@@ -50,10 +52,13 @@ const isOfSet = (set: JobSet, key: keyof JobSet['readings']): boolean => {
   return reading !== undefined && !(reading.at && set.at && Date.parse(reading.at) < Date.parse(set.at))
 }
 
+const OHM_KEYS: readonly ReadingKey[] = ['ohmsToGround', ...WINDING_KEYS]
+
 /** Whether a set was measured at the compressor's own terminals: then its cover is off. */
 const isAtTerminals = (set: JobSet): boolean =>
-  (set.observations?.groundMeasuredAt === 'terminals' && isOfSet(set, 'ohmsToGround')) ||
-  (set.observations?.windingsMeasuredAt === 'terminals' && WINDING_KEYS.some((key) => isOfSet(set, key)))
+  OHM_KEYS.some(
+    (key) => isOfSet(set, key) && ohmPlaceOf(key, set.readings[key], set.observations ?? {}) === 'terminals',
+  )
 
 /** A compressor that ran: its cover was on, and nothing stood in vacuum. */
 const ran = (state: UnitState, at: number): Change => ({

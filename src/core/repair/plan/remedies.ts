@@ -101,6 +101,7 @@ export const REMEDIES: Readonly<Record<RemedyId, Remedy>> = {
     'port sizes and pattern',
     'coil volts',
   ]),
+  'open-service-valves': closed(['openValves', 'settle']),
   'swap-service-valve': open(['swapLineValve'], ['service-valve'], ['valve size and connections']),
   'free-solenoid': open(
     ['checkControls', 'swapSolenoid'],

@@ -3,8 +3,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
+import { canObserve } from '@/core/record/equipment/observable'
 import { refusalOfReading } from '@/core/diagnosis/checks/bench'
 import type { ObservationKey } from '@/core/record/readings/observations'
+import { placeWordOf } from '@/core/record/readings/ohmPlaces'
 import { OPEN_OHMS } from '@/core/record/readings/openOhms'
 import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import { ELECTRICAL_CAUTIONS } from '@/core/safety/electricalCautions'
@@ -30,11 +32,15 @@ export function BenchEntry({ unit, set, bench, vetoes }: BenchProps) {
   const key = useOpenKey(entry)
   if (!key) return null
   const { kind, label } = readingRow(key)
-  const caution = cautionOf(key, set.observations?.groundMeasuredAt === 'terminals')
+  const placeWord = placeWordOf(key)
+  const isThere = placeWord !== undefined && set.observations?.[placeWord] === 'terminals'
+  const caution = cautionOf(key, isThere)
   const part = partsOf(unit).find(({ keys }) => keys.includes(key))
   const next = nextWinding(key, set.readings)
   const onward = () => (next ? entry.open(next) : entry.close())
-  const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])]
+  const beside = [...(BESIDE[key] ?? []), ...(WINDING.test(key) ? WINDING_WORDS : [])].filter((word) =>
+    canObserve(unit, word),
+  )
   const refusal = refusalOfReading(key, vetoes)
   return (
     <Box component="section" aria-label={`Enter: ${label}`}>
@@ -58,6 +64,11 @@ export function BenchEntry({ unit, set, bench, vetoes }: BenchProps) {
         </Box>
       )}
       <EntryPad entry={entry} onNext={onward} />
+      {isThere && set.readings[key]?.place === 'contactor' && (
+        <Typography role="note" sx={{ px: 1.25, pb: 1 }}>
+          △ This was read from the contactor. At the terminals it proves nothing: measure it there again.
+        </Typography>
+      )}
       {kind === 'resistance' && (
         <Box sx={{ px: 1.25, pb: 1 }}>
           <Button

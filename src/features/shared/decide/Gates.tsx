@@ -36,6 +36,7 @@ function MissingLine({ line, observations, answer }: { line: GateLine } & Answer
       {observation && !refused && (
         <ChoiceChips
           label={observationRow(observation).label}
+          {...(observationRow(observation).said ? { labels: observationRow(observation).said } : {})}
           values={observationRow(observation).values}
           value={observations[observation]}
           onChange={(word) => answer(observation, word)}

@@ -1,0 +1,56 @@
+import { instantOf } from '../base/units/instants'
+import { type FaultId, isSuspect, type SuspectId } from '../diagnosis/faults/faults'
+import type { History, ToldFault } from '../diagnosis/faults/priors'
+import type { Job } from '../record/job/job'
+import type { ReadingSet } from '../record/readings/schema'
+import type { Decision, ShownHow } from '../record/records/decision'
+
+/** What of a job tells its history. */
+export type HistoryRecords = Pick<Job, 'arrival' | 'decisions'> & Partial<Pick<Job, 'others'>>
+
+const isFaultId = (id: string | undefined): id is SuspectId & FaultId =>
+  id !== undefined && isSuspect(id) && id !== 'healthy' && id !== 'unlisted'
+
+const isNamed = (decision: Decision): decision is Decision & { fault: FaultId } => isFaultId(decision.fault)
+
+/** [practice] how far a verdict is believed before it is checked here, by who found it. */
+const BELIEVED: Readonly<Record<Exclude<ShownHow, 'seen'>, Omit<ToldFault, 'fault'>>> = {
+  'earlier-visit': { share: 0.85, because: 'measured on an earlier visit, not checked here yet' },
+  'another-firm': { share: 0.6, because: 'the verdict of another firm, not checked here yet' },
+}
+
+/** Faults that were decided and repaired in earlier repairs of this job, or in this one before the set was taken. */
+const repairedIn = (others: readonly Decision[], own: readonly Decision[], isMended: boolean): FaultId[] => [
+  ...new Set(
+    [...others, ...(isMended ? own : [])].flatMap((each) =>
+      each.state === 'decided' && each.also === undefined && isNamed(each) ? [each.fault] : [],
+    ),
+  ),
+]
+
+/** Whether a set was taken after something was repaired. @param mendedAt ms; undefined where nothing was */
+export function isAfterRepair(set: Pick<ReadingSet, 'at'>, mendedAt: number | undefined): boolean {
+  const own = instantOf(set.at)
+  return mendedAt !== undefined && own !== undefined && own >= mendedAt
+}
+
+/**
+ * What is known beside the readings of a set: history from Arrive, what was seen, brought along and repaired before.
+ * @param isMended whether the set was taken after the repair: what was decided is then what was repaired
+ */
+export function historyOf({ arrival, decisions, others }: HistoryRecords, isMended: boolean): History {
+  const { previousBurnout, previousCompressor } = arrival ?? {}
+  const shown = isMended ? [] : decisions.filter(isNamed).filter(({ shown }) => shown !== undefined)
+  const seenFaults = shown.filter(({ shown }) => shown?.how === 'seen').map(({ fault }) => fault)
+  const told = shown.flatMap(({ fault, shown }): ToldFault[] =>
+    shown && shown.how !== 'seen' ? [{ fault, ...BELIEVED[shown.how] }] : [],
+  )
+  const repaired = repairedIn(others?.decisions ?? [], decisions, isMended)
+  return {
+    ...(previousBurnout === undefined ? {} : { previousBurnout }),
+    ...(previousCompressor === undefined ? {} : { previousCompressor }),
+    ...(seenFaults.length > 0 ? { seenFaults } : {}),
+    ...(told.length > 0 ? { told } : {}),
+    ...(repaired.length > 0 ? { repaired } : {}),
+  }
+}
