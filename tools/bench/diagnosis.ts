@@ -38,7 +38,7 @@ import {
 } from './diagnosis/scores'
 
 /** Where each run of seeds begins. */
-const SEEDS = { tune: 1, quoted: 1_000_001, kept: 2_000_001, train: 3_000_001 } as const
+const SEEDS = { tune: 1, quoted: 5_000_001, kept: 2_000_001, train: 3_000_001 } as const
 const CASES = Number(option('cases') ?? 4000)
 const SEED_NAMES = Object.keys(SEEDS) as (keyof typeof SEEDS)[]
 const [SEED_NAME = 'quoted'] = choices<keyof typeof SEEDS>('seeds', SEED_NAMES, ['quoted'])

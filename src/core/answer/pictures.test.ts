@@ -519,9 +519,9 @@ describe('what was found before', () => {
   test('air and overcharge look alike: the list says so, and the next check tells them apart', () => {
     const readings: Readings = {
       suctionPressure: psig(128),
-      liquidPressure: psig(450),
+      liquidPressure: psig(400),
       suctionLineTemp: f(56),
-      liquidLineTemp: f(105),
+      liquidLineTemp: f(92),
       outdoorAirTemp: f(85),
       returnAirTemp: f(76),
     }

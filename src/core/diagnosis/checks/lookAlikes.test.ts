@@ -11,9 +11,9 @@ const believed = (
 const ALL = new Set<CheckId>(['standingOverAmbient', 'weighedCharge'])
 
 test.each([
-  ['within three times of each other', 0.56, 0.19, true],
-  ['three times apart', 0.75, 0.25, false],
-  ['more than that', 0.6, 0.19, false],
+  ['within four times of each other', 0.79, 0.2, true],
+  ['four times apart', 0.8, 0.2, false],
+  ['more than that', 0.81, 0.19, false],
   ['half of the belief together', 0.3, 0.2, true],
   ['less than half', 0.3, 0.199, false],
 ] as const)('air and overcharge, %s', (_name, first, second, isAlike) => {

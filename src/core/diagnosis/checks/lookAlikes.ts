@@ -30,7 +30,7 @@ const LOOK_ALIKES: readonly LookAlike[] = [
 ]
 
 /** Two that lead within this factor of each other are not told apart. */
-const NEARLY = 3
+const NEARLY = 4
 /** Together they must hold this share of the belief. */
 const LEAST_TOGETHER = 0.5
 

@@ -236,7 +236,8 @@ export function askChecks(
     alive.map(({ hypothesis, probability }) => ({ suspect: hypothesis.suspect, probability })),
     new Set(allowed.map(({ id }) => id)),
   )
-  const splits = (id: CheckId) => (id === alike?.check ? 1 : 0)
+  const tell = TELLS[alive[0]?.hypothesis.suspect ?? 'unlisted']
+  const splits = (id: CheckId) => (id === alike?.check || id === tell ? 1 : 0)
   const checks = allowed
     .filter(({ id, gain }) => gain >= leastGain(id) || comesFirst(id, assessment) || splits(id) === 1)
     .sort(
@@ -250,6 +251,13 @@ export function askChecks(
     mindChangers: mindChangersOf(checks, alive[0]?.hypothesis.suspect ?? 'unlisted'),
     ...(alike ? { undivided: alike } : {}),
   }
+}
+
+/** A leader is not taken for granted before its own tell was looked for, however plain its pattern is. */
+const TELLS: { readonly [S in SuspectId]?: CheckId } = {
+  'phase-reversed': 'phaseSequence',
+  'relief-plug-melted': 'reliefPlug',
+  'terminal-plug-burnt': 'windingsAtTerminals',
 }
 
 const leastGain = (id: CheckId) => (isGeneric(id) ? LEAST_GENERIC_GAIN : LEAST_GAIN)

@@ -53,6 +53,20 @@ export type Ranked = {
  * books know, judged on a physics that they do not (docs/diagnosis.md).
  */
 const EVIDENCE_POWER = 1.2
+/**
+ * Suspects that are believed too little or too much on seeds of the family that nobody quotes, natural log: their cases lie among
+ * those of others, and a broad kernel shares the belief.
+ */
+const CALIBRATED: { readonly [S in SuspectId]?: number } = {
+  'high-load': 0.6,
+  'capillary-plugged': -0.5,
+  'low-evaporator-airflow': 0.25,
+  'non-condensables': 0.25,
+  overcharge: 0.2,
+  'condenser-fouled': 0.2,
+}
+const calibratedLog = ({ suspect, also }: Hypothesis): number => (also ? 0 : (CALIBRATED[suspect] ?? 0))
+
 /** No single item may rule a component out for good. */
 const LEAST_FACTOR = 1e-11
 /** [practice] a stated error is a limit more than a deviation. */
@@ -289,7 +303,7 @@ function weighByDegree(
     ways: ONE_WAY,
     severity: wordSeverity(hypothesis.suspect, severity),
     itemLogs: itemLogs.map((log) => EVIDENCE_POWER * log),
-    log: Math.log(prior) + EVIDENCE_POWER * Math.log(total),
+    log: Math.log(prior) + calibratedLog(hypothesis) + EVIDENCE_POWER * Math.log(total),
   }
 }
 
