@@ -1,4 +1,4 @@
-import { SEEN_PARTS } from '../diagnosis/evidence/seenParts'
+import { SEEN_PARTS } from '../diagnosis/faults/seenParts'
 import { type FaultId, type SuspectId } from '../diagnosis/faults/faults'
 import { emptyJob, type KnownJob } from '../record/job/job'
 import type { UnitPlate } from '../record/equipment/unit'

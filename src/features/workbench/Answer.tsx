@@ -50,14 +50,14 @@ function Ranked({ diagnosis, set, setId, change, unit, answer }: StageProps) {
         <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1.25 }}>
           {shown.map((suspect, i) => (
             <li key={suspectKey(suspect)} data-suspect={suspect.fault}>
-              {isFirstBeside(shown, i) && <Typography sx={{ color: 'text.secondary' }}>Beside it:</Typography>}
+              {isFirstBeside(shown, i) && (
+                <Typography sx={{ color: 'text.secondary' }}>Beside it:</Typography>
+              )}
               <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1, mb: 0.25 }}>
                 <Typography sx={{ fontWeight: i === 0 ? 700 : 400, lineHeight: 1.25 }}>
                   {suspect.label}
                 </Typography>
-                <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                  {believed(suspect)}
-                </Typography>
+                <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>{believed(suspect)}</Typography>
               </Box>
               <ProbabilityBar share={suspect.probability} strong={i === 0} />
               {i === 0 && suspect.evidence[0]?.direction === 'for' && (

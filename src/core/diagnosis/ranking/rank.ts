@@ -1,7 +1,7 @@
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Mode } from '../../record/readings/schema'
 import type { Item, WordItem } from '../evidence/items'
-import { SEEN_PARTS, type SeenPart, seenPart } from '../evidence/seenParts'
+import { SEEN_PARTS, type SeenPart, seenPart } from '../faults/seenParts'
 import type { FaultId, SuspectId } from '../faults/faults'
 import type { History } from '../faults/priors'
 import { type Components, faultsIn, leavesCircuitSound, mixComponents, type Prepared } from './components'
@@ -10,7 +10,7 @@ import { hypothesesBefore, rankRows } from './weigh'
 import { explainsWord } from './wordChances'
 
 /** [practice] a part that somebody saw broken is broken, but for a slip of the finger. */
-export const SEEN_CHANCE = 0.98
+const SEEN_CHANCE = 0.98
 
 /** A fault that was seen, with what it can cause. */
 type Seen = { readonly fault: FaultId; readonly causes: readonly FaultId[] }

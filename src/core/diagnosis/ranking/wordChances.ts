@@ -1,6 +1,6 @@
 import { isElectricalTest } from '../electrical/electricalTests'
 import { COMMON_WORDS, wordsOf } from '../evidence/commonWords'
-import { seenPart } from '../evidence/seenParts'
+import { seenPart } from '../faults/seenParts'
 import type { WordKey } from '../evidence/wordKey'
 import { faultRow, hasDegree, isElectrical, type SuspectId } from '../faults/faults'
 

@@ -16,7 +16,7 @@ import { READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 export const MOST_REPEATS = 20
 
 /** Where the ohms of a motor are measured: leads on, or at the compressor's own terminals with the leads off. */
-export const OHM_PLACES = ['contactor', 'terminals'] as const
+const OHM_PLACES = ['contactor', 'terminals'] as const
 export type OhmPlace = (typeof OHM_PLACES)[number]
 const placeSchema = z.enum(OHM_PLACES, { error: `is not one of ${OHM_PLACES.join(', ')}` }).optional()
 

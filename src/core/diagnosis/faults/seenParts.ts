@@ -1,5 +1,5 @@
-import type { FaultId } from '../faults/faults'
-import type { WordKey } from './wordKey'
+import type { FaultId } from './faults'
+import type { WordKey } from '../evidence/wordKey'
 
 /** A word that names a part: what is seen there outranks any pattern (handbook 13). */
 export type SeenPart = {
