@@ -147,3 +147,29 @@ export async function importAtTheVacuum<F extends object>(
   await expect(page.getByRole('article')).toBeVisible()
   return home
 }
+
+/** A set as a file holds it. */
+export type FileSet = { mode?: string; at?: string; readings?: object; observations?: object }
+
+/** Brings a job in as a file and opens a stage of it. */
+export async function openFile(
+  page: Page,
+  unit: object,
+  sets: readonly FileSet[],
+  stage: string,
+): Promise<void> {
+  const job = {
+    format: 'orzo.job',
+    version: 1,
+    unit,
+    readingSets: sets.map((set) => ({ mode: 'cooling', readings: {}, ...set })),
+  }
+  await page.goto('/')
+  await page.getByTestId('import-file').setInputFiles({
+    name: 'a.orzo.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(job)),
+  })
+  await page.getByRole('link', { name: 'Open it' }).click()
+  await goTo(page, stage)
+}

@@ -1,31 +1,11 @@
 import { type Browser, expect, type Page, test } from '@playwright/test'
-import { goTo, PHONE, expectNoSidewaysScroll, seriousFindings, storedJobs } from './helpers'
+import { expectNoSidewaysScroll, goTo, openFile, PHONE, seriousFindings, storedJobs } from './helpers'
 
 /** Nothing that can hurt is proposed, no gate is tricked, and a unit that stands is understood. */
 const q = (value: number, unit: string, at?: string) => ({ value, unit, ...(at ? { at } : {}) })
 const SINGLE = { phase: 1, volts: 230, rla: 16, lra: 96 }
 const SPLIT = { kind: 'split-ac', refrigerant: 'R-22', metering: 'txv', power: SINGLE }
 const OPEN = 1e9
-
-type Set = { mode?: string; at?: string; readings?: object; observations?: object }
-
-/** Brings a job in as a file and opens a stage of it. */
-async function openFile(page: Page, unit: object, sets: readonly Set[], stage: string): Promise<void> {
-  const job = {
-    format: 'orzo.job',
-    version: 1,
-    unit,
-    readingSets: sets.map((set) => ({ mode: 'cooling', readings: {}, ...set })),
-  }
-  await page.goto('/')
-  await page.getByTestId('import-file').setInputFiles({
-    name: 'a.orzo.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(job)),
-  })
-  await page.getByRole('link', { name: 'Open it' }).click()
-  await goTo(page, stage)
-}
 
 const chips = (page: Page, group: string | RegExp) => page.getByRole('group', { name: group }).first()
 const gate = (page: Page, part: string) => page.getByRole('region', { name: `Proof gate: ${part}` })

@@ -131,7 +131,8 @@ function evidenceOf(
   return contributions(totals, self, items)
     .flatMap(({ item, weight }) => {
       const said = spoken.get(item)
-      if (!said || Math.abs(weight) < LEAST_WEIGHT) return []
+      const isExplained = self.weighedBy?.includes(item) === false
+      if (!said || isExplained || Math.abs(weight) < LEAST_WEIGHT) return []
       const rank = weight < 0 ? 2 : sound && said.strays ? 1 : 0
       return [{ key: item.key, weight, rank, sentence: sound ? said.plain : said.sentence }]
     })

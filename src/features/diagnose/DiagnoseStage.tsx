@@ -107,7 +107,6 @@ function SuspectPanel(props: StageProps) {
   const isLeader = suspect === diagnosis.suspects[0]
   return (
     <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-      <SuspectNotes ranking={diagnosis} mode={set.mode} />
       <SuspectChoice {...props} />
       <section aria-labelledby="evidence-title">
         <Typography id="evidence-title" variant="h2">
@@ -204,6 +203,7 @@ function Suspects({ props, actions, decidesBelow }: AllProps) {
     return (
       <Box sx={{ px: 2, pb: 2, display: 'grid', gap: 2 }}>
         <Leader {...props} />
+        <SuspectNotes ranking={props.diagnosis} mode={props.set.mode} />
         <StandingCircuit told={props.answer.standing} />
         <ToCheck {...props} />
         <NotNow {...props} />
@@ -216,7 +216,10 @@ function Suspects({ props, actions, decidesBelow }: AllProps) {
     <Box
       sx={{ px: 2, pb: 2, display: 'grid', gap: 3, gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)' }}
     >
-      <SuspectPanel {...props} />
+      <Box>
+        <SuspectNotes ranking={props.diagnosis} mode={props.set.mode} />
+        <SuspectPanel {...props} />
+      </Box>
       <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
         <StandingCircuit told={props.answer.standing} />
         <ToCheck {...props} />

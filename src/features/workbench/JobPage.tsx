@@ -10,7 +10,7 @@ import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { type Stage, stageStates } from '@/core/record/job/stages'
-import { chance } from '@/ui/chance'
+import { believed } from '../shared/SuspectNotes'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
@@ -46,7 +46,7 @@ function peekOf(
   // nothing stands before a sound circuit
   const hasGate = stage === 'diagnose' && shown.fault !== 'healthy'
   const label = hasGate ? `Gate: ${shown.label}` : shown.label
-  return { label, value: chance(shown.probability) }
+  return { label, value: believed(shown) }
 }
 
 const Loading = ({ label }: { label: string }) => (

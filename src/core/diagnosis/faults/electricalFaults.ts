@@ -72,7 +72,7 @@ export const ELECTRICAL_FAULT_ROWS = {
       ...MOTOR_DEAD,
       compressorState: { off: 10, 'hums-and-trips': 4, running: 0.01 },
       windings: { 'common-leg-open': 45, 'one-leg-open': 90, 'all-open': 15, good: 0.01 },
-      windingsAtTerminals: { 'bad-there': 90, sound: 0.01, 'sound-there': 0.01 },
+      windingsAtTerminals: { 'bad-there': 60, sound: 0.01, 'sound-there': 0.01 },
       compressorShell: { cold: 1.5, hot: 0.6 },
       terminalLook: { burnt: 1.5 },
     },

@@ -51,6 +51,10 @@ function isExplained({ key, word, further = [] }: WordItem, seen: readonly Seen[
   )
 }
 
+/** [practice] of units with one fault, how many have a second one that is not its consequence. */
+const SECOND_SHARE = 0.2
+const isNothing = ({ hypothesis }: Prepared): boolean => hypothesis.suspect === 'healthy'
+
 /** No plug and no lead explains what the windings read at the compressor's own terminals. */
 const isOfTerminals = ({ key }: WordItem, items: readonly Item[]): boolean =>
   key === 'windings' && items.some((item) => item.key === 'windingsAtTerminals')
@@ -68,10 +72,10 @@ function rowsBeside(rows: readonly Prepared[], seen: readonly Seen[]): Prepared[
       !leavesCircuitSound(hypothesis),
   )
   const left = rows.filter(({ hypothesis }) => !faultsIn(hypothesis).some((fault) => gone.has(fault)))
-  const total = left.reduce((sum, { prior }) => sum + prior, 0)
+  const others = left.reduce((sum, row) => sum + (isNothing(row) ? 0 : row.prior), 0)
   return left.map((row) => ({
     ...row,
-    prior: row.prior / total,
+    prior: isNothing(row) ? 1 - SECOND_SHARE : (SECOND_SHARE * row.prior) / others,
     components:
       disturbs && leavesCircuitSound(row.hypothesis)
         ? mixed(disturbs.components, row.components)
@@ -93,13 +97,18 @@ function mixed(seen: Components, sound: Components): Components {
   return mix
 }
 
-/** Weights of all items, where only some of them were weighed: what is explained speaks neither way. */
-function overAll(row: Ranked, items: readonly Item[], kept: readonly Item[], explained: Ranked): Ranked {
+/** A row that was weighed by some of the items, with what it would say of the others; those are told of no suspect but the seen one. */
+function overAll(
+  row: Ranked,
+  items: readonly Item[],
+  kept: readonly Item[],
+  alone: Ranked | undefined,
+): Ranked {
   const itemLogs = Float64Array.from(items, (item, k) => {
     const at = kept.indexOf(item)
-    return at === -1 ? (explained.itemLogs[k] as number) : (row.itemLogs[at] as number)
+    return at === -1 ? (alone?.itemLogs[k] ?? 0) : (row.itemLogs[at] as number)
   })
-  return { ...row, itemLogs }
+  return { ...row, itemLogs, weighedBy: kept }
 }
 
 /**
@@ -119,9 +128,9 @@ export function rank(unit: UnitPlate, mode: Mode, items: readonly Item[], histor
     (item) => item.type === 'feature' || isOfTerminals(item, items) || !isExplained(item, seen),
   )
   const rest = rankRows(rowsBeside(rows, seen), unit, mode, kept)
-  const [first] = leaders as [Ranked, ...Ranked[]]
+  const alone = new Map(all.map((row) => [row.hypothesis.id, row]))
   return [
     ...leaders.map((row): Ranked => ({ ...row, probability: SEEN_CHANCE, seen: true })),
-    ...rest.map((row) => overAll(row, items, kept, first)),
+    ...rest.map((row) => overAll(row, items, kept, alone.get(row.hypothesis.id))),
   ]
 }

@@ -46,6 +46,8 @@ export type Ranked = {
   readonly itemLogs: Float64Array
   /** it was seen: it leads whatever the pattern says, and its probability does not share the sum of the others */
   readonly seen?: true
+  /** the items that bear on it, where what was seen explains the others; all of them where not given */
+  readonly weighedBy?: readonly Item[]
 }
 
 /**
@@ -303,7 +305,8 @@ function weighByDegree(
     ways: ONE_WAY,
     severity: wordSeverity(hypothesis.suspect, severity),
     itemLogs: itemLogs.map((log) => EVIDENCE_POWER * log),
-    log: Math.log(prior) + calibratedLog(hypothesis) + EVIDENCE_POWER * Math.log(total),
+    log:
+      Math.log(prior) + (items.length > 0 ? calibratedLog(hypothesis) : 0) + EVIDENCE_POWER * Math.log(total),
   }
 }
 
