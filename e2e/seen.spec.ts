@@ -13,11 +13,9 @@ test('a belt that is off leads, the vacuum keeps its own leader; taken back, the
 }) => {
   const vacuum = {
     readings: { standingPressure: q(15, 'inHgVac'), outdoorAirTemp: q(80, 'F') },
-    observations: { compressorState: 'off' },
+    observations: { compressorState: 'off', indoorFan: 'belt-off' },
   }
   await openFile(page, SPLIT, [vacuum], 'Measure')
-  await page.getByRole('tab', { name: 'Seen' }).click()
-  await chips(page, 'Indoor fan').getByRole('button', { name: 'belt off' }).click()
   await expect(leadingSuspect(page)).toHaveAttribute('data-suspect', 'evaporator-fan-failed')
   await goTo(page, 'Diagnose')
   await expect(suspects(page).getByRole('button').nth(0)).toContainText('Evaporator fan failed')

@@ -128,6 +128,8 @@ function meaningOf(document: StoredDocument, samples: LogSamples) {
 const SINCE: readonly string[] = ['closeCover', 'writeUp', 'testOil', 'testDrop', 'changeOil']
 /** Charges, kg, since an old dryer that nobody wrote down adds nothing by a guess. */
 const CHARGE_SINCE: { readonly [id: string]: number } = { 'demo-dome': 4.4443763189462535 }
+/** 3 F of superheat where 14 F is right, and frost back to the compressor, are no longer called sound. */
+const LEADER_SINCE: { readonly [id: string]: string } = { 'demo-gatehouse': 'overcharge' }
 
 describe.each(IDS)('%s', (id) => {
   const old = fixture.means[id]
@@ -148,7 +150,7 @@ describe.each(IDS)('%s', (id) => {
       class: old.class,
       path: old.path,
       charge: CHARGE_SINCE[id] ?? ('charge' in old ? old.charge : undefined),
-      leader: old.leader,
+      leader: LEADER_SINCE[id] ?? old.leader,
       tasks: without(old.tasks as string[], (each) => each),
       steps: without(
         old.sheet as {

@@ -220,7 +220,7 @@ const GATEHOUSE: DemoJob = {
     {
       label: 'after repair',
       hoursAgo: 98,
-      seed: 16,
+      seed: 17,
       conditions: MILD,
       keys: [...COMFORT_KEYS, 'compressorAmps'],
       look: ['compressorState', 'frostPattern'],

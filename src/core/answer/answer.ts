@@ -38,7 +38,7 @@ import { decidedFaults, suspectToRepair } from './repairedFaults'
 import { type StandingTold, tellStanding } from '../diagnosis/standing/standingSentence'
 import { holdingVetoes } from '../diagnosis/vetoes/holding'
 import type { VetoId } from '../safety/vetoes'
-import { type HistoryRecords, historyOf, isAfterRepair } from './history'
+import { type HistoryRecords, historyOf, isAfterRepair, repairedAt } from './history'
 import { memo } from './memo'
 
 /** What is asked: a job, the set that is looked at, and the units of the sentences. */
@@ -280,7 +280,7 @@ export function createAnswerer() {
     const readingSets = setsOfRound(job)
     const records = stateOf(job)
     const state = steps.state(records)
-    const mendedAt = state.mendings.at(-1)?.at
+    const mendedAt = repairedAt(job.steps, state.mendings)
     const set = steps.found(lookedAt(job, setId), readingSets, mendedAt)
     const assessment = steps.assessed(unit, set)
     yield { asks, assessment }

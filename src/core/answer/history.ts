@@ -2,6 +2,7 @@ import { instantOf } from '../base/units/instants'
 import { type FaultId, isSuspect, type SuspectId } from '../diagnosis/faults/faults'
 import type { History, ToldFault } from '../diagnosis/faults/priors'
 import type { Job } from '../record/job/job'
+import type { Mending } from '../record/state/unit'
 import type { ReadingSet } from '../record/readings/schema'
 import type { Decision, ShownHow } from '../record/records/decision'
 
@@ -27,6 +28,21 @@ const repairedIn = (others: readonly Decision[], own: readonly Decision[], isMen
     ),
   ),
 ]
+
+/** Steps that look, prove or make ready, and leave every fault where it is. */
+const CHANGES_NOTHING = /^(setUp|confirm|prove|lockOut|gainAccess|checkControls)/
+
+/** When the last part of the repair was done, ms: what was found before it is no finding of what is read later. */
+export function repairedAt(
+  steps: Job['steps'],
+  mendings: readonly Pick<Mending, 'at'>[],
+): number | undefined {
+  const done = steps.flatMap(({ task, doneAt }) =>
+    CHANGES_NOTHING.test(task) ? [] : (instantOf(doneAt) ?? []),
+  )
+  const all = [...done, ...mendings.map(({ at }) => at)]
+  return all.length > 0 ? Math.max(...all) : undefined
+}
 
 /** Whether a set was taken after something was repaired. @param mendedAt ms; undefined where nothing was */
 export function isAfterRepair(set: Pick<ReadingSet, 'at'>, mendedAt: number | undefined): boolean {

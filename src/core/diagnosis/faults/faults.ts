@@ -21,7 +21,7 @@ export type SuspectId = FaultId | 'healthy' | 'unlisted'
 export const CIRCUIT_FAULT_IDS = Object.keys(CIRCUIT_FAULTS) as CircuitFaultId[]
 export const ELECTRICAL_FAULT_IDS = Object.keys(ELECTRICAL_FAULT_ROWS) as ElectricalFaultId[]
 export const FAULT_IDS: readonly FaultId[] = [...CIRCUIT_FAULT_IDS, ...ELECTRICAL_FAULT_IDS]
-export const HEALTHY_PRIOR = 27
+export const HEALTHY_PRIOR = 33
 export const UNLISTED_PRIOR = 3
 
 /** The row seen without its literal types. */

@@ -38,6 +38,14 @@ test.each([
   const found = withFindings(SECOND, [FIRST, SECOND], Date.parse(mendedAt))
   expect(found.observations!.reliefPlug === 'melted').toBe(isFound)
 })
+test('to a set in which the compressor ran nothing electrical is carried, what was seen of the circuit is', () => {
+  const running = set({ compressorAmps: { value: 8, unit: 'A' } })
+  const found = withFindings(running, [FIRST, running])
+  expect(found.readings.ohmsCR).toBeUndefined()
+  expect(found.observations).toEqual({ reliefPlug: 'melted' })
+  const off = set({ compressorAmps: { value: 0, unit: 'A' } })
+  expect(withFindings(off, [FIRST, off]).readings.ohmsCR).toBeDefined()
+})
 test('a first set, and one without anything found before it, stay the same object', () => {
   expect(withFindings(FIRST, [FIRST])).toBe(FIRST)
   const bare = set({ suctionLineTemp: f(50) })

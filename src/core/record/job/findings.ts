@@ -1,5 +1,7 @@
 import { LASTING_FINDINGS, LASTING_READINGS } from '../readings/lasting'
 import { instantOf } from '../../base/units/instants'
+import { isCircuitWord } from '../readings/observations'
+import { readingRow } from '../readings/vocabulary'
 import { latestWords } from './words'
 import { withEarlier } from '../readings/merge'
 import { withPlaces } from '../readings/ohmPlaces'
@@ -20,6 +22,25 @@ function earlierSets<S extends ReadingSet>(
   return before.filter(({ at }) => (instantOf(at) ?? -Infinity) >= mendedAt)
 }
 
+/** Whether the readings of a set show that the compressor ran: then nothing electrical is as it was found before. */
+function ran({ mode, readings, observations = {} }: ReadingSet): boolean {
+  if (observations.compressorState !== undefined) return observations.compressorState === 'running'
+  const hasBoth = readings.suctionPressure !== undefined && readings.liquidPressure !== undefined
+  return mode !== 'off' && ((readings.compressorAmps?.value ?? 0) > 0 || hasBoth)
+}
+
+/** What is carried to a set: all that lasts, but nothing electrical to one that ran. */
+function carriedTo(set: ReadingSet): {
+  readonly readings: readonly string[]
+  readonly words: readonly string[]
+} {
+  if (!ran(set)) return { readings: LASTING_READINGS, words: LASTING_FINDINGS }
+  return {
+    readings: LASTING_READINGS.filter((key) => readingRow(key).place !== 'electrical'),
+    words: LASTING_FINDINGS.filter(isCircuitWord),
+  }
+}
+
 /**
  * A set with what earlier sets found and nobody repaired since: windings, ground, parts that were seen. What it says itself
  * stands over what they say; a reading taken again keeps the earlier ones as its history.
@@ -30,18 +51,16 @@ function earlierSets<S extends ReadingSet>(
 export function withFindings<S extends ReadingSet>(set: S, all: readonly S[], mendedAt?: number): S {
   const earlier = earlierSets(set, all, mendedAt)
   if (earlier.length === 0) return set
+  const carried = carriedTo(set)
   const found = earlier
     .map(({ readings }, i) =>
-      withPlaces(picked(readings, LASTING_READINGS), latestWords(earlier.slice(0, i + 1)), {
+      withPlaces(picked(readings, carried.readings), latestWords(earlier.slice(0, i + 1)), {
         ...latestWords(earlier),
         ...set.observations,
       }),
     )
     .reduce(withEarlier, {})
-  const words = Object.assign(
-    {},
-    ...earlier.map(({ observations }) => picked(observations, LASTING_FINDINGS)),
-  )
+  const words = Object.assign({}, ...earlier.map(({ observations }) => picked(observations, carried.words)))
   if (Object.keys(found).length + Object.keys(words).length === 0) return set
   return {
     ...set,
