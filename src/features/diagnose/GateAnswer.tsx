@@ -128,8 +128,12 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
   const isAnother = isRoundOver(job)
   const mayDecide = answer.isFresh && deciding.every((each) => each.mayDecide)
   const reasons = deciding.filter((each) => each.needsReason)
+  const isBrought = answer.decisionStates.some(
+    ({ fault, state }) => state === 'shown' && faultsOf(suspect).includes(fault),
+  )
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {isBrought && <Typography>{STANDS.shown}</Typography>}
       {reasons.map(({ fault }) => (
         <Reason key={fault} {...{ job, change, fault }} many={deciding.length > 1} />
       ))}
