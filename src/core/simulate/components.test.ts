@@ -56,6 +56,18 @@ describe('two phases in a pipe', () => {
       6,
     )
   })
+  test('the form of Massena is homogeneous with a factor of one, keeps more liquid below it, and ends as vapour', () => {
+    const massena = { kind: 'armand', factor: 0.833 } as const
+    const at = (quality: number, factor = 0.833) =>
+      meanTwoPhaseDensity(1100, 35, quality, quality, { kind: 'armand', factor })
+    expect(at(0.4, 1)).toBeCloseTo(homogeneousDensity(1100, 35, 0.4), 6)
+    expect(at(0.4)).toBeGreaterThan(homogeneousDensity(1100, 35, 0.4))
+    expect(at(1)).toBeCloseTo(35, 6)
+    expect(at(0)).toBeCloseTo(1100, 6)
+    // [std: Massena 1960] void at a quality of 0.1: (0.833 + 0.0167) x 0.1 / (0.1 + 0.9 x 35 / 1100)
+    const share = (0.833 + 0.0167) * (0.1 / (0.1 + (0.9 * 35) / 1100))
+    expect(meanTwoPhaseDensity(1100, 35, 0.1, 0.1, massena)).toBeCloseTo(1100 * (1 - share) + 35 * share, 6)
+  })
   test('qualities outside 0 to 1 count as the ends', () => {
     expect(homogeneousDensity(1000, 40, 1.4)).toBeCloseTo(40, 9)
     expect(meanTwoPhaseDensity(1000, 40, -0.5, 0)).toBeCloseTo(1000, 6)

@@ -36,6 +36,7 @@ const CHOICES: readonly (readonly [string, Partial<Physics>])[] = [
   ['no slip', { voids: { kind: 'slip', exponent: 0.05 } }],
   ['much slip', { voids: { kind: 'slip', exponent: 0.6 } }],
   ['Baroczy', { voids: { kind: 'butterworth', factor: 1.35, p: 0.74, q: 0.65 } }],
+  ['Massena', { voids: { kind: 'armand', factor: 0.833 } }],
   ['a large evaporator', { evaporatorVolume: 1.8 }],
   ['a small condenser', { condenserVolume: 0.6 }],
   ['a long liquid line', { liquidLineVolume: 2.2 }],
