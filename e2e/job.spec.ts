@@ -68,7 +68,7 @@ test('a job from nothing to an exported file, reloaded in the middle, read back 
     string,
     unknown
   >
-  expect(kinds).toMatchObject({ set: 2, round: 1 })
+  expect(kinds).toMatchObject({ set: 3, round: 1 })
   expect(envelopes).toHaveProperty(['head/only', 'rev'])
   const [stored] = await storedJobs(page)
   expect(exported).toEqual(stored)
