@@ -68,9 +68,7 @@ export function compareSets(
 ): Comparison {
   const numbered = job.readingSets.map((set, i) => ({ set, name: set.label ?? `set ${i + 1}` }))
   const chosen = [...new Set(ids)].flatMap((id) => numbered.find(({ set }) => set.id === id) ?? [])
-  const diagnoses = chosen.map(({ set }) =>
-    diagnose(job.unit, set, display, contextOf({ ...job, decisions: [] })),
-  )
+  const diagnoses = chosen.map(({ set }) => diagnose(job.unit, set, display, contextOf(job)))
   const rows = FEATURE_KEYS.flatMap((key): ComparisonRow[] => {
     const cells = diagnoses.map((diagnosis) => cellOf(diagnosis, key, display))
     const target = diagnoses.map((diagnosis) => diagnosis.judged[key]?.target).findLast(Boolean)

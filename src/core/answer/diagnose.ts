@@ -81,11 +81,11 @@ const GATE_PROBABILITY = 0.1
 /** What is known beside the set. */
 export type Context = { readonly history?: History; readonly sets?: readonly ReadingSet[] }
 
-/** The context that a job gives. */
-export const contextOf = (
-  job: Pick<Job, 'arrival' | 'readingSets' | 'decisions'> & Partial<Pick<Job, 'others'>>,
-  isMended = false,
-): Context => ({ history: historyOf(job, isMended), sets: job.readingSets })
+/** The context that a job gives to sets that are compared: what was decided says nothing of one against another. */
+export const contextOf = ({ arrival, readingSets }: Pick<Job, 'arrival' | 'readingSets'>): Context => ({
+  history: historyOf({ arrival, decisions: [] }, false),
+  sets: readingSets,
+})
 
 type Told = Pick<Assessment, 'judged' | 'tests' | 'standing' | 'snapshot'> & { readonly display: Display }
 

@@ -1,5 +1,5 @@
 import { instantOf } from '../base/units/instants'
-import { type FaultId, isSuspect, type SuspectId } from '../diagnosis/faults/faults'
+import { type FaultId, isFault, isSuspect } from '../diagnosis/faults/faults'
 import type { History, ToldFault } from '../diagnosis/faults/priors'
 import type { Job } from '../record/job/job'
 import type { Mending } from '../record/state/unit'
@@ -9,10 +9,8 @@ import type { Decision, ShownHow } from '../record/records/decision'
 /** What of a job tells its history. */
 export type HistoryRecords = Pick<Job, 'arrival' | 'decisions'> & Partial<Pick<Job, 'others'>>
 
-const isFaultId = (id: string | undefined): id is SuspectId & FaultId =>
-  id !== undefined && isSuspect(id) && id !== 'healthy' && id !== 'unlisted'
-
-const isNamed = (decision: Decision): decision is Decision & { fault: FaultId } => isFaultId(decision.fault)
+const isNamed = (decision: Decision): decision is Decision & { fault: FaultId } =>
+  decision.fault !== undefined && isSuspect(decision.fault) && isFault(decision.fault)
 
 /** [practice] how far a verdict is believed before it is checked here, by who found it. */
 const BELIEVED: Readonly<Record<Exclude<ShownHow, 'seen'>, Omit<ToldFault, 'fault'>>> = {

@@ -1,5 +1,6 @@
 import { isThreePhase } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
+import { windingPairs } from '../../record/readings/lasting'
 import type { Snapshot } from '../../record/readings/snapshot'
 import type { ReadingKey } from '../../record/readings/vocabulary'
 import { groundAtTerminals, groundFromContactor } from './groundTests'
@@ -31,15 +32,13 @@ const ELECTRICAL_TESTS = {
   windings: {
     label: 'Windings',
     words: ['good', 'common-leg-open', 'one-leg-open', 'all-open', 'unbalanced'],
-    needs: (unit) =>
-      isThreePhase(unit) ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS'],
+    needs: (unit) => windingPairs(isThreePhase(unit)),
     judge: windings,
   },
   windingsAtTerminals: {
     label: 'Windings at the compressor’s own terminals against the contactor',
     words: ['sound', 'sound-there', 'bad-there'],
-    needs: (unit) =>
-      isThreePhase(unit) ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS'],
+    needs: (unit) => windingPairs(isThreePhase(unit)),
     judge: windingsAtTerminals,
   },
   ground: {

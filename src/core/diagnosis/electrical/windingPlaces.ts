@@ -1,6 +1,6 @@
 import { toSI } from '../../base/units/convert'
 import { isThreePhase } from '../../record/equipment/kinds'
-import type { UnitPlate } from '../../record/equipment/unit'
+import { windingPairs } from '../../record/readings/lasting'
 import { ohmPlaceOf, windingsPlace } from '../../record/readings/ohmPlaces'
 import { OPEN_OHMS_LEAST } from '../../record/readings/openOhms'
 import type { Snapshot } from '../../record/readings/snapshot'
@@ -8,9 +8,6 @@ import type { ReadingKey } from '../../record/readings/vocabulary'
 import { good } from './finding'
 import type { Judge } from './testResult'
 import { windings } from './windingTest'
-
-const pairsOf = (unit: UnitPlate): readonly ReadingKey[] =>
-  isThreePhase(unit) ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS']
 
 /** What a pair read from the contactor, before it was measured at the terminals; undefined where it was not. */
 function fromContactor(at: Snapshot, key: ReadingKey): number | undefined {
@@ -41,7 +38,7 @@ export const windingsAtTerminals: Judge = (unit, at) => {
         sentence: 'Bad at the compressor’s own terminals with the leads off: not the plug, not the leads.',
       },
     }
-  if (!pairsOf(unit).some((key) => readOpen(at, key)))
+  if (!windingPairs(isThreePhase(unit)).some((key) => readOpen(at, key)))
     return { word: 'sound', finding: good('Sound at the compressor’s own terminals too.') }
   return {
     word: 'sound-there',

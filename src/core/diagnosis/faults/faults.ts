@@ -29,7 +29,8 @@ export const faultRow = (id: FaultId): FaultRow => FAULTS[id]
 
 export const isElectrical = (id: string): id is ElectricalFaultId => Object.hasOwn(ELECTRICAL_FAULT_ROWS, id)
 
-const isFault = (id: SuspectId): id is FaultId => id !== 'healthy' && id !== 'unlisted'
+/** Whether a suspect is a fault of the table. */
+export const isFault = (id: SuspectId): id is FaultId => id !== 'healthy' && id !== 'unlisted'
 
 /** Whether a suspect comes in degrees; electrical faults, a lost charge and reversed phases do not. */
 export const hasDegree = (id: SuspectId): boolean => !isFault(id) || faultRow(id).comesInDegrees

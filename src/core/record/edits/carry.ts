@@ -1,13 +1,11 @@
 import type { ReadingSet } from '../readings/schema'
 import { LASTING_READINGS, LASTING_WORDS } from '../readings/lasting'
+import { picked } from '../job/findings'
 import type { Job } from '../job/job'
 import { isDecided } from '../job/decisions'
 
 /** What a repair leaves as it was. */
 const AFTER_REPAIR: readonly string[] = ['lowCutIn', 'lowCutOut', 'phaseSequence']
-
-const picked = <T extends object>(from: T | undefined, keys: readonly string[]): Partial<T> =>
-  Object.fromEntries(Object.entries(from ?? {}).filter(([key]) => keys.includes(key))) as Partial<T>
 
 /** What a new set takes over from the one before it: readings and words that do not change by themselves. */
 export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations' | 'also'> {

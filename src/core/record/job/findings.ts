@@ -7,7 +7,8 @@ import { withEarlier } from '../readings/merge'
 import { withPlaces } from '../readings/ohmPlaces'
 import type { ReadingSet } from '../readings/schema'
 
-const picked = <T extends object>(from: T | undefined, keys: readonly string[]): Partial<T> =>
+/** What of an object stands under some keys. */
+export const picked = <T extends object>(from: T | undefined, keys: readonly string[]): Partial<T> =>
   Object.fromEntries(Object.entries(from ?? {}).filter(([key]) => keys.includes(key))) as Partial<T>
 
 /** The sets before one of them, as far as nothing was repaired in between. */

@@ -1,15 +1,12 @@
 import type { ObservationKey } from './observations'
 import type { ReadingKey } from './vocabulary'
 
-/** Pairs of a motor's windings, single-phase and three-phase. */
-export const WINDING_KEYS: readonly ReadingKey[] = [
-  'ohmsCR',
-  'ohmsCS',
-  'ohmsRS',
-  'ohmsT1T2',
-  'ohmsT2T3',
-  'ohmsT3T1',
-]
+/** The pairs of a motor's windings, by its phases. */
+export function windingPairs(isThree: boolean): readonly ReadingKey[] {
+  return isThree ? ['ohmsT1T2', 'ohmsT2T3', 'ohmsT3T1'] : ['ohmsCR', 'ohmsCS', 'ohmsRS']
+}
+/** Pairs of single-phase and three-phase motors. */
+export const WINDING_KEYS: readonly ReadingKey[] = [...windingPairs(false), ...windingPairs(true)]
 
 /** Settings, windings and parts on the meter: they stay true until something is repaired. */
 export const LASTING_READINGS: readonly ReadingKey[] = [
