@@ -35,15 +35,13 @@ test('touch targets of the pad and the rail are at least 48 px high', async ({ p
   await goTo(page, 'Measure')
   await page.locator('[data-tap=suctionPressure]').tap()
   await expect(page.getByRole('button', { name: 'Next' })).toBeVisible()
-  const heights = await page
-    .locator('.MuiDrawer-root button, nav a, [data-tap]')
-    .evaluateAll((all) =>
-      all.map((each) => ({
-        text: each.textContent,
-        // Scaled boxes are given in floats: 47.99997 is 48 to the eye and the thumb.
-        height: Math.round(each.getBoundingClientRect().height * 100) / 100,
-      })),
-    )
+  const heights = await page.locator('.MuiDrawer-root button, nav a, [data-tap]').evaluateAll((all) =>
+    all.map((each) => ({
+      text: each.textContent,
+      // Scaled boxes are given in floats: 47.99997 is 48 to the eye and the thumb.
+      height: Math.round(each.getBoundingClientRect().height * 100) / 100,
+    })),
+  )
   expect(heights.length).toBeGreaterThan(20)
   expect(heights.filter(({ height }) => height < 48)).toEqual([])
 })

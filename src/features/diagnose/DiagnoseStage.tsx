@@ -111,7 +111,10 @@ function SuspectPanel(props: StageProps) {
       <section aria-labelledby="evidence-title">
         <Typography id="evidence-title" variant="h2">
           {suspect.label} {believed(suspect)}
-          {!suspect.seen && suspect.severity > 0 && hasDegree(suspect.fault) && `, ${severityWord(suspect.severity)}`}
+          {!suspect.seen &&
+            suspect.severity > 0 &&
+            hasDegree(suspect.fault) &&
+            `, ${severityWord(suspect.severity)}`}
         </Typography>
         {suspect.distinguishingSign && (
           <Typography sx={{ color: 'text.secondary' }}>Sign: {suspect.distinguishingSign}.</Typography>
