@@ -6,7 +6,7 @@ import type { UnitPlate } from '../../record/equipment/unit'
 import type { Measured, Snapshot } from '../../record/readings/snapshot'
 import { type Section, standingPressures } from '../../record/readings/standingPressures'
 import { chargeShare, type Spread } from './chargeShare'
-import { placesAtRest, type Place } from './coldestPlace'
+import { coldestUnread, placesAtRest, type Place } from './coldestPlace'
 
 /** What a standing pressure says of what is inside (handbook 13). */
 export const STANDING_STATES = ['liquid', 'over', 'vapour-only', 'empty', 'vacuum'] as const
@@ -91,6 +91,12 @@ function judgeSection(
   const isVapour = state !== 'liquid' && state !== 'over'
   // Without a temperature only the lack of liquid can be told.
   if (!places && !isVapour) return undefined
+  // the cooled side was not read: it may hold liquid at a temperature that fits this pressure
+  const unread = coldestUnread(unit, at)
+  if (state === 'vapour-only' && unread !== undefined && unread < coldest) {
+    const least = saturations(at, unread, unread)?.dew
+    if (least !== undefined && pressure.value + pressure.error >= least) return undefined
+  }
   const share = places && isVapour ? chargeShare(at.refrigerant, pressure.value, coldest) : undefined
   return {
     section,

@@ -8,11 +8,16 @@ import { standingCircuit, type StandingState } from './standingCircuit'
 
 const AIR = 101_325
 const UNIT: UnitPlate = { kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }
-/** A standing pressure in Pa absolute, at 75 F of outdoor air or with no temperature at all. */
-const stateAt = (pascals: number, outdoor: number | null = 75): StandingState | undefined => {
+/** A standing pressure in Pa absolute, at 75 F of outdoor air and as much inside, with the inside unread, or with no temperature at all. */
+const stateAt = (
+  pascals: number,
+  outdoor: number | null = 75,
+  inside: number | null = outdoor,
+): StandingState | undefined => {
   const readings: Readings = {
     standingPressure: { value: pascals / 1000, unit: 'kPa' },
     ...(outdoor === null ? {} : { outdoorAirTemp: { value: outdoor, unit: 'F' } }),
+    ...(inside === null ? {} : { returnAirTemp: { value: inside, unit: 'F' } }),
   }
   const snapshot = takeSnapshot({ mode: 'off', readings, observations: {} }, 'R-410A', AIR)
   return standingCircuit(UNIT, snapshot)?.state
@@ -43,6 +48,14 @@ describe('a standing circuit, just below and just above (handbook 13)', () => {
     [6_900, 'empty'],
     [7_100, 'vapour-only'],
   ] as const)('%d Pa over the air: %s', (gauge, state) => expect(stateAt(AIR + gauge)).toBe(state))
+  test('a cooled side that was not read may hold liquid down to 60 F: less than its saturation alone tells', () => {
+    const least = at(56)
+    expect(stateAt(least - errorAt(least) - 500, 97, null)).toBe('vapour-only')
+    expect(stateAt(least - errorAt(least) + 500, 97, null)).toBeUndefined()
+    // a full charge beside a cool room on a hot day
+    expect(stateAt(at(76), 97, null)).toBeUndefined()
+    expect(stateAt(at(76), 97, 76)).toBe('liquid')
+  })
   test('without a temperature only less than saturation at -20 F tells', () => {
     const least = at(-24) // 4 F of tolerance below the coldest place there is
     expect(stateAt(least - errorAt(least) - 500, null)).toBe('vapour-only')
