@@ -143,6 +143,7 @@ const CORE_MAY_USE = {
     'repair/cleanup',
     'repair/charge',
     'repair/schedule',
+    'diagnosis/electrical',
   ],
   'repair/day': [...BASE, 'record/records', 'repair/plan', 'repair/schedule'],
   'repair/logs': [

@@ -123,9 +123,9 @@ function meaningOf(document: StoredDocument, samples: LogSamples) {
 
 /**
  * Steps that a plan has since then, or has no more: what a swap takes off goes back on, what is written while it settles, no oil is drained
- * from a new compressor, a job from which no oil comes tests a drop.
+ * from a new compressor, a job from which no oil comes tests a drop, boxes are opened before anything is cut.
  */
-const SINCE: readonly string[] = ['closeCover', 'writeUp', 'testOil', 'testDrop', 'changeOil']
+const SINCE: readonly string[] = ['checkBoxes', 'closeCover', 'writeUp', 'testOil', 'testDrop', 'changeOil']
 /** Charges, kg, since an old dryer that nobody wrote down adds nothing by a guess. */
 const CHARGE_SINCE: { readonly [id: string]: number } = { 'demo-dome': 4.4443763189462535 }
 /** 3 F of superheat where 14 F is right, and frost back to the compressor, are no longer called sound. */

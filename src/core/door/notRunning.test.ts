@@ -269,6 +269,7 @@ describe('a dead compressor', () => {
       'setUp',
       'confirmDead',
       'proveFirst',
+      'checkBoxes',
       'lockOut',
       'swapFanMotor',
       'unlock',

@@ -9,6 +9,7 @@ import type { WaterLine } from '../repair/cleanup/water'
 import { wallText } from '../base/units/wall'
 import { type DayPlan, dayQuestionOf, planDay } from '../repair/day/planDay'
 import type { Plan, PlannedDryer } from '../repair/plan/plan'
+import type { WayCost } from '../repair/plan/unitSwap'
 
 const rounded = (value: number, digits: number) => Number(value.toFixed(digits))
 const grams = (kg: number) => rounded(kg * 1000, 3)
@@ -288,6 +289,7 @@ function scheduleJson(day: DayPlan, tasks: Plan['tasks']) {
     })),
     deadline: day.deadline ? { ...day.deadline, at: at(day.deadline.at) } : null,
     problem: day.problem ?? null,
+    words: day.words,
     rows: day.rows.map(({ id, start, handsOff, end, person, helper, helpWanted }) => ({
       id,
       start: at(start),
@@ -298,6 +300,21 @@ function scheduleJson(day: DayPlan, tasks: Plan['tasks']) {
       ...(helpWanted ? { helpWanted: { from: at(helpWanted.from), to: at(helpWanted.to) } } : {}),
     })),
   }
+}
+
+const wayJson = ({ refrigerant, handsOn, unattended, parts, isEstimate, basis }: WayCost) => ({
+  handsOnMinutes: handsOn,
+  unattendedMinutes: unattended,
+  parts,
+  refrigerantGrams: refrigerant === undefined ? null : grams(refrigerant),
+  isEstimate,
+  basis: basisJson(basis),
+})
+
+function swapJson({ unitSwap }: Plan) {
+  if (!unitSwap) return null
+  const { repair, swap, ...rest } = unitSwap
+  return { ...rest, repair: wayJson(repair), swap: wayJson(swap) }
 }
 
 /** The shape of design/architecture.md: contamination, dryers, oil, refrigerantPath, parts, tasks, schedule; more beside. */
@@ -337,6 +354,8 @@ export function planJson(plan: Plan): Record<string, unknown> {
     parts: plan.parts.map(withBasis),
     beforeLeaving: plan.beforeLeaving,
     proofs: plan.proofs,
+    causes: plan.causes,
+    unitSwap: swapJson(plan),
     approval: plan.approval,
     testPressure: testJson(plan),
     // the door's own word for it, which files of others read

@@ -19,6 +19,8 @@ export const CAUTIONS = {
   charging:
     'Blends leave the cylinder as liquid; throttle into suction slowly. Cylinder to 125 F at most, never with a flame.',
   hotWork: 'Hot-work permit and fire watch where required.',
+  heat: 'Heat, as on a roof or in an attic over about 95 F: water, shade, breaks, not alone.',
+  cold: 'Frost: gloves that still feel, breaks in the warm, ice underfoot.',
   flue: 'A flue or gas line that was moved is checked for tightness and draught before anything fires.',
 } as const
 
@@ -40,6 +42,8 @@ export const HAZARDS: Readonly<Record<CautionId, string>> = {
   lifting: 'weight',
   charging: 'cylinder heat',
   hotWork: 'hot work',
+  heat: 'heat stress',
+  cold: 'cold',
   flue: 'flue gas',
 }
 

@@ -4,8 +4,9 @@ import Button from '@mui/material/Button'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { setArrival, setPlatePart, setTitle } from '@/core/record/edits/headEdits'
+import { isBoxKind } from '@/core/record/equipment/kinds'
 import { elevationSchema } from '@/core/record/equipment/unit'
-import { WEATHERS } from '@/core/record/records/head'
+import { WEATHERS, WORK_PLACES } from '@/core/record/records/head'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
@@ -23,8 +24,9 @@ type CallProps = Pick<StageProps, 'job' | 'change'>
 /** How long and in what weather one can work. */
 function WorkWindow({
   arrival,
+  isBox,
   change,
-}: { arrival: StageProps['job']['arrival'] } & Pick<CallProps, 'change'>) {
+}: { arrival: StageProps['job']['arrival']; isBox: boolean } & Pick<CallProps, 'change'>) {
   return (
     <>
       <ChoiceChips
@@ -37,9 +39,23 @@ function WorkWindow({
         type="time"
         label="Work can go on until"
         value={arrival?.workUntil ?? ''}
-        helperText="Rain, closing time, dark"
+        helperText="Rain, closing time, dark: the day is planned by it"
         slotProps={{ inputLabel: { shrink: true } }}
         onSave={(workUntil) => change(setArrival({ workUntil: workUntil || undefined }))}
+      />
+      <AutosaveField
+        type="time"
+        label={isBox ? 'Goods keep until' : 'The space is bearable until'}
+        value={arrival?.goodsUntil ?? ''}
+        slotProps={{ inputLabel: { shrink: true } }}
+        onSave={(goodsUntil) => change(setArrival({ goodsUntil: goodsUntil || undefined }))}
+      />
+      <ChoiceChips
+        label="Where you work"
+        values={WORK_PLACES}
+        labels={{ roof: 'on the roof', attic: 'in the attic', 'crawl-space': 'in a crawl space' }}
+        value={arrival?.place}
+        onChange={(word) => void change(setArrival({ place: WORK_PLACES.find((each) => each === word) }))}
       />
     </>
   )
@@ -90,7 +106,7 @@ function Complaint({ job, change }: CallProps) {
         />
       )}
       <AutosaveField label="Access" value={arrival?.access ?? ''} onSave={save('access')} />
-      <WorkWindow arrival={arrival} change={change} />
+      <WorkWindow arrival={arrival} isBox={isBoxKind({ kind: job.unit.kind ?? 'other' })} change={change} />
       <AutosaveField
         label="Site"
         value={job.unit.site?.name ?? ''}

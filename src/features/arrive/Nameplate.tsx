@@ -7,6 +7,7 @@ import { asksFor, type PlateField } from '@/core/record/equipment/plateFields'
 import { plateDoubts } from '@/core/record/equipment/plausible'
 import { COMPRESSOR_TYPES, CONDENSER_COILS, type UnitPlate } from '@/core/record/equipment/unit'
 import { OILS } from '@/core/physics/refrigerants/catalogue'
+import { ChoiceChips } from '@/ui/ChoiceChips'
 import { QuantityField } from '@/ui/QuantityField'
 import { setPlate, setPlatePart } from '@/core/record/edits/headEdits'
 import { EntryField } from '../shared/unit/entryFields'
@@ -76,6 +77,22 @@ function Compressor({ unit, change }: PlatePart) {
           defaultUnit="uF"
           value={unit.power?.runCapacitor}
           onChange={(runCapacitor) => void change(setPlatePart('power', { runCapacitor }))}
+        />
+      )}
+      {asksFor(unit, 'crankcaseHeater') && (
+        <ChoiceChips
+          label="Crankcase heater"
+          values={['fitted']}
+          value={unit.crankcaseHeater ? 'fitted' : undefined}
+          onChange={(word) =>
+            void change(
+              setPlatePart(
+                'crankcaseHeater',
+                // taken back, its figures go with it
+                word ? { fitted: true } : { fitted: undefined, watts: undefined, volts: undefined },
+              ),
+            )
+          }
         />
       )}
       {asksFor(unit, 'crankcaseHeater') && (

@@ -77,6 +77,11 @@ export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
           or keep a day in hand.
         </Typography>
       )}
+      {day.words.map((word) => (
+        <Typography key={word} data-said>
+          {word}
+        </Typography>
+      ))}
       {deadline && <DeadlineNote deadline={deadline} />}
     </>
   )

@@ -16,11 +16,13 @@ import { leavingList } from '../shared/loadOut'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
 import { Approval, ProveFirst } from './Approval'
+import { Causes } from './Causes'
 import { Checklist } from './Checklist'
 import { JobPolicy } from './JobPolicy'
 import { Columns, More } from './More'
 import { AddPart, PartDetail } from './PartDetail'
 import { RepairWays } from './RepairWays'
+import { UnitSwap } from './UnitSwap'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
@@ -119,6 +121,8 @@ export function PartsView({ job, change, plan }: Props) {
             <ProveFirst plan={plan} />
             <Approval job={job} change={change} plan={plan} />
             <RepairWays job={job} change={change} plan={plan} />
+            <Causes plan={plan} open={isWide} />
+            <UnitSwap plan={plan} />
             {leaving.length > 0 && (
               <More
                 label={`Before you leave: measure, count, photograph, ${done(leaving)} of ${leaving.length}`}

@@ -1,6 +1,6 @@
 'use client'
 import Typography from '@mui/material/Typography'
-import { setRepair } from '@/core/record/edits/repairEdits'
+import { setCapillary, setRepair } from '@/core/record/edits/repairEdits'
 import {
   COMPRESSOR_WAYS,
   LEAK_PLACES,
@@ -12,6 +12,7 @@ import type { Plan } from '@/core/repair/plan/plan'
 import { playing, type TaskId } from '@/core/repair/plan/tasks/tasks'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { QuantityField } from '@/ui/QuantityField'
 import type { StageProps } from '../shared/stageProps'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
@@ -33,7 +34,7 @@ const WAYS: readonly WayRow[] = [
     label: 'The compressor',
     values: COMPRESSOR_WAYS,
     labels: { 'condensing-unit': 'whole condensing unit' },
-    of: ['swapCompressor', 'swapCondensingUnit'],
+    of: ['swapCompressor', 'swapSemiHermetic', 'swapCondensingUnit'],
     usual: 'like-for-like',
   },
   {
@@ -91,6 +92,17 @@ export function RepairWays({ job, change, plan }: Props) {
           }}
         />
       )}
+      {ids.includes('swapCapillary') &&
+        (['bore', 'length'] as const).map((key) => (
+          <QuantityField
+            key={key}
+            label={`Capillary, ${key}`}
+            kind="length"
+            defaultUnit="in"
+            value={job.repair?.capillary?.[key]}
+            onChange={(value) => void change(setCapillary({ [key]: value }))}
+          />
+        ))}
       <ChoiceChips
         label="A flue or gas line is moved for access"
         values={['yes', 'no']}

@@ -82,7 +82,7 @@ export function TaskDetail({ job, change, task, labelOf }: Props) {
           ⬣ {caution}
         </Typography>
       ))}
-      {task.notes.map((note) => (
+      {[...task.points, ...task.notes].map((note) => (
         <Typography key={note} sx={{ fontSize: '0.95rem' }}>
           {note}
         </Typography>

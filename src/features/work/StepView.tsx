@@ -41,6 +41,18 @@ function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep
 /** Points of a proof stand in their own pane, with the words that answer them. */
 const notesOf = ({ id, notes }: SheetStep['task']) => (taskRow(id).instruments.includes('proof') ? [] : notes)
 
+/** What is done in it, in its order. */
+function StepPoints({ points }: { points: readonly string[] }) {
+  if (points.length === 0) return null
+  return (
+    <Box component="ol" aria-label="How" sx={{ m: 0, pl: 3, fontSize: '0.98rem', display: 'grid', gap: 0.5 }}>
+      {points.map((point) => (
+        <li key={point}>{point}</li>
+      ))}
+    </Box>
+  )
+}
+
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
 export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) {
   const { task, state, waitsFor } = step
@@ -84,6 +96,7 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
       )}
       <StepGates change={props.change} step={step} onOpen={onOpen} />
       <Assumed basis={task.basis} of={task.label} />
+      <StepPoints points={task.points} />
       {notesOf(task).map((note) => (
         <Typography key={note} sx={{ fontSize: '0.98rem' }}>
           {note}

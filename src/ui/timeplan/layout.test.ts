@@ -57,6 +57,7 @@ const day = (isDated = true): DayPlan => ({
   unattended: 0,
   problem: undefined,
   refused: [],
+  words: [],
 })
 
 const strip = () => stripOf(day(), day().visits[0]!)

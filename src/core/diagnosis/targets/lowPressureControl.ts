@@ -33,6 +33,12 @@ const LEAST_APART = psi(8)
 /** [practice] handbook 03: a coil evaporates 10-15 F below its box. */
 const BOX_DIFFERENCE = differenceToKelvin(12, 'F')
 
+/** [practice] what a walk-in box is kept at where no setpoint is written down, F. */
+const USUAL_SETPOINTS: { readonly [K in UnitPlate['kind']]?: number } = {
+  'walk-in-cooler': 35,
+  'walk-in-freezer': -5,
+}
+
 type At = Pick<Snapshot, 'atmosphere' | 'values'>
 
 /** Coldest outdoor air at the site: as written down, else as measured now; K. */
@@ -82,13 +88,29 @@ function settingSentence(setting: LowPressureSetting): string {
     : `${limit} Set the cut-in to ${shown(cutIn)} or less, the cut-out to about ${shown(cutOut)}.`
 }
 
+/** A walk-in whose setpoint nobody wrote down, at the usual one. */
+function atUsualSetpoint(
+  unit: UnitPlate,
+): { readonly unit: UnitPlate; readonly setpoint: number } | undefined {
+  const setpoint = USUAL_SETPOINTS[unit.kind]
+  if (setpoint === undefined || unit.control?.setpoint) return undefined
+  return {
+    setpoint,
+    unit: { ...unit, control: { ...unit.control, setpoint: { value: setpoint, unit: 'F' } } },
+  }
+}
+
 /**
- * What to set a low-pressure control to after a change of the condensing unit or the refrigerant.
- * @returns undefined for what cools no box, or where no setpoint is written down
+ * The pair to set a low-pressure control to for this box and refrigerant. Where no setpoint is written down, a walk-in's usual
+ * one is taken and the sentence says so.
+ * @returns undefined for what cools no box, and for a reach-in without a setpoint
  */
 export function lowPressureAdvice(unit: UnitPlate): string | undefined {
-  const setting = lowPressureSetting(unit, { atmosphere: siteAtmosphere(unit), values: {} })
-  return setting && settingSentence(setting)
+  const assumed = atUsualSetpoint(unit)
+  const setting = lowPressureSetting(assumed?.unit ?? unit, { atmosphere: siteAtmosphere(unit), values: {} })
+  if (!setting) return undefined
+  const told = settingSentence(setting)
+  return assumed ? `Assumed, as no setpoint is on record: box at ${assumed.setpoint} F. ${told}` : told
 }
 
 type Rule = {

@@ -20,6 +20,14 @@ const editRepair = (change: (repair: Draft<Repair>, stamp: Stamp) => void): Edit
 /** Writes figures of the repair; undefined takes a field away. */
 export const setRepair = (values: Values<Repair>): Edit => editRepair((repair) => putAll(repair, values))
 
+/** Writes what was measured of the capillary. */
+export const setCapillary = (values: Values<NonNullable<Repair['capillary']>>): Edit =>
+  editRepair((repair) => {
+    const capillary = { ...repair.capillary }
+    putAll(capillary, values)
+    put(repair, 'capillary', Object.keys(capillary).length > 0 ? capillary : undefined)
+  })
+
 /** Writes what is known of the recovery cylinder. */
 export const setCylinder = (values: Values<NonNullable<Repair['cylinder']>>): Edit =>
   editRepair((repair) => {

@@ -3,7 +3,7 @@ import { handMinutes } from '../job/hands'
 import type { Job } from '../job/job'
 import { latestPass, stepId } from '../job/passes'
 import { idInRound } from '../job/idInRound'
-import type { PumpSetup, Retest, Run, Trim } from '../records/run'
+import type { MappedLead, PumpSetup, Retest, Run, Trim } from '../records/run'
 import type { StepRecord } from '../records/step'
 import { LAST_TASK } from '../job/lastTask'
 import { closeRound, putRefrigerant } from './roundEdits'
@@ -261,6 +261,28 @@ export const powerHeater = (on: boolean): Edit =>
     if (!on) return cutHeater(run, now)
     if (run.heater?.some(({ to }) => to === undefined)) return
     run.heater = [...(run.heater ?? []), { from: now }]
+  })
+
+const putWiring = (run: Draft<Run>, leads: readonly MappedLead[]) =>
+  put(run, 'wiring', leads.length > 0 ? [...leads] : undefined)
+
+/** One more lead of the wiring map: where it sits before it comes off. */
+export const addLead = (lead: Omit<MappedLead, 'id'>): Edit =>
+  editRun((run, { newId }) => putWiring(run, [...(run.wiring ?? []), { ...lead, id: newId() }]))
+
+/** Types over what is known of a lead; a lead without a name is taken off the map. */
+export const setLead = (id: string, values: Values<Omit<MappedLead, 'id'>>): Edit =>
+  editRun((run) => {
+    const leads = (run.wiring ?? []).map((lead) => {
+      if (lead.id !== id) return lead
+      const next = { ...lead }
+      putAll(next, values)
+      return next
+    })
+    putWiring(
+      run,
+      leads.filter(({ wire }) => wire),
+    )
   })
 
 /** A turn of the valve's stem; in is plus. */

@@ -50,7 +50,7 @@ const KIND_FACTS: Readonly<Record<UnitKind, KindFacts>> = {
 const factsOf = ({ kind }: Pick<UnitPlate, 'kind'>): KindFacts => KIND_FACTS[kind]
 
 /** Whether the unit cools a box: a walk-in or a reach-in. */
-export const isBoxKind = (unit: UnitPlate): boolean => factsOf(unit).box
+export const isBoxKind = (unit: Pick<UnitPlate, 'kind'>): boolean => factsOf(unit).box
 
 /** Whether refrigerant lines are made on site: their length is the job's own. */
 export const isPipedOnSite = (unit: Pick<UnitPlate, 'kind'>): boolean => factsOf(unit).pipedOnSite

@@ -130,7 +130,12 @@ export const plateSchema = z.strictObject({
   /** a moisture indicator sits in the liquid line */
   moistureIndicator: z.boolean().optional(),
   crankcaseHeater: z
-    .strictObject({ watts: positive('watts').optional(), volts: positive('volts').optional() })
+    .strictObject({
+      /** one is there, whatever its label says */
+      fitted: z.literal(true).optional(),
+      watts: positive('watts').optional(),
+      volts: positive('volts').optional(),
+    })
     .optional(),
   accumulator: z.boolean().optional(),
   /** what the equipment was made for, where it was converted to another refrigerant */

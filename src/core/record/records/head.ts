@@ -8,6 +8,9 @@ import { clockSchema } from './run'
 
 /** What the sky holds for the hours of the visit. */
 export const WEATHERS = ['dry', 'humid', 'rain-expected', 'storm-expected'] as const
+/** Where one works: what lies under a hot roof is hotter than the air outside. */
+export const WORK_PLACES = ['outdoors', 'roof', 'attic', 'indoors', 'crawl-space'] as const
+export type WorkPlace = (typeof WORK_PLACES)[number]
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/
 
 /** What is broken, in the caller's words, or the verdict that is brought along: it decides where one begins. */
@@ -33,6 +36,9 @@ const arrivalSchema = z.strictObject({
   weather: z.enum(WEATHERS, { error: `is not one of ${WEATHERS.join(', ')}` }).optional(),
   /** local clock time until which one can work: rain, closing, dark */
   workUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
+  /** local clock time until which the goods of a box keep, or the people of a space bear it */
+  goodsUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
+  place: z.enum(WORK_PLACES, { error: `is not one of ${WORK_PLACES.join(', ')}` }).optional(),
   /** what is known of the circuit's past; read by the clean-up class */
   previousBurnout: z.boolean().optional(),
   previousCompressor: z.boolean().optional(),
@@ -60,8 +66,9 @@ export type HeadData = z.infer<typeof headSchema>
 /** Title, arrival, plate as found, policy: one of each job. */
 export const HEAD = defineKind({
   kind: 'head',
-  version: 4,
+  version: 5,
   schema: headSchema,
-  migrations: [widened(2), widened(3), widened(4)],
+  // version 5: how long goods keep, where one works
+  migrations: [widened(2), widened(3), widened(4), widened(5)],
   defaults: { policy: DEFAULT_POLICY },
 })

@@ -105,6 +105,10 @@ export const repairSchema = z.strictObject({
     .min(1, 'is less than one')
     .max(60, 'is more than 60')
     .optional(),
+  /** the capillary, measured before it is cut */
+  capillary: z
+    .strictObject({ bore: quantitySchema('length').optional(), length: quantitySchema('length').optional() })
+    .optional(),
   /** what is done against water: what the class asks for by caution, or what the grams of the ledger ask for */
   waterWork: z.enum(WATER_WORKS, { error: `is not one of ${WATER_WORKS.join(', ')}` }).optional(),
   leakPlace: z.enum(LEAK_PLACES, { error: `is not one of ${LEAK_PLACES.join(', ')}` }).optional(),
@@ -120,9 +124,9 @@ export type Repair = z.infer<typeof repairSchema>
 /** What was measured and chosen for the repair: one of each round. */
 export const REPAIR = defineKind({
   kind: 'repair',
-  version: 4,
+  version: 5,
   schema: repairSchema,
-  // version 4: tests for acid with their moments, leaks that a test found
-  migrations: [widened(2), widened(3), widened(4)],
+  // version 4: tests for acid with their moments, leaks that a test found; 5: the capillary
+  migrations: [widened(2), widened(3), widened(4), widened(5)],
   defaults: {},
 })

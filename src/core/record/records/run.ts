@@ -67,6 +67,18 @@ const heaterSpanSchema = z
   .refine(({ from, to }) => to === undefined || Date.parse(to) >= Date.parse(from), 'ends before it begins')
 export type HeaterSpan = z.infer<typeof heaterSpanSchema>
 
+/** One lead of the wiring map: where it was, and where it goes now. */
+const leadSchema = z.strictObject({
+  id: idSchema,
+  /** colour or mark of the lead */
+  wire: textSchema,
+  /** terminal at which it was found */
+  before: textSchema.optional(),
+  /** terminal at which it is now */
+  after: textSchema.optional(),
+})
+export type MappedLead = z.infer<typeof leadSchema>
+
 /** How fast the time of a demo job goes, from a moment on. */
 export const clockSchema = z.strictObject({
   /** the clock on the wall, and the time of the job at that moment */
@@ -89,6 +101,8 @@ export const runSchema = z.strictObject({
   trims: z.array(trimSchema).max(MOST_LINES).optional(),
   retests: z.array(retestSchema).max(MOST_LINES).optional(),
   pullDown: pullSchema.optional(),
+  /** leads by terminal, before and after: the wiring map */
+  wiring: z.array(leadSchema).max(MOST_LINES).optional(),
   heater: z.array(heaterSpanSchema).max(MOST_LINES).optional(),
   /** the day on which the other mode of a heat pump is proven */
   otherModeOn: z.iso.date('is no day like 2026-12-03').optional(),
@@ -100,9 +114,9 @@ export type Run = z.infer<typeof runSchema>
 /** What belongs to the work as a whole: one of each round. */
 export const RUN = defineKind({
   kind: 'run',
-  version: 4,
+  version: 5,
   schema: runSchema,
-  // version 3: weights of trims; 4: heater, other mode
-  migrations: [widened(2), widened(3), widened(4)],
+  // version 3: weights of trims; 4: heater, other mode; 5: wiring map
+  migrations: [widened(2), widened(3), widened(4), widened(5)],
   defaults: {},
 })

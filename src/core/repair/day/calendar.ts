@@ -1,5 +1,6 @@
 import { clockMinutes, MINUTES_A_DAY, wallMinutes } from '../../base/units/wall'
 import type { Day } from '../../record/records/day'
+import type { PlannedDay } from '../plan/plannedDay'
 import type { Stretch } from '../schedule/model'
 
 /** [practice] hours in which one works where nothing was said. */
@@ -25,6 +26,18 @@ export type DayCalendar = {
   readonly still: readonly Stretch[]
 }
 
+/** Stretches in order, those that touch as one. */
+function joined(all: readonly Stretch[]): Stretch[] {
+  const out: Stretch[] = []
+  for (const each of [...all].sort((a, b) => a.from - b.from)) {
+    const last = out.at(-1)
+    if (last && each.from <= last.to)
+      out[out.length - 1] = { from: last.from, to: Math.max(last.to, each.to) }
+    else out.push(each)
+  }
+  return out
+}
+
 const later = (a: string, b: string | undefined) => (b !== undefined && b > a ? b : a)
 const earlier = (a: string, b: string | undefined) => (b !== undefined && b < a ? b : a)
 
@@ -41,20 +54,29 @@ const within = (all: readonly Stretch[], horizon: number): Stretch[] =>
     .map(({ from, to }) => ({ from: Math.max(0, from), to: Math.min(horizon, to) }))
     .filter(({ from, to }) => to > from)
 
+/** From a clock time of the first day to its end. */
+const restOfFirst = (clock: string | undefined, midnight: number): Stretch[] =>
+  clock === undefined ? [] : [{ from: midnight + clockMinutes(clock), to: midnight + MINUTES_A_DAY }]
+
 /** The calendar of a day's plan. Days after the first begin with the way up again. */
-export function dayCalendar(day: Day): DayCalendar {
+export function dayCalendar(day: PlannedDay): DayCalendar {
   const isDated = day.start !== undefined
   const origin = wallMinutes(day.start ?? `${NO_DATE}T${USUAL_HOURS.start}`)!
   const midnight = origin - (origin % MINUTES_A_DAY) - origin
   const horizon = DAYS_AHEAD * MINUTES_A_DAY
   const hours = hoursOf(day)
   const days = Array.from({ length: DAYS_AHEAD + 2 }, (_x, i) => midnight + i * MINUTES_A_DAY)
-  const nights = within(
-    days.flatMap((from, i): Stretch[] => [
-      { from, to: from + hours.from + (i > 0 ? AGAIN : 0) },
-      { from: from + Math.max(hours.from, hours.to), to: from + MINUTES_A_DAY },
-    ]),
-    horizon,
+  const nights = joined(
+    within(
+      [
+        ...days.flatMap((from, i): Stretch[] => [
+          { from, to: from + hours.from + (i > 0 ? AGAIN : 0) },
+          { from: from + Math.max(hours.from, hours.to), to: from + MINUTES_A_DAY },
+        ]),
+        ...restOfFirst(day.until, midnight),
+      ],
+      horizon,
+    ),
   )
   const breaks = within(
     days.flatMap((from) =>
@@ -65,15 +87,13 @@ export function dayCalendar(day: Day): DayCalendar {
     ),
     horizon,
   )
-  const rain = isDated
-    ? within(
-        (day.rain ?? []).map(({ from, to }) => ({
-          from: wallMinutes(from)! - origin,
-          to: wallMinutes(to)! - origin,
-        })),
-        horizon,
-      )
+  const forecast = isDated
+    ? (day.rain ?? []).map(({ from, to }) => ({
+        from: wallMinutes(from)! - origin,
+        to: wallMinutes(to)! - origin,
+      }))
     : []
+  const rain = within([...forecast, ...restOfFirst(day.wetFrom, midnight)], horizon)
   return {
     origin,
     isDated,
@@ -84,6 +104,12 @@ export function dayCalendar(day: Day): DayCalendar {
     shut: [...nights, ...rain],
     still: day.leaveRunning ? [] : nights,
   }
+}
+
+/** Minutes from the first one to a time of day: of the first day, or of the next where that has passed. */
+export function minutesToClock({ origin }: DayCalendar, clock: string): number {
+  const at = clockMinutes(clock) - (origin % MINUTES_A_DAY)
+  return at > 0 ? at : at + MINUTES_A_DAY
 }
 
 /** Minutes from the first one to a moment of the wall clock; undefined where the plan has no date. */

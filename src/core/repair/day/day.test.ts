@@ -3,6 +3,7 @@ import { FAULT_IDS, type SuspectId } from '../../diagnosis/faults/faults'
 import type { UnitPlate } from '../../record/equipment/unit'
 import { emptyJob, type KnownJob } from '../../record/job/job'
 import type { Day } from '../../record/records/day'
+import type { Arrival } from '../../record/records/head'
 import type { Repair } from '../../record/records/repair'
 import type { Plan } from '../plan/plan'
 import { planOf } from '../plan/basis'
@@ -12,13 +13,22 @@ import { planWork, type WorkDay } from './workDay'
 
 const CLEAN = { acidTest: 'negative', acidTestKind: 'oil-kit' } as const
 
-type Case = { readonly unit?: Partial<UnitPlate>; readonly repair?: Repair; readonly day?: Day }
+type Case = {
+  readonly unit?: Partial<UnitPlate>
+  readonly repair?: Repair
+  readonly day?: Day
+  readonly arrival?: Arrival
+}
 
-function planned(faults: readonly SuspectId[], { unit = {}, repair = {}, day = {} }: Case = {}): Plan {
+function planned(
+  faults: readonly SuspectId[],
+  { unit = {}, repair = {}, day = {}, arrival = {} }: Case = {},
+): Plan {
   const job: KnownJob = {
     ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv', nominalTons: 3, ...unit }),
     repair,
     day,
+    arrival,
     readingSets: [{ id: 'a', mode: 'cooling', readings: {}, observations: CLEAN }],
   }
   const proofs = faults.map((fault) => ({
@@ -244,6 +254,56 @@ describe('weather, hours, deliveries, breaks', () => {
   })
   test('the same plan, the same day', () => {
     expect(dayOf(['txv-underfeeding'])).toEqual(dayOf(['txv-underfeeding']))
+  })
+})
+
+describe('what was said on arrival is read by the day', () => {
+  const VALVE: readonly SuspectId[] = ['txv-underfeeding']
+  const said = (arrival: Arrival, day: Day = { start: START }) => dayOf(VALVE, { arrival, day })
+  const openEnd = span(said({})).to
+  const clock = (minute: number) => wallText(wallMinutes(START)! + minute).slice(11)
+
+  test.each([
+    ['a minute after it is closed', openEnd + 1, 0],
+    ['as it is closed', openEnd, 0],
+    ['a minute before', openEnd - 1, 1],
+  ])('a storm %s: closed before it, or opened on another day', (_name, at, days) => {
+    const day = said({ weather: 'storm-expected', workUntil: clock(at) })
+    expect(Math.floor((span(day).from + clockMinutes('08:00')) / 1440)).toBe(days)
+    expect(day.words[0]).toMatch(days === 0 ? /Storm from .* before it/ : /does not fit before it/)
+    expect(day.words.join(' ')).toMatch(/Lightning/)
+    for (const { opens, start, end } of day.rows)
+      if (opens) expect(end <= at || start >= 1440 - clockMinutes('08:00')).toBe(true)
+  })
+  test('rain without an hour is told, with the hours of the open circuit; rain that was typed is not asked again', () => {
+    const day = said({ weather: 'rain-expected' })
+    expect(day.words).toEqual([
+      expect.stringMatching(/△ Rain expected and no hour is known: the circuit is open/),
+    ])
+    const typed = said(
+      { weather: 'rain-expected' },
+      { start: START, rain: [{ from: '2026-11-27T20:00', to: '2026-11-27T22:00' }] },
+    )
+    expect(typed.words).toEqual([])
+  })
+  test('dry weather and a closing hour: nobody works past it, the rest on another day', () => {
+    const day = said({ weather: 'dry', workUntil: '10:00' })
+    expect(day.visits.length).toBeGreaterThan(1)
+    expect(day.words).toEqual(['Work ends at 10:00 on the first day, said on arrival.'])
+    for (const { start, handsOff } of day.rows.filter((row) => row.start < 1440 - clockMinutes('08:00')))
+      expect([start < 120, handsOff <= 120]).toEqual([true, true])
+    expect(said({ weather: 'dry' }).words).toEqual([])
+  })
+  test('the hour holds without a date, too', () => {
+    const day = said({ weather: 'rain-expected', workUntil: '08:30' }, {})
+    expect(span(day).from).toBeGreaterThanOrEqual(1440 - clockMinutes('08:00'))
+  })
+  test.each([
+    ['walk-in-cooler', 'goods'],
+    ['split-ac', 'space'],
+  ] as const)('%s: %s until three', (kind, of) => {
+    const day = dayOf(VALVE, { unit: { kind }, arrival: { goodsUntil: '15:00' }, day: { start: START } })
+    expect(day.deadline).toMatchObject({ of, at: 420 })
   })
 })
 

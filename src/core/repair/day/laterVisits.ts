@@ -1,5 +1,5 @@
 import { MINUTES_A_DAY, wallText } from '../../base/units/wall'
-import type { Day } from '../../record/records/day'
+import type { PlannedDay } from '../plan/plannedDay'
 import type { Effort } from '../schedule/solve'
 import type { DayTask } from './activities'
 import { planWork, type WorkDay } from './workDay'
@@ -31,10 +31,10 @@ const MINUTES_AN_HOUR = 60
  */
 export function laterVisit(
   { hours, sentence, tasks }: DayReturn,
-  day: Day,
+  day: PlannedDay,
   { calendar: { origin }, running }: Pick<WorkDay, 'calendar' | 'running'>,
 ): LaterVisit {
-  const { deadline: _none, notBefore: _pins, ...same } = day
+  const { deadline: _none, notBefore: _pins, wetFrom: _wet, until: _until, goodsUntil: _goods, ...same } = day
   const plannedFrom = (wall: number) => ({
     shift: wall - origin,
     plan: planWork({ tasks, parts: [], day: { ...same, start: wallText(wall) } }, EFFORT),

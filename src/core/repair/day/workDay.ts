@@ -1,11 +1,13 @@
 import { durationText, MINUTES_A_DAY } from '../../base/units/wall'
 import type { Day } from '../../record/records/day'
+import type { PlannedDay } from '../plan/plannedDay'
 import { gapsOf, NEVER } from '../schedule/calendar'
 import type { Placed, Problem, Stretch } from '../schedule/model'
 import { type Effort, type Solution, solve, USUAL_EFFORT } from '../schedule/solve'
 import { type Percentiles, type Spread, spreadOf } from '../schedule/spread'
 import { activitiesOf, type DayPart, type DayTask } from './activities'
-import { type DayCalendar, dayCalendar, minutesTo } from './calendar'
+import { type DayCalendar, dayCalendar, minutesTo, minutesToClock } from './calendar'
+import { dayWords } from './dayWords'
 
 /** One task in the time plan, minutes from the first one. */
 export type DayRow = Placed &
@@ -51,13 +53,15 @@ export type WorkDay = {
   readonly problem: string | undefined
   /** pins that the work could not keep any earlier, by what they wait for */
   readonly refused: readonly string[]
+  /** what was said on arrival of weather and hours, and what it does to the day */
+  readonly words: readonly string[]
 }
 
 /** What is done, what must be in hand, and the day. */
 export type WorkQuestion = {
   readonly tasks: readonly DayTask[]
   readonly parts: readonly DayPart[]
-  readonly day: Day
+  readonly day: PlannedDay
 }
 
 const known = (minute: number): number | undefined => (minute >= NEVER ? undefined : minute)
@@ -109,8 +113,13 @@ function problemOf(problem: Problem, calendar: DayCalendar): string {
   return 'The work has no room in the hours of the building and the light: lengthen them.'
 }
 
-function deadlineOf(day: Day, calendar: DayCalendar, running: WorkDay['running']): Deadline | undefined {
-  const at = minutesTo(calendar, day.deadline)
+function deadlineOf(
+  day: PlannedDay,
+  calendar: DayCalendar,
+  running: WorkDay['running'],
+): Deadline | undefined {
+  const said = day.goodsUntil === undefined ? undefined : minutesToClock(calendar, day.goodsUntil)
+  const at = minutesTo(calendar, day.deadline) ?? said
   if (at === undefined || !running) return undefined
   return {
     at,
@@ -129,6 +138,7 @@ const NO_ROWS = {
   visits: [],
   deadline: undefined,
   refused: [],
+  words: [],
 } as const
 
 /** Pins that lie before what the task waits for: the work keeps its order. */
@@ -170,6 +180,7 @@ export function planWork({ tasks, parts, day }: WorkQuestion, effort: Effort = U
   if (!solution.placed) return { ...base, ...NO_ROWS, problem: problemOf(problem, calendar) }
   const spread = spreadOf(problem, estimates, solution.placed)
   const rows = rowsOf(done, solution, spread, problem.people)
+  const open = openSpan(rows)
   const start = rows.find(({ id }) => id === 'settle')
   const running = start && { likely: known(start.ends.p50) ?? start.end, p90: known(start.ends.p90) }
   return {
@@ -178,7 +189,8 @@ export function planWork({ tasks, parts, day }: WorkQuestion, effort: Effort = U
     p50: known(spread.finish.p50),
     p90: known(spread.finish.p90),
     running,
-    open: openSpan(rows),
+    open,
+    words: dayWords(day, calendar, open),
     visits: visitsOf(rows, calendar),
     deadline: deadlineOf(day, calendar, running),
     problem: undefined,

@@ -1,3 +1,4 @@
+import type { Tested } from '../../diagnosis/electrical/supplyPath'
 import type { SuspectId } from '../../diagnosis/faults/faults'
 import { holdingVetoes } from '../../diagnosis/vetoes/holding'
 import type { UnitPlate } from '../../record/equipment/unit'
@@ -40,12 +41,17 @@ export function planBasis(job: Records): PlanBasis {
 /** What is known of a job beside its basis when it is planned. */
 type Told = Pick<PlanInput, 'observations' | 'faults' | 'readings' | 'proofs'>
 
+/** Points of the ways to a load over sets; what a later one says replaces what an earlier one said. */
+const testedPoints = (sets: readonly JobSet[]): Tested =>
+  Object.assign({}, ...sets.map(({ points }) => points ?? {}))
+
 /** The input of a plan. Of the closing only the weights that came out and went in count. */
-export function planInput(job: Planned, { unit, holding }: PlanBasis, told: Told): PlanInput {
+export function planInput(job: Planned, { unit, holding, sets }: PlanBasis, told: Told): PlanInput {
   const { policy, decisions, repair, day, dryers, closing, arrival } = job
   const { recovered, charged } = closing ?? {}
   return {
-    job: { unit, policy, decisions, repair, day, dryers, closing: { recovered, charged } },
+    job: { unit, policy, decisions, repair, day, dryers, closing: { recovered, charged }, arrival },
+    tested: testedPoints(sets),
     previousBurnout: arrival?.previousBurnout === true,
     holding,
     ...told,

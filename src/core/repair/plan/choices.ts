@@ -1,7 +1,7 @@
-import { isBoxKind } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Observations } from '../../record/readings/schema'
 import type { LEAK_PLACES, Repair } from '../../record/records/repair'
+import type { Machine } from './machine'
 import type { TaskId } from './tasks/tasks'
 
 type LeakPlace = (typeof LEAK_PLACES)[number]
@@ -29,10 +29,18 @@ const LEAK_TASKS: Readonly<Record<LeakPlace, TaskId>> = {
 /** What decides how a part is replaced. */
 export type Choosing = {
   readonly unit: UnitPlate
+  readonly machine: Machine
   readonly repair: Repair
   readonly observations: Observations
 }
 
+/** The new machine of a kind: one with bolted valves is not brazed (handbook 13). */
+const SWAPS: Readonly<Record<Machine, TaskId>> = {
+  'small-hermetic': 'swapCompressor',
+  'single-phase': 'swapCompressor',
+  'three-phase': 'swapCompressor',
+  'semi-hermetic': 'swapSemiHermetic',
+}
 const COMPRESSOR_TASKS: Readonly<Record<NonNullable<Repair['compressorWay']>, readonly TaskId[]>> = {
   'like-for-like': ['swapCompressor', 'rewire'],
   'piston-to-scroll': ['swapCompressor', 'pistonToScroll', 'rewire'],
@@ -41,11 +49,12 @@ const COMPRESSOR_TASKS: Readonly<Record<NonNullable<Repair['compressorWay']>, re
 
 /** How each general task is done on this unit, where that was chosen or seen. */
 const CHOSEN: { readonly [T in TaskId]?: (at: Choosing) => readonly TaskId[] } = {
-  swapCompressor: ({ repair, unit }) => {
-    const way = repair.compressorWay ?? 'like-for-like'
-    const controls = way === 'condensing-unit' && isBoxKind(unit) ? (['setPressureControl'] as const) : []
-    return [...COMPRESSOR_TASKS[way], ...controls]
-  },
+  swapCompressor: ({ repair: { compressorWay = 'like-for-like' }, machine }) =>
+    COMPRESSOR_TASKS[compressorWay].map((id) =>
+      id === 'swapCompressor' && compressorWay === 'like-for-like' ? SWAPS[machine] : id,
+    ),
+  // a known place is confirmed, not searched for an hour (handbook 07)
+  leakSearch: ({ repair }) => [repair.leakPlace ? 'confirmLeak' : 'leakSearch'],
   swapValve: ({ repair }) => [repair.valveJoints === 'flare' ? 'swapValveFlare' : 'swapValve'],
   swapOrifice: ({ repair }) => [repair.orificeWay === 'distributor' ? 'swapHeader' : 'swapOrifice'],
   repairLeak: ({ repair, observations }) => {

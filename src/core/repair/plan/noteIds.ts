@@ -8,7 +8,6 @@ export type NoteId =
   | 'new-oil'
   | 'second-person'
   | 'depth'
-  | 'feeder'
   | 'test-pressure'
   | 'vacuum'
   | 'decay'

@@ -55,10 +55,6 @@ const BRAZING: Readonly<Record<Policy['brazingNitrogen'], string>> = {
   trickle: 'Nitrogen: a trickle while brazing, an end open; stop before the very last joint closes.',
   static: 'Nitrogen: sweep, then hold 0.5 psi.',
 }
-const FEEDERS: Readonly<Record<Policy['feederTubes'], string>> = {
-  sleeve: 'Sleeve with low-temperature alloy.',
-  braze: 'Sleeve and braze.',
-}
 
 const flozText = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
 
@@ -80,7 +76,6 @@ const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> =
   'new-oil': ({ oil }) => newOilNote(oil),
   'second-person': ({ crew }) => (crew < 2 ? [TWO_LIFT] : []),
   depth: ({ recovery }) => [`To ${recovery.depth.shown}.`],
-  feeder: ({ policy }) => [FEEDERS[policy.feederTubes]],
   'test-pressure': ({ test }) => (test ? [test.sentence] : []),
   vacuum: ({ unit, policy, isWet }) => [
     TARGETS[policy.vacuumTarget](isWet),

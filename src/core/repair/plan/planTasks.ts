@@ -7,6 +7,10 @@ import type { VetoId } from '../../safety/vetoes'
 import { minutesOf, type TaskMinutes } from './estimates'
 import { ancestorsOf, graphOf, type GraphTask } from './graph'
 import { orderByVetoes, type Step } from './orderByVetoes'
+import { climateHazard, isLongOutside, type WorkClimate } from './climate'
+import { partRow } from './parts/catalogue'
+import type { PointFacts } from './points/pointRow'
+import { pointsOf } from './points/points'
 import { framed } from './work'
 import { type NoteFacts, notesOf } from './notes'
 import type { Failure, FigureId, TaskRow } from './tasks/row'
@@ -28,6 +32,8 @@ export type PlanTask = GraphTask &
     readonly sides?: 2
     /** minutes from its start for which it takes two people */
     readonly second?: number
+    /** what is done, looked at and measured, in its order */
+    readonly points: readonly string[]
     /** figures of this job */
     readonly notes: readonly string[]
     /** what it is planned by, where that is a guess */
@@ -58,16 +64,25 @@ export type TaskFacts = {
   readonly notes: NoteFacts | undefined
   /** how the figures are known by which tasks are planned */
   readonly bases: Bases
+  readonly climate: WorkClimate
+  /** what the content of the tasks is written from */
+  readonly points: PointFacts
 }
 
-function cautionIds(id: TaskId, { unit, burns }: TaskFacts): CautionId[] {
+/** The label says what the bench named. */
+const labelOf = (id: TaskId, { points: { control } }: TaskFacts): string =>
+  id === 'swapControl' && control ? `Replace the ${partRow(control.part).label}` : taskRow(id).label
+
+function cautionIds(id: TaskId, { unit, burns, climate }: TaskFacts): CautionId[] {
   const cautions = cautionsOf(id)
+  const air = isLongOutside(id) ? climateHazard(climate) : undefined
   const ids: CautionId[] = [
     ...(burns ? (['flammable'] as const) : []),
     ...(hasWaterCoil(unit) && cautions.some((each) => each === 'recovery' || each === 'charging')
       ? (['waterCoil'] as const)
       : []),
     ...cautions,
+    ...(air ? [air] : []),
   ]
   return [...new Set(ids)]
 }
@@ -113,13 +128,13 @@ export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] 
   const following = followingOf(ids, facts)
   const meanwhile = meanwhileOf(graph)
   return graph.map((task): PlanTask => {
-    const { label, machine, overWhen, fails, notes } = taskRow(task.id)
+    const { machine, overWhen, fails, notes } = taskRow(task.id)
     const basis = basisOfTask(task.id, facts) ?? following.get(task.id)
     const hurts = cautionIds(task.id, facts)
     return {
       ...task,
       ...minutesOf(task.id, facts.day, facts.isPart),
-      label,
+      label: labelOf(task.id, facts),
       ...(machine ? { machine } : {}),
       opens: opensCircuit(task.id),
       flame: usesFlame(task.id),
@@ -129,6 +144,7 @@ export function planTasks(ids: readonly TaskId[], facts: TaskFacts): PlanTask[] 
       ...(fails ? { fails } : {}),
       ...(notes.includes('second-person') ? { second: LIFTING } : {}),
       ...(facts.unit.metering === 'capillary' && VACUUMS.includes(task.id) ? { sides: 2 } : {}),
+      points: pointsOf(task.id, facts.points, facts.climate),
       notes: facts.notes ? notesOf(task.id, facts.notes) : [],
       ...(basis ? { basis } : {}),
       meanwhile: meanwhile.get(task.id) ?? [],

@@ -88,21 +88,21 @@ export const REMEDIES: Readonly<Record<RemedyId, Remedy>> = {
   ),
   'change-refrigerant': open([], [], ['plate refrigerant and charge']),
   'repair-fitting': open(
-    ['leakSearch', 'repairLeak'],
+    ['confirmLeak', 'repairLeak'],
     ['access-cores', 'core-tool'],
     ['size and kind of the fitting'],
   ),
   'change-plug': open(
-    ['repairLeak'],
+    ['changePlug'],
     ['fusible-plug'],
     ['thread and temperature of the plug', 'why it grew so hot'],
   ),
-  'repair-pilot-tube': open(['leakSearch', 'swapReversingValve'], REVERSING_VALVE_PARTS, [
+  'repair-pilot-tube': open(['confirmLeak', 'swapReversingValve'], REVERSING_VALVE_PARTS, [
     'port sizes and pattern',
     'coil volts',
   ]),
   'open-service-valves': closed(['openValves', 'settle']),
-  'swap-service-valve': open(['swapLineValve'], ['service-valve'], ['valve size and connections']),
+  'swap-service-valve': open(['swapServiceValve'], ['service-valve'], ['valve size and connections']),
   'free-solenoid': open(
     ['checkControls', 'swapSolenoid'],
     ['solenoid'],

@@ -18,6 +18,7 @@ export type ReturnVisit = {
 const ROUND: readonly TaskId[] = [
   'setUp',
   'confirm',
+  'checkBoxes',
   'gainAccess',
   'recover',
   'swapLiquidDryer',

@@ -48,6 +48,7 @@ const has = ({ ids }: View, ...wanted: readonly TaskId[]) => wanted.some((id) =>
 const EMPTYING: readonly TaskId[] = [...RECOVERIES, 'proveEmpty']
 const PROOFS = playing('proof')
 const LEAK_REPAIRS = playing('leak-repair')
+const LEAK_FINDS: readonly TaskId[] = ['leakSearch', 'confirmLeak']
 const DRYER: TaskId = 'swapLiquidDryer'
 const DRYERS: readonly TaskId[] = [DRYER, 'dryerFirst']
 
@@ -88,6 +89,12 @@ const RULES: readonly RuleRow[] = [
     holds: (view) => has(view, ...PROOFS) && inOrder(view, PROOFS, view.opening),
   },
   {
+    id: 'boxes-before-opening',
+    sentence: 'The boxes of the parts are opened and checked before anything is cut.',
+    applies: opens,
+    holds: (view) => has(view, 'checkBoxes') && inOrder(view, ['checkBoxes'], view.opening),
+  },
+  {
     id: 'sweep-before-flame',
     sentence: 'A sweep stands between recovery and any flame.',
     applies: ({ ids }) => ids.some(usesFlame),
@@ -101,7 +108,7 @@ const RULES: readonly RuleRow[] = [
     id: 'empty-is-proven',
     sentence: 'An empty circuit has nothing to recover: that is proven instead, and the leak found.',
     applies: (view) => has(view, 'proveEmpty'),
-    holds: (view) => !has(view, ...RECOVERIES) && inOrder(view, ['proveEmpty'], ['leakSearch']),
+    holds: (view) => !has(view, ...RECOVERIES) && inOrder(view, ['proveEmpty'], LEAK_FINDS),
   },
   {
     id: 'vapour-is-recovered',
@@ -153,8 +160,8 @@ const RULES: readonly RuleRow[] = [
   {
     id: 'leak-before-compressor',
     sentence: 'The leak is found and mended before a new compressor is bought or fitted.',
-    applies: (view) => has(view, 'leakSearch') && has(view, ...COMPRESSORS),
-    holds: (view) => inOrder(view, ['leakSearch', ...LEAK_REPAIRS], COMPRESSORS),
+    applies: (view) => has(view, ...LEAK_FINDS) && has(view, ...COMPRESSORS),
+    holds: (view) => inOrder(view, [...LEAK_FINDS, ...LEAK_REPAIRS], COMPRESSORS),
   },
   {
     id: 'dryer-last',

@@ -1,4 +1,4 @@
-import { hasLiquidValve, hasWaterCoil } from '../../record/equipment/kinds'
+import { hasLiquidValve, hasWaterCoil, isBoxKind, isPipedOnSite } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
 import type { AccessChoice } from '../charge/access'
@@ -33,6 +33,8 @@ export type WorkFacts = {
   readonly inside: RestInside
   /** only a part is emptied */
   readonly isPart: boolean
+  /** the place of the leak is on record */
+  readonly isLeakKnown: boolean
   /** a flammable refrigerant is or may be inside */
   readonly burnsInside: boolean
   /** tasks of the repair itself */
@@ -45,11 +47,21 @@ const ACCESS_TASKS: Readonly<Record<AccessChoice['chosen'], readonly TaskId[]>> 
   isolate: ['isolateCompressor', 'recoverRest', 'openValves'],
 }
 /** A circuit without liquid is emptied of what is left, or proven empty, and the leak found before anything is bought. */
-const EMPTIED: Readonly<Record<RestInside, (way: AccessChoice['chosen']) => readonly TaskId[]>> = {
-  nothing: () => ['proveEmpty', 'traceNitrogen', 'leakSearch'],
-  vapour: () => ['recoverVapour', 'traceNitrogen', 'leakSearch'],
+const EMPTIED: Readonly<
+  Record<RestInside, (way: AccessChoice['chosen'], find: TaskId) => readonly TaskId[]>
+> = {
+  nothing: (_way, find) => ['proveEmpty', 'traceNitrogen', find],
+  vapour: (_way, find) => ['recoverVapour', 'traceNitrogen', find],
   charge: (way) => ACCESS_TASKS[way],
 }
+
+/** Where the leak is known it is confirmed, not searched (handbook 07). */
+const findTask = ({ repairs, isLeakKnown }: WorkFacts): TaskId =>
+  repairs.includes('leakSearch')
+    ? 'leakSearch'
+    : isLeakKnown || repairs.some((id) => id === 'confirmLeak' || id === 'changePlug')
+      ? 'confirmLeak'
+      : 'leakSearch'
 
 /** By the work that is done against water: warmth and hours, three pulls, or one. */
 function vacuumTask({ cleanup: { water }, isPart }: WorkFacts): TaskId {
@@ -113,7 +125,7 @@ function meteringWork({ cleanup, unit, policy, repairs }: WorkFacts): TaskId[] {
   // water at the valves is the heart of that job (handbook 07); a capillary is blown through
   if (cleanup.effort.isFree && unit.metering !== 'capillary' && !isDirty) return ['dryValves']
   if (!isDirty) return []
-  const isChanged = policy.valveChange === 'always' && repairs.includes('swapCompressor')
+  const isChanged = policy.valveChange === 'always' && repairs.some((id) => COMPRESSORS.includes(id))
   return [isChanged ? changed : cleaned]
 }
 
@@ -135,12 +147,32 @@ export function heldWork({ unit }: Pick<WorkFacts, 'unit'>): TaskId[] {
   ]
 }
 
+/** What makes the setting of a pressure control doubtful: another machine, refrigerant or control (handbook 03, 07, 13). */
+const OF_CONTROL: readonly TaskId[] = ['swapControl', 'fitLowPressureSwitch']
+
+/** A walk-in runs by a pressure control: its pair is set anew, unasked, where what it was set for has changed. */
+export function pressureControlWork(unit: UnitPlate, ids: readonly TaskId[]): TaskId[] {
+  const isChanged = ids.some(
+    (id) => COMPRESSORS.includes(id) || OF_CONTROL.includes(id) || id === 'labelUnit',
+  )
+  return isBoxKind(unit) && isPipedOnSite(unit) && isChanged ? ['setPressureControl'] : []
+}
+
+/** A new valve is trimmed where the policy says so; a conversion sets its superheat anyway (handbook 11). */
+const trimWork = ({ policy, unit, repairs, path: { path } }: WorkFacts): TaskId[] =>
+  policy.valveAdjustment === 'trim' &&
+  unit.metering === 'txv' &&
+  path === 'keep' &&
+  repairs.some((id) => METERING_CHANGES.includes(id))
+    ? ['setValve']
+    : []
+
 /** What opening the circuit brings with it (handbook 01, 07, 08, 09). */
 export function openedWork(facts: WorkFacts): TaskId[] {
   const { inside, access, burnsInside, unit } = facts
   return [
     'gainAccess',
-    ...EMPTIED[inside](access.chosen),
+    ...EMPTIED[inside](access.chosen, findTask(facts)),
     burnsInside ? 'sweepFlammable' : 'sweep',
     ...heldWork(facts),
     ...cleanupWork(facts),
@@ -153,6 +185,7 @@ export function openedWork(facts: WorkFacts): TaskId[] {
     'decayTest',
     facts.isPart && access.chosen === 'pump-down' ? 'letIn' : 'weighIn',
     ...pathWork(facts),
+    ...trimWork(facts),
     'refit',
     'settle',
   ]

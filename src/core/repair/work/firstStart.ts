@@ -35,7 +35,10 @@ const always = () => true
 const says = (label: string) => () => label
 const evacuates = ({ tasks }: StartScene) => tasks.some(({ id }) => VACUUMS.includes(id))
 const opens = ({ tasks }: StartScene) => tasks.some((task) => task.opens)
-const hasHeater = ({ unit }: StartScene) => unit.crankcaseHeater !== undefined
+/** One that is on the plate, known watts or not, or that is replaced. */
+const hasHeater = ({ unit, tasks }: StartScene) =>
+  unit.crankcaseHeater !== undefined ||
+  tasks.some(({ id }) => id === 'swapHeater' || id === 'swapGroundedHeater')
 const cameOff = (part: OffId) => (scene: StartScene) => scene.state.off[part] !== undefined
 const changes = (id: TaskId, part: string) => (taskEffects(id).replaces ?? []).some((each) => each === part)
 

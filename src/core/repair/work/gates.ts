@@ -1,3 +1,4 @@
+import { type Policy, policyOf } from '../../record/policy/policy'
 import { isAtOrBefore } from '../../base/units/instants'
 import { latestPass } from '../../record/job/passes'
 import { runsBothWays } from '../../record/equipment/kinds'
@@ -72,6 +73,14 @@ function emptiedByNoPlan({ tasks, state }: WorkScene): readonly string[] {
 }
 const SHOWN_EMPTY: readonly Contents[] = ['air', 'nitrogen', 'vacuum']
 
+/** What shows it tight, by the school of the company (handbook 11). */
+const TIGHT_BY: Readonly<Record<Policy['tightness'], { readonly hold: boolean; readonly bubbles: boolean }>> =
+  {
+    'hold-and-bubbles': { hold: true, bubbles: true },
+    hold: { hold: true, bubbles: false },
+    bubbles: { hold: false, bubbles: true },
+  }
+
 /** What is over by the newest weigh-in of the pass that counts. */
 function overWeight(scene: WorkScene): readonly string[] {
   const verdict = verdictThatCounts(scene, 'weigh-in')
@@ -104,10 +113,13 @@ const MISSING: Readonly<Record<WorkGateId, (scene: WorkScene) => readonly string
     ]
   },
   'not-swept': (scene) => (anyDone(scene, SWEEPS) ? [] : ['the sweep with nitrogen, done']),
-  'not-tested': (scene) => [
-    ...missingOf(scene, 'pressure-test'),
-    ...(bubblesThatCount(scene) !== undefined ? [] : ['every joint bubbled']),
-  ],
+  'not-tested': (scene) => {
+    const { hold, bubbles } = TIGHT_BY[policyOf(scene.job.policy).tightness]
+    return [
+      ...(hold ? missingOf(scene, 'pressure-test') : []),
+      ...(!bubbles || bubblesThatCount(scene) !== undefined ? [] : ['every joint bubbled']),
+    ]
+  },
   'not-dry': (scene) => missingOf(scene, 'decay'),
   'too-few-pulls': (scene) => fewPulls(scene),
   'not-charged': (scene) =>

@@ -2,6 +2,7 @@ import { wallMinutes, wallText } from '../../base/units/wall'
 import { dayPartOf, dayTaskOf, type DayTask } from '../day/activities'
 import type { DayQuestion } from '../day/planDay'
 import type { Plan } from '../plan/plan'
+import type { PlannedDay } from '../plan/plannedDay'
 import type { RunSheet, SheetStep } from './runSheet'
 
 /** Minutes of hands that a task still takes: never less than one. */
@@ -32,6 +33,14 @@ function rest({ task, state, hands, minutesLeft }: SheetStep, over: ReadonlySet<
   }
 }
 
+/** What was said on arrival holds for that day alone. */
+function daySaidFor(day: PlannedDay, nowWall: string): PlannedDay {
+  const isThatDay = day.start === undefined || day.start.slice(0, 10) === nowWall.slice(0, 10)
+  if (isThatDay) return day
+  const { wetFrom: _wet, until: _until, goodsUntil: _goods, weather: _weather, ...same } = day
+  return same
+}
+
 /**
  * What is left of the day as a question of its own: tasks that are over are gone, what runs or was begun keeps its rest, and
  * it begins now.
@@ -54,6 +63,6 @@ export function restOfDay(
       needs: part.needs.filter((each) => !over.has(each)),
     })),
     later: [],
-    day: { ...day, start: minutes === undefined ? nowWall : wallText(minutes) },
+    day: { ...daySaidFor(day, nowWall), start: minutes === undefined ? nowWall : wallText(minutes) },
   }
 }

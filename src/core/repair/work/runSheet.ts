@@ -3,11 +3,21 @@ import { handMinutes } from '../../record/job/hands'
 import { earlierPasses, latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
-import type { TaskId } from '../plan/tasks/tasks'
+import { type TaskId, taskRow } from '../plan/tasks/tasks'
 import { gatesOf, type WorkGate, type TaskVeto, vetoesOn } from './gates'
 import { sheetTasks, withOwnSteps } from './ownSteps'
 import { unplannedTasks } from './unplanned'
 import type { WorkScene } from './workScene'
+
+type Records = ReadonlyMap<string, StepRecord>
+
+/**
+ * What is of use only before something else, where that was begun without it: work from before the task stood in any plan.
+ */
+function isTooLate({ id }: PlanTask, tasks: readonly PlanTask[], records: Records): boolean {
+  if (!taskRow(id).roles.includes('before-cut') || records.has(id)) return false
+  return tasks.some((task) => task.after.includes(id) && records.has(task.id))
+}
 
 /** How a task stands. */
 export type StepState = 'done' | 'skipped' | 'hands' | 'running' | 'paused' | 'ready' | 'blocked' | 'waits'
@@ -50,8 +60,6 @@ export type RunSheet = {
 
 /** What a run sheet is made from. */
 export type SheetScene = Omit<WorkScene, 'tasks'> & { readonly tasks: readonly PlanTask[] }
-type Records = ReadonlyMap<string, StepRecord>
-
 /** Whether a veto, or a gate that no reason passes, keeps it from being begun or written down as done. */
 export const isHeldBack = ({ vetoes, gates }: Pick<SheetStep, 'vetoes' | 'gates'>): boolean =>
   vetoes.length > 0 || gates.some((gate) => !gate.isOpen && gate.override === undefined)
@@ -149,7 +157,8 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
       return latest ? [[task, latest] as const] : []
     }),
   )
-  const refused = new Set<string>(given.tasks.filter((task) => task.refused).map(({ id }) => id))
+  const isOut = (task: PlanTask) => task.refused !== undefined || isTooLate(task, given.tasks, records)
+  const refused = new Set<string>(given.tasks.filter(isOut).map(({ id }) => id))
   const planned = withOwnSteps(
     given.tasks.filter(({ id }) => !refused.has(id)),
     job.steps,

@@ -72,6 +72,7 @@ describe('what can be done while something runs', () => {
     alongside: [],
     cautions: [],
     hazards: [],
+    points: [],
     notes: [],
     meanwhile: [],
     from: 'table',

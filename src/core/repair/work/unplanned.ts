@@ -21,6 +21,7 @@ export function taskAlone(id: TaskId): PlanTask {
     cautions: cautions.map((each) => CAUTIONS[each]),
     hazards: cautions.map((each) => HAZARDS[each]),
     ...(overWhen ? { overWhen } : {}),
+    points: [],
     notes: [],
     meanwhile: [],
     from: 'table',

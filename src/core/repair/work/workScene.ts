@@ -9,7 +9,7 @@ import type { PlanTask } from '../plan/planTasks'
 export type WorkScene = {
   readonly job: Pick<
     Job,
-    'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair' | 'day'
+    'logs' | 'steps' | 'run' | 'closing' | 'readingSets' | 'takenOff' | 'repair' | 'day' | 'policy'
   > & {
     readonly unit: UnitPlate
   }

@@ -15,6 +15,7 @@ import { ProofPane } from './ProofPane'
 import { PullPane } from './PullPane'
 import { RetestPane } from './RetestPane'
 import { StartPane } from './StartPane'
+import { WiringPane } from './WiringPane'
 import { NitrogenLimit, NitrogenPane } from './NitrogenPane'
 
 /** A pane for each instrument that a step can have. */
@@ -33,6 +34,7 @@ const PANES: Readonly<Record<InstrumentId, ComponentType<InstrumentProps>>> = {
   start: StartPane,
   retest: RetestPane,
   proof: ProofPane,
+  wiring: WiringPane,
 }
 
 /** The instruments of a step; none where hands are all that it needs. */

@@ -56,7 +56,6 @@ const PARTS = {
   compressor: {
     label: 'compressor',
     match: ['capacity', 'volts', 'phase', 'hertz', 'refrigerant', 'oil', 'connections', 'amps'],
-    drags: ['run-capacitor', 'contactor', 'feet'],
     days: 2,
   },
   'scroll-kit': {
@@ -153,6 +152,38 @@ const PARTS = {
     match: ['coilVolts', 'watts'],
     days: 1,
   },
+  thermostat: { label: 'thermostat', match: ['coilVolts', 'setting'] },
+  transformer: { label: 'control transformer', match: ['coilVolts', 'volts', 'amps'] },
+  'time-delay': { label: 'time delay', match: ['coilVolts'] },
+  'control-wire': { label: 'control wire and its joints', match: ['wireGauge'] },
+  'start-relay': {
+    label: 'current relay or PTC by the label of the new compressor',
+    fitted: 'current relay or PTC',
+    match: ['amps', 'shape'],
+    singlePhase: true,
+  },
+  overload: { label: 'overload by the label of the new compressor', fitted: 'overload', match: ['amps'] },
+  'start-capacitor': {
+    label: 'start capacitor, if the old one had one',
+    fitted: 'start capacitor',
+    match: ['microfarad', 'capacitorVolts'],
+    singlePhase: true,
+  },
+  'hard-start-kit': {
+    label: 'hard-start kit, where the supply is weak or the sheet asks for one',
+    fitted: 'hard-start kit',
+    match: ['volts'],
+    singlePhase: true,
+  },
+  'phase-monitor': { label: 'phase monitor', match: ['volts', 'coilVolts'], days: 1 },
+  'process-stub': { label: 'process stub, pinch-off tool', fitted: 'process stub', ...CHEAP },
+  'body-gaskets': {
+    label: 'gaskets of valves, head and oil pump; bolts by the sheet',
+    fitted: 'gaskets of valves, head and oil pump',
+    ...CHEAP,
+  },
+  'flush-solvent': { label: 'flush solvent and its injector', ...CHEAP },
+  'trace-gas': { label: 'trace refrigerant for the detector', ...CHEAP },
   wire: { label: 'wire, ties, sleeve', match: ['wireGauge'] },
   fuses: { label: 'fuses or wire by what fails', match: ['amps'] },
   filter: { label: 'air filter, belt', match: ['shape'] },
@@ -175,13 +206,17 @@ export type PartId = keyof typeof PARTS
 export const PART_IDS = Object.keys(PARTS) as PartId[]
 export const partRow = (id: PartId): PartRow => PARTS[id]
 
-/** A part with all that it drags along, each once, in order. */
-export function withDragged(ids: readonly PartId[]): PartId[] {
+/**
+ * A part with all that it drags along, each once, in order.
+ * @param kit what comes with a new compressor of this machine
+ */
+export function withDragged(ids: readonly PartId[], kit: readonly PartId[] = []): PartId[] {
   const all: PartId[] = []
   const add = (id: PartId) => {
     if (all.includes(id)) return
     all.push(id)
     for (const dragged of partRow(id).drags ?? []) add(dragged as PartId)
+    if (id === 'compressor') kit.forEach(add)
   }
   ids.forEach(add)
   return all

@@ -47,6 +47,8 @@ export type PartsInput = {
   /** why nothing that is bought for the repair is bought yet */
   readonly hold: string | undefined
   readonly day: Pick<Day, 'parts' | 'ownParts'>
+  /** what comes with a new compressor of this machine */
+  readonly kit?: readonly PartId[]
   /** leaks that a test found */
   readonly leaks?: readonly FoundLeak[]
 }
@@ -107,7 +109,9 @@ const leakPart = ({ id, place, part }: FoundLeak): BareLine[] =>
 /** Parts by what they are, each once, as edited: a part keeps its key whatever else comes into the list. */
 export function planParts(input: PartsInput): PlanPart[] {
   const { parts, facts, consumables, day, leaks = [] } = input
-  const fitting = withDragged(parts).filter((id) => !(partRow(id).singlePhase && isThreePhase(facts.unit)))
+  const fitting = withDragged(parts, input.kit).filter(
+    (id) => !(partRow(id).singlePhase && isThreePhase(facts.unit)),
+  )
   const all: BareLine[] = [
     ...fitting.map((id) => fromCatalogue(id, input)),
     ...(consumables ? consumablesOf(consumables) : []).map(({ name, basis, ...line }): BareLine => ({

@@ -1,4 +1,18 @@
+import type { PartId } from '../parts/catalogue'
 import { BY_HAND, defineTasks, NO_KIT } from './row'
+
+/** What a control circuit can be repaired with. */
+const CONTROLS: readonly PartId[] = [
+  'control',
+  'defrost-control',
+  'thermostat',
+  'transformer',
+  'time-delay',
+  'control-wire',
+]
+
+/** Work in which leads come off: the wiring map is kept in it. */
+const WIRED = { ...BY_HAND, instruments: ['wiring'] } as const
 
 /** Leads, controls, fans, water and air: work that leaves the circuit closed. [practice] */
 export const ELECTRICAL_TASKS = defineTasks({
@@ -47,12 +61,12 @@ export const ELECTRICAL_TASKS = defineTasks({
     fails: { sentence: 'Nothing is open today: it comes and goes; a recorder stays on.' },
     effects: {},
     unattended: null,
-    parts: { needs: ['control', 'defrost-control'] },
+    parts: { needs: CONTROLS },
     joints: [0, 0],
     roles: [],
   },
   swapControl: {
-    ...BY_HAND,
+    ...WIRED,
     label: 'Replace the switch, thermostat or board that was found',
     stage: 'lock',
     until: 'release',
@@ -60,7 +74,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     cautions: ['shock'],
     effects: {},
     unattended: null,
-    parts: { needs: ['control', 'defrost-control'] },
+    parts: { needs: CONTROLS },
     joints: [0, 0],
     roles: [],
   },
@@ -104,7 +118,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     roles: [],
   },
   swapContactor: {
-    ...BY_HAND,
+    ...WIRED,
     label: 'Replace the contactor',
     stage: 'lock',
     until: 'release',
@@ -117,7 +131,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     roles: [],
   },
   swapStartGear: {
-    ...BY_HAND,
+    ...WIRED,
     label: 'Replace capacitor and start gear, keep a wiring map',
     stage: 'lock',
     until: 'release',
@@ -130,7 +144,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     roles: [],
   },
   rewire: {
-    ...BY_HAND,
+    ...WIRED,
     label: 'Wire the compressor: starting gear, contactor, by the map; never power it in vacuum',
     stage: 'open',
     until: 'release',
@@ -143,7 +157,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     roles: [],
   },
   swapValveCoil: {
-    ...BY_HAND,
+    ...WIRED,
     label: 'Replace the coil, never energise it off the stem',
     stage: 'lock',
     until: 'release',
@@ -156,7 +170,7 @@ export const ELECTRICAL_TASKS = defineTasks({
     roles: [],
   },
   checkWiring: {
-    ...BY_HAND,
+    ...WIRED,
     ...NO_KIT,
     label: 'Compare the wiring with the diagram, wire by it, keep a map',
     stage: 'lock',

@@ -77,6 +77,23 @@ export const FRAME_TASKS = defineTasks({
     roles: [],
     turn: -1,
   },
+  checkBoxes: {
+    ...BY_HAND,
+    ...NO_KIT,
+    label: 'Open the boxes: right fittings, no damage, held against the old part before anything is cut',
+    stage: 'prove',
+    turn: 1,
+    handsOn: [1, 2, 5],
+    cautions: [],
+    overWhen: 'every part was held against the old one’s points, or what differs is written down',
+    fails: {
+      sentence: 'Wrong fittings or damaged: changed before the circuit is opened; nothing is cut.',
+      minutes: [30, 60, 240],
+    },
+    effects: {},
+    unattended: null,
+    roles: ['before-cut'],
+  },
   proveAtTerminals: {
     ...NO_KIT,
     label: 'Prove at its own terminals, leads off, cold, the pressure off: what is not on record',
@@ -115,6 +132,7 @@ export const FRAME_TASKS = defineTasks({
   },
   lockOut: {
     ...BY_HAND,
+    instruments: ['wiring'],
     ...NO_KIT,
     label: 'Lock out, tag, prove dead; label leads before they come off',
     stage: 'lock',

@@ -66,10 +66,18 @@ export type InstrumentId =
   | 'start'
   | 'retest'
   | 'proof'
+  | 'wiring'
 
 /** What of a task its effects do not tell: what it proves or mends, and what its time goes by. */
 export type TaskRole =
-  'proof' | 'leak-repair' | 'close' | 'three-pulls' | 'time-by-place' | 'time-fixed' | 'time-by-volume'
+  | 'proof'
+  | 'before-cut'
+  | 'leak-repair'
+  | 'close'
+  | 'three-pulls'
+  | 'time-by-place'
+  | 'time-fixed'
+  | 'time-by-volume'
 
 /** Figures of the plan by which a task is planned: where one is a guess, the task says so. */
 export type FigureId = 'cleanup' | 'charge' | 'depth' | 'test'
