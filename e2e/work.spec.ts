@@ -394,7 +394,7 @@ test('on a phone, with the keyboard, without a serious finding; a note and a ski
 
 test('typed by hand: a log of looks is kept, judged, and goes on after a reload', async ({ page }) => {
   await openWork(page, '04-valve-sweat', (file) => ({ ...file, demo: false }))
-  for (const id of ['setUp', 'confirm', 'lockOut', 'gainAccess']) await doStep(page, id)
+  for (const id of ['setUp', 'confirm', 'checkBoxes', 'lockOut', 'gainAccess']) await doStep(page, id)
   await button(page, 'Start').click()
   await expect(button(page, '● Start the log')).toHaveCount(0)
   await button(page, 'Log by hand').click()

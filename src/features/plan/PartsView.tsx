@@ -8,7 +8,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import { addOwnPart } from '@/core/record/edits/dayEdits'
 import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
-import { isByPosition, leaveKey } from '@/core/record/records/tick'
+import { isByPosition, leaveKey, partKey } from '@/core/record/records/tick'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import type { Plan } from '@/core/repair/plan/plan'
 import { wallWords } from '@/ui/timeplan/layout'
@@ -72,6 +72,8 @@ function PartNote({ part }: { part: PlanPart }) {
   )
 }
 
+const SWAPPED = [partKey('compressor'), partKey('condensing-unit')]
+
 /** What to bring and what to look at before leaving; what is proven, agreed and chosen before it is bought. */
 export function PartsView({ job, change, plan }: Props) {
   const [typed, setTyped] = useState('')
@@ -88,7 +90,13 @@ export function PartsView({ job, change, plan }: Props) {
     label: part.basis ? `${part.label} ≈` : part.label,
     note: <PartNote part={part} />,
     isHeld: part.hold !== undefined,
-    detail: <PartDetail job={job} change={change} part={part} />,
+    detail: (
+      <>
+        <PartDetail job={job} change={change} part={part} />
+        {/* on a phone it stands with the part that it concerns: the view stays within three screens */}
+        {!isWide && SWAPPED.includes(part.id) && <UnitSwap plan={plan} />}
+      </>
+    ),
   }))
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
@@ -122,7 +130,7 @@ export function PartsView({ job, change, plan }: Props) {
             <Approval job={job} change={change} plan={plan} />
             <RepairWays job={job} change={change} plan={plan} />
             <Causes plan={plan} open={isWide} />
-            <UnitSwap plan={plan} />
+            {isWide && <UnitSwap plan={plan} />}
             {leaving.length > 0 && (
               <More
                 label={`Before you leave: measure, count, photograph, ${done(leaving)} of ${leaving.length}`}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { OILS, REFRIGERANT_NAMES } from '../../physics/refrigerants/catalogue'
 import { attempt } from '../../base/errors/orzoError'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
@@ -29,8 +30,6 @@ export const HEAT_REJECTIONS = ['air', 'water'] as const
 export const HEAD_CONTROLS = ['fan', 'flooding'] as const
 export const CONDENSER_COILS = ['tube', 'microchannel'] as const
 
-const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: `is not one of ${values.join(', ')}` })
 const positive = (name: string) =>
   z.number({ error: 'is not a number' }).positive(`is not above zero: type the ${name} from the plate`)
 

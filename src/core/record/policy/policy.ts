@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 
 /** The answers to every question of handbook 11, Orzo's own first; their words stand in questions.ts. [practice] */
 const POLICY_ANSWERS = {
@@ -49,7 +50,7 @@ export const policySchema = z.strictObject(
   Object.fromEntries(
     POLICY_KEYS.map((key) => {
       const answers = answersOf(key)
-      return [key, z.enum(answers, { error: `is not one of ${answers.join(', ')}` }).optional()]
+      return [key, oneOf(answers).optional()]
     }),
   ),
 ) as unknown as z.ZodType<StoredPolicy>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import type { Unit } from '../../base/units/units'
 import {
@@ -18,7 +19,7 @@ export const MOST_REPEATS = 20
 /** Where the ohms of a motor are measured: leads on, or at the compressor's own terminals with the leads off. */
 const OHM_PLACES = ['contactor', 'terminals'] as const
 export type OhmPlace = (typeof OHM_PLACES)[number]
-const placeSchema = z.enum(OHM_PLACES, { error: `is not one of ${OHM_PLACES.join(', ')}` }).optional()
+const placeSchema = oneOf(OHM_PLACES).optional()
 
 /** A reading as it was taken (handbook 02). */
 function readingSchema(key: ReadingKey) {
@@ -86,7 +87,7 @@ const MOST_HOURS_OPEN = 100_000
 const observationsSchema = z.strictObject({
   ...entriesOf(OBSERVATION_KEYS, (key) => {
     const { values } = observationRow(key)
-    return z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }).optional()
+    return oneOf(values as [string, ...string[]]).optional()
   }),
   hoursOpenToAir: z
     .number({ error: 'is not a number of hours' })
@@ -99,7 +100,7 @@ const MOST_PLACES = 12
 const placesSchema = (key: PlacedKey) => {
   const { values } = observationRow(key)
   return z
-    .array(z.enum(values as [string, ...string[]], { error: `is not one of ${values.join(', ')}` }))
+    .array(oneOf(values as [string, ...string[]]))
     .max(MOST_PLACES, `holds more than ${MOST_PLACES} places`)
     .optional()
 }
@@ -118,7 +119,7 @@ const POINT_ID = /^[a-z][a-z-]{0,40}$/
 export const readingSetSchema = z.strictObject({
   at: instantSchema.optional(),
   label: textSchema.optional(),
-  mode: z.enum(MODES, { error: `is not one of ${MODES.join(', ')}` }),
+  mode: oneOf(MODES),
   readings: readingsSchema,
   observations: observationsSchema.optional(),
   /** further places of what is seen at several, beside the first in the observations */

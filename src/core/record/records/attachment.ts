@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { countSchema, idSchema } from './fields'
 import { defineKind } from './kind'
@@ -9,7 +10,7 @@ const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 export const attachmentSchema = z.strictObject({
   id: idSchema,
   name: textSchema,
-  type: z.enum(PHOTO_TYPES, { error: `is not one of ${PHOTO_TYPES.join(', ')}` }),
+  type: oneOf(PHOTO_TYPES),
   /** bytes of the stored picture */
   size: countSchema,
   width: countSchema.optional(),

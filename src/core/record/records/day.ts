@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { textSchema } from '../../base/units/quantitySchema'
 import { inRoundShape } from './fields'
 import { defineKind, widened } from './kind'
@@ -71,7 +72,7 @@ export const daySchema = z.strictObject({
   ...inRoundShape,
   /** people at work */
   crew: z.union([z.literal(1), z.literal(2), z.literal(3)], { error: 'is not 1, 2 or 3' }).optional(),
-  access: z.enum(ACCESS_EASE, { error: `is not one of ${ACCESS_EASE.join(', ')}` }).optional(),
+  access: oneOf(ACCESS_EASE).optional(),
   start: wallSchema.optional(),
   /** when the building lets people in and puts them out */
   opensAt: clockSchema.optional(),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { idSchema, inRoundShape, kebabSchema } from './fields'
 import { defineKind, widened } from './kind'
@@ -42,7 +43,7 @@ export type AlsoId = (typeof ALSO_IDS)[number]
 
 /** A verdict that was brought along, or a part that was seen: who showed it, how, when. */
 const shownSchema = z.strictObject({
-  how: z.enum(SHOWN_HOW, { error: `is not one of ${SHOWN_HOW.join(', ')}` }),
+  how: oneOf(SHOWN_HOW),
   who: textSchema.optional(),
   /** the day on which it was seen or measured, "2026-11-12" */
   on: z.iso.date({ error: 'is no day such as 2026-11-12' }).optional(),
@@ -70,7 +71,7 @@ export const decisionSchema = z.strictObject({
   /** in a draft: a verdict of somebody else that is to be checked */
   shown: shownSchema.optional(),
   /** what is also replaced while the circuit is open, without a fault of its own */
-  also: z.enum(ALSO_IDS, { error: `is not one of ${ALSO_IDS.join(', ')}` }).optional(),
+  also: oneOf(ALSO_IDS).optional(),
 })
 export type Decision = z.infer<typeof decisionSchema>
 

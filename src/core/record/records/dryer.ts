@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { DRYER_FLOWS, DRYER_JOINTS } from '../equipment/unit'
 import { refrigerantSchema } from '../readings/refrigerantSchema'
@@ -11,8 +12,6 @@ export const DRYER_CORES = ['sieve', 'blend', 'high-acid'] as const
 export const DRYER_FORMS = ['sealed', 'shell'] as const
 
 const MOST_CONNECTIONS = 6
-const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: `is not one of ${values.join(', ')}` })
 const above = (most: number) =>
   z
     .number({ error: 'is not a number' })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { plateSchema } from '../equipment/unit'
 import { DEFAULT_POLICY, policySchema } from '../policy/policy'
@@ -26,19 +27,19 @@ export const BROKEN = [
 export type Broken = (typeof BROKEN)[number]
 
 const arrivalSchema = z.strictObject({
-  broken: z.enum(BROKEN, { error: `is not one of ${BROKEN.join(', ')}` }).optional(),
+  broken: oneOf(BROKEN).optional(),
   complaint: textSchema.optional(),
   since: textSchema.optional(),
   doneBefore: textSchema.optional(),
   access: textSchema.optional(),
   seen: textSchema.optional(),
   /** weather while the circuit may stand open */
-  weather: z.enum(WEATHERS, { error: `is not one of ${WEATHERS.join(', ')}` }).optional(),
+  weather: oneOf(WEATHERS).optional(),
   /** local clock time until which one can work: rain, closing, dark */
   workUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
   /** local clock time until which the goods of a box keep, or the people of a space bear it */
   goodsUntil: z.string().regex(CLOCK, 'is no time like 15:30').optional(),
-  place: z.enum(WORK_PLACES, { error: `is not one of ${WORK_PLACES.join(', ')}` }).optional(),
+  place: oneOf(WORK_PLACES).optional(),
   /** what is known of the circuit's past; read by the clean-up class */
   previousBurnout: z.boolean().optional(),
   previousCompressor: z.boolean().optional(),

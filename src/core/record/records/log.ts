@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { type Unit, UNITS } from '../../base/units/units'
 import { type ChannelKey, isChannelKey } from '../readings/channels'
@@ -27,7 +28,7 @@ const markSchema = z.strictObject({
     .number({ error: 'is not a number' })
     .min(0, 'is negative')
     .max(31_536_000, 'is longer than a year'),
-  what: z.enum(MARK_KINDS, { error: `is not one of ${MARK_KINDS.join(', ')}` }),
+  what: oneOf(MARK_KINDS),
   text: textSchema.optional(),
   /** figure of the mark in the unit of the log's first channel: a step's pressure, the weight of a new cylinder */
   value: z.number({ error: 'is not a number' }).optional(),
@@ -63,8 +64,8 @@ const verdictSchema = z.strictObject({
   by: textSchema,
   /** moment of its last sample */
   at: instantSchema,
-  limit: z.enum(LIMITS, { error: `is not one of ${LIMITS.join(', ')}` }),
-  cause: z.enum(CAUSES, { error: `is not one of ${CAUSES.join(', ')}` }).optional(),
+  limit: oneOf(LIMITS),
+  cause: oneOf(CAUSES).optional(),
   /** what is still to be done before its gate opens */
   missing: z.array(textSchema).max(MOST_MISSING),
   sentence: textSchema,
@@ -95,7 +96,7 @@ export const logSchema = z.strictObject({
   /** its file told no date: time zero was put so that it ends when it was imported */
   undated: z.literal(true).optional(),
   source: z.enum(['file', 'instruments', 'hand'], { error: 'is not one of file, instruments, hand' }),
-  purpose: z.enum(LOG_PURPOSES, { error: `is not one of ${LOG_PURPOSES.join(', ')}` }).optional(),
+  purpose: oneOf(LOG_PURPOSES).optional(),
   /** the pass of a task that it belongs to, by its step */
   step: idSchema.optional(),
   marks: z.array(markSchema).max(MOST_MARKS).optional(),

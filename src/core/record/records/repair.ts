@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { refrigerantSchema } from '../readings/refrigerantSchema'
 import { idSchema, inRoundShape } from './fields'
@@ -40,8 +41,8 @@ const acidTestSchema = z
   .strictObject({
     id: idSchema,
     at: instantSchema,
-    kind: z.enum(ACID_TEST_KINDS, { error: `is not one of ${ACID_TEST_KINDS.join(', ')}` }),
-    result: z.enum(ACID_RESULTS, { error: `is not one of ${ACID_RESULTS.join(', ')}` }).optional(),
+    kind: oneOf(ACID_TEST_KINDS),
+    result: oneOf(ACID_RESULTS).optional(),
     /** mg KOH a gram of oil, of a laboratory */
     acidNumber: between(50, 'mg KOH/g').optional(),
   })
@@ -56,7 +57,7 @@ const foundLeakSchema = z.strictObject({
   id: idSchema,
   at: instantSchema,
   place: textSchema,
-  repair: z.enum(LEAK_REPAIRS, { error: `is not one of ${LEAK_REPAIRS.join(', ')}` }),
+  repair: oneOf(LEAK_REPAIRS),
   /** brazed joints that it takes */
   joints: z.number().int('is not a whole number').min(0, 'is negative').max(60, 'is more than 60').optional(),
   /** what is fitted for it */
@@ -82,7 +83,7 @@ export const repairSchema = z.strictObject({
   newOil: quantitySchema('volume').optional(),
   /** hours for which the can has stood open */
   oilCanOpen: between(100_000, 'hours').optional(),
-  way: z.enum(ACCESS_WAYS, { error: `is not one of ${ACCESS_WAYS.join(', ')}` }).optional(),
+  way: oneOf(ACCESS_WAYS).optional(),
   /** the valves that would hold the rest were tried and hold */
   valvesTight: z.boolean().optional(),
   cylinder: cylinderSchema.optional(),
@@ -93,11 +94,11 @@ export const repairSchema = z.strictObject({
   /** when it first ran again: tests for acid are counted from here */
   startedAt: instantSchema.optional(),
   /** how a compressor is replaced */
-  compressorWay: z.enum(COMPRESSOR_WAYS, { error: `is not one of ${COMPRESSOR_WAYS.join(', ')}` }).optional(),
+  compressorWay: oneOf(COMPRESSOR_WAYS).optional(),
   /** connections of the expansion valve */
-  valveJoints: z.enum(VALVE_JOINTS, { error: `is not one of ${VALVE_JOINTS.join(', ')}` }).optional(),
+  valveJoints: oneOf(VALVE_JOINTS).optional(),
   /** what takes the place of plugged orifices */
-  orificeWay: z.enum(ORIFICE_WAYS, { error: `is not one of ${ORIFICE_WAYS.join(', ')}` }).optional(),
+  orificeWay: oneOf(ORIFICE_WAYS).optional(),
   /** feeder tubes at the header, counted */
   feederTubes: z
     .number()
@@ -110,8 +111,8 @@ export const repairSchema = z.strictObject({
     .strictObject({ bore: quantitySchema('length').optional(), length: quantitySchema('length').optional() })
     .optional(),
   /** what is done against water: what the class asks for by caution, or what the grams of the ledger ask for */
-  waterWork: z.enum(WATER_WORKS, { error: `is not one of ${WATER_WORKS.join(', ')}` }).optional(),
-  leakPlace: z.enum(LEAK_PLACES, { error: `is not one of ${LEAK_PLACES.join(', ')}` }).optional(),
+  waterWork: oneOf(WATER_WORKS).optional(),
+  leakPlace: oneOf(LEAK_PLACES).optional(),
   /** tests for acid, each with its moment; the latest of each kind speaks */
   acidTests: z.array(acidTestSchema).max(MOST_LINES).optional(),
   /** leaks that a pressure test found: parts and joints of the repair */

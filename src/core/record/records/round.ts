@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { refrigerantSchema } from '../readings/refrigerantSchema'
 import { idSchema } from './fields'
@@ -11,7 +12,7 @@ export type RoundReason = (typeof ROUND_REASONS)[number]
 export const roundSchema = z.strictObject({
   id: idSchema,
   at: instantSchema.optional(),
-  why: z.enum(ROUND_REASONS, { error: `is not one of ${ROUND_REASONS.join(', ')}` }),
+  why: oneOf(ROUND_REASONS),
   /** what went in, written when the charging began */
   refrigerant: refrigerantSchema.optional(),
   /** when its last step was done: what is decided later is a round of its own */

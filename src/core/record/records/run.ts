@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { idSchema, inRoundShape } from './fields'
 import { defineKind, widened } from './kind'
@@ -10,7 +11,7 @@ export type HoseSize = (typeof HOSE_SIZES)[number]
 const MOST_LINES = 200
 
 const pumpSetupSchema = z.strictObject({
-  hose: z.enum(HOSE_SIZES, { error: `is not one of ${HOSE_SIZES.join(', ')}` }).optional(),
+  hose: oneOf(HOSE_SIZES).optional(),
   hoseLength: quantitySchema('length').optional(),
   /** hoses side by side */
   hoses: z.union([z.literal(1), z.literal(2)], { error: 'is neither 1 nor 2' }).optional(),

@@ -320,6 +320,11 @@ describe('causes of death: cure and check', () => {
     expect(pointsOf(plan, 'settle').join(' ')).toMatch(/Three pairs of volts within 2 % and three amps/)
     expect(partIds(withCause('supply'))).not.toContain('phase-monitor')
   })
+  test('a hard-start kit where starting killed it, never on three phases', () => {
+    expect(partIds(withCause('start-gear'))).toContain('hard-start-kit')
+    expect(partIds(withCause('start-gear', { power: { phase: 3 } }))).not.toContain('hard-start-kit')
+    expect(partIds(withCause('age'))).not.toContain('hard-start-kit')
+  })
 })
 
 describe('heat and cold where one works (handbook 12)', () => {

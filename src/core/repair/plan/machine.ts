@@ -11,13 +11,13 @@ export type Machine = (typeof MACHINES)[number]
 /** What is changed with a compressor of each kind (handbook 13). [practice] */
 const KITS: Readonly<Record<Machine, readonly PartId[]>> = {
   'small-hermetic': ['start-relay', 'overload', 'start-capacitor', 'process-stub', 'feet'],
-  'single-phase': ['run-capacitor', 'contactor', 'hard-start-kit', 'feet'],
+  'single-phase': ['run-capacitor', 'contactor', 'feet'],
   'three-phase': ['contactor', 'feet'],
   'semi-hermetic': ['body-gaskets', 'contactor', 'feet'],
 }
 
 /** Parts of the kits that sound neighbours are: changed with the compressor or left, by the policy. */
-const NEIGHBOURS: readonly PartId[] = ['run-capacitor', 'contactor', 'hard-start-kit']
+const NEIGHBOURS: readonly PartId[] = ['run-capacitor', 'contactor']
 
 /** [practice] a charge below this is that of a small hermetic, kg. */
 const SMALL_CHARGE = 2 * UNITS.lb.si

@@ -61,6 +61,8 @@ const CAUSE_WORK: Readonly<Record<CauseId, CauseWork>> = {
   contactor: { tasks: ['swapContactor'], check: says('Volts across the closed contacts near zero.') },
   'start-gear': {
     tasks: ['swapStartGear'],
+    // perhaps a kit: where starting killed it; three phases take none
+    parts: () => ['hard-start-kit'],
     check: says('Start amps fall at once; run capacitor within 6 % of its label in operation.'),
   },
   'short-cycling': { tasks: ['checkControls'], check: says('Starts counted over an hour.') },
