@@ -22,7 +22,7 @@ const CORE_MAY_USE = {
   'record/readings': [...BASE, 'physics/refrigerants', 'physics/air'],
   'record/equipment': [...BASE, 'physics/refrigerants', 'record/readings'],
   'record/logs': [...BASE, 'record/readings', 'record/records'],
-  'record/policy': [],
+  'record/policy': BASE,
   'record/settings': [...BASE, 'record/readings', 'record/equipment', 'record/policy'],
   'record/records': [...BASE, 'record/readings', 'record/equipment', 'record/policy'],
   'record/job': [
