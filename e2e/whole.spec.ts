@@ -106,7 +106,7 @@ test('job 17: a pilot tube and the thermostat that the jumps named', async ({ pa
     own: {
       swapControl: async () => {
         await expect(hand.step).toContainText('Replace the thermostat')
-        await expect(hand.step).toContainText('the coil holds jumped at the unit and at the thermostat')
+        await expect(hand.step).toContainText('the coil holds jumped at the unit, and at the thermostat')
         await hand.tap(hand.button('Done already'))
       },
       swapReversingValve: async () => {

@@ -4,7 +4,7 @@ import { fromPascals } from '@/core/base/units/convert'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import type { UnitPlate } from '@/core/record/equipment/unit'
 import { decide, setShown, toggleCause } from '@/core/record/edits/decisionEdits'
-import { setQuote } from '@/core/record/edits/dayEdits'
+import { setDay, setQuote } from '@/core/record/edits/dayEdits'
 import type { Edit } from '@/core/record/edits/edit'
 import { setArrival, setPlate } from '@/core/record/edits/headEdits'
 import { addLog, setClosing } from '@/core/record/edits/listEdits'
@@ -21,7 +21,6 @@ import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { Day } from '@/core/record/records/day'
 import type { MarkKind } from '@/core/record/records/log'
 import type { Repair } from '@/core/record/records/repair'
-import { setDay } from '@/core/record/edits/dayEdits'
 import { offLabel } from '@/core/record/state/offParts'
 import { unitState } from '@/core/record/state/unitState'
 import { isJudgedAsWet } from '@/core/repair/cleanup/contamination'
@@ -106,7 +105,6 @@ export function enter(given: WholeJob): Technician {
   given.sets.forEach((set, i) =>
     one.measure(set, `found-${i + 1}`, i === given.sets.length - 1 ? given.words : {}),
   )
-  // the first set of an empty job makes one of its own: nothing is in it
   for (const fault of given.faults) {
     one.edit(setShown(fault, { how: 'seen', who: 'the technician' }), decide(fault, undefined))
     for (const cause of given.causes ?? []) one.edit(toggleCause(fault, cause))

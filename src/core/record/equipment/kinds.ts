@@ -61,6 +61,9 @@ export const runsBothWays = (unit: UnitPlate): boolean => {
   return reversingValve && !heatsPool
 }
 
+/** Whether it is a box that is piped on site: a walk-in, which runs by a pressure control. */
+export const isWalkIn = (unit: Pick<UnitPlate, 'kind'>): boolean => isBoxKind(unit) && isPipedOnSite(unit)
+
 /** Whether the unit has a reversing valve. */
 export const hasReversingValve = (unit: UnitPlate): boolean => factsOf(unit).reversingValve
 

@@ -275,6 +275,11 @@ describe('what was said on arrival is read by the day', () => {
     for (const { opens, start, end } of day.rows)
       if (opens) expect(end <= at || start >= 1440 - clockMinutes('08:00')).toBe(true)
   })
+  test('a storm that came before the start: nothing is opened that day, and that is said', () => {
+    const day = said({ weather: 'storm-expected', workUntil: '07:00' })
+    expect(span(day).from).toBeGreaterThanOrEqual(1440 - clockMinutes('08:00'))
+    expect(day.words[0]).toMatch(/does not fit before it/)
+  })
   test('rain without an hour is told, with the hours of the open circuit; rain that was typed is not asked again', () => {
     const day = said({ weather: 'rain-expected' })
     expect(day.words).toEqual([

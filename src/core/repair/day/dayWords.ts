@@ -1,7 +1,7 @@
-import { durationText, wallText } from '../../base/units/wall'
+import { clockMinutes, durationText, MINUTES_A_DAY, wallText } from '../../base/units/wall'
 import type { PlannedDay } from '../plan/plannedDay'
 import type { Stretch } from '../schedule/model'
-import { type DayCalendar, minutesToClock } from './calendar'
+import type { DayCalendar } from './calendar'
 
 const clockOf = ({ origin }: DayCalendar, minute: number) => wallText(origin + minute).slice(11)
 const spanOf = (calendar: DayCalendar, { from, to }: Stretch) =>
@@ -13,7 +13,8 @@ const isWet = (weather: PlannedDay['weather']): weather is keyof typeof STORMS =
 
 /** Rain of which the hour is known: the circuit is closed before it, or opened after it. */
 function wetWords(clock: string, name: string, calendar: DayCalendar, open: Stretch | undefined): string {
-  const at = minutesToClock(calendar, clock)
+  // of the first day, even where it has passed: that day stays wet to its end
+  const at = clockMinutes(clock) - (calendar.origin % MINUTES_A_DAY)
   const said = `${name} from ${clock}, said on arrival`
   if (!open) return `${said}: the circuit stays closed.`
   return open.to <= at

@@ -6,7 +6,7 @@ import { type TaskId, taskRow } from './tasks/tasks'
 /** Where one works and how warm the air outside is, K; undefined where it was not read. */
 export type WorkClimate = { readonly place: WorkPlace | undefined; readonly outdoor: number | undefined }
 
-/** [std] handbook 12 names roof and attic over about 95 F; the cold where gloves must still feel is freezing. [practice] */
+/** [practice] handbook 12: heat from about 95 F; the cold in which gloves must still feel from freezing on. K */
 const HOT = toKelvin({ value: 95, unit: 'F' })
 const COLD = toKelvin({ value: 32, unit: 'F' })
 /** [practice] how much hotter than the outdoor air a place is in the sun, K; a place inside has air of its own. */

@@ -1,5 +1,5 @@
 import { lowPressureAdvice } from '../../diagnosis/targets/lowPressureControl'
-import { hasWaterCoil, isBoxKind, isPipedOnSite } from '../../record/equipment/kinds'
+import { hasWaterCoil, isWalkIn } from '../../record/equipment/kinds'
 import { isJudgedAsWet } from '../cleanup/contamination'
 import { machineOf } from './machine'
 import type { PlanPart } from './parts/planParts'
@@ -26,12 +26,12 @@ const basesOf = ({ cleanup, figured }: Whole, test: TestPressure | undefined): B
 /** Points of a task that come from other parts of the plan: what each box must hold, what shows that a cause is gone. */
 function told({ causes, job }: Whole, id: TaskId, parts: readonly PlanPart[]): string[] {
   if (id === 'checkBoxes') return parts.filter(({ struck }) => !struck).flatMap(boxPoint)
-  if (id === 'settle')
-    return [
-      ...causes.flatMap(({ label, check }) => (check ? [`${label.split(':')[0]}: ${check}`] : [])),
-      ...(isBoxKind(job.unit) && isPipedOnSite(job.unit) ? [lowPressureAdvice(job.unit) ?? []].flat() : []),
-    ]
-  return []
+  if (id !== 'settle') return []
+  const pair = isWalkIn(job.unit) ? lowPressureAdvice(job.unit) : undefined
+  return [
+    ...causes.flatMap(({ label, check }) => (check ? [`${label.split(':')[0]}: ${check}`] : [])),
+    ...(pair ? [pair] : []),
+  ]
 }
 
 /** What a box is held against. */

@@ -1,4 +1,4 @@
-import { hasLiquidValve, hasWaterCoil, isBoxKind, isPipedOnSite } from '../../record/equipment/kinds'
+import { hasLiquidValve, hasWaterCoil, isWalkIn } from '../../record/equipment/kinds'
 import type { UnitPlate } from '../../record/equipment/unit'
 import type { Policy } from '../../record/policy/policy'
 import type { AccessChoice } from '../charge/access'
@@ -155,7 +155,7 @@ export function pressureControlWork(unit: UnitPlate, ids: readonly TaskId[]): Ta
   const isChanged = ids.some(
     (id) => COMPRESSORS.includes(id) || OF_CONTROL.includes(id) || id === 'labelUnit',
   )
-  return isBoxKind(unit) && isPipedOnSite(unit) && isChanged ? ['setPressureControl'] : []
+  return isWalkIn(unit) && isChanged ? ['setPressureControl'] : []
 }
 
 /** A new valve is trimmed where the policy says so; a conversion sets its superheat anyway (handbook 11). */
