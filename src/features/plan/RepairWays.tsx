@@ -1,4 +1,5 @@
 'use client'
+import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { setCapillary, setRepair } from '@/core/record/edits/repairEdits'
 import {
@@ -92,17 +93,20 @@ export function RepairWays({ job, change, plan }: Props) {
           }}
         />
       )}
-      {ids.includes('swapCapillary') &&
-        (['bore', 'length'] as const).map((key) => (
-          <QuantityField
-            key={key}
-            label={`Capillary, ${key}`}
-            kind="length"
-            defaultUnit="in"
-            value={job.repair?.capillary?.[key]}
-            onChange={(value) => void change(setCapillary({ [key]: value }))}
-          />
-        ))}
+      {ids.includes('swapCapillary') && (
+        <Box sx={{ display: 'grid', gap: 1.25, py: 1.25 }}>
+          {(['bore', 'length'] as const).map((key) => (
+            <QuantityField
+              key={key}
+              label={`Capillary, ${key}`}
+              kind="length"
+              defaultUnit="in"
+              value={job.repair?.capillary?.[key]}
+              onChange={(value) => void change(setCapillary({ [key]: value }))}
+            />
+          ))}
+        </Box>
+      )}
       <ChoiceChips
         label="A flue or gas line is moved for access"
         values={['yes', 'no']}

@@ -177,6 +177,8 @@ describe('steps with content', () => {
     expect(pointsOf(planned({ ...given, job: { repair } }), 'swapCapillary').join(' ')).toMatch(
       /bore 0\.031 in, length 8 ft/,
     )
+    const measured = planned({ ...given, job: { repair } }).parts.find(({ id }) => id === 'part:capillary')!
+    expect(measured.match.map(({ wanted }) => wanted)).toEqual(['0.031 in', '8 ft'])
     const half = { capillary: { bore: repair.capillary.bore } }
     expect(pointsOf(planned({ ...given, job: { repair: half } }), 'swapCapillary').join(' ')).toMatch(
       /measure both.*bore 0\.031/,
@@ -202,7 +204,7 @@ describe('boxes, leaks, controls', () => {
     const list = ids(plan)
     expect(list.indexOf('checkBoxes')).toBeLessThan(list.indexOf('lockOut'))
     expect(pointsOf(plan, 'checkBoxes').join(' ')).toMatch(
-      /expansion valve: refrigerant R-410A, capacity 3 tons/,
+      /expansion valve: R-410A, 3 tons, charge type of the bulb.*Each dryer: connections, length, arrow/,
     )
     expect(ids(planned({ faults: ['wrong-or-mixed-refrigerant'] }))).toContain('checkBoxes')
     // nothing is bought and nothing opened: no box

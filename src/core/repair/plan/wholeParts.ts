@@ -96,6 +96,7 @@ export function partsOf(
       oil: figured.oil.goesIn,
       tons: size.tons,
       feederTubes: record.repair.feederTubes,
+      capillary: record.repair.capillary,
       coilVolts: figured.coilVolts,
     },
     consumables:

@@ -14,6 +14,7 @@ import { burnsIn, type Whole } from './whole'
 import { mayFlush, partsOf, testOf } from './wholeParts'
 import { taskIds } from './wholeTasks'
 import type { PlannedDryer } from './planTypes'
+import { partKey } from '../../record/records/tick'
 
 /** How the figures are known by which tasks are planned. */
 const basesOf = ({ cleanup, figured }: Whole, test: TestPressure | undefined): Bases => ({
@@ -25,7 +26,7 @@ const basesOf = ({ cleanup, figured }: Whole, test: TestPressure | undefined): B
 
 /** Points of a task that come from other parts of the plan: what each box must hold, what shows that a cause is gone. */
 function told({ causes, job }: Whole, id: TaskId, parts: readonly PlanPart[]): string[] {
-  if (id === 'checkBoxes') return parts.filter(({ struck }) => !struck).flatMap(boxPoint)
+  if (id === 'checkBoxes') return boxPoints(parts.filter(({ struck }) => !struck))
   if (id !== 'settle') return []
   const pair = isWalkIn(job.unit) ? lowPressureAdvice(job.unit) : undefined
   return [
@@ -34,14 +35,21 @@ function told({ causes, job }: Whole, id: TaskId, parts: readonly PlanPart[]): s
   ]
 }
 
-/** What a box is held against. */
+/** What a box is held against: what this unit asks for, or the name of the point where that is read off the old one. */
 function boxPoint({ label, match }: PlanPart): string[] {
-  if (match.length === 0) return []
-  const points = match.map(({ label: point, wanted }) =>
-    wanted ? `${point.toLowerCase()} ${wanted}` : point.toLowerCase(),
-  )
-  return [`${label}: ${points.join(', ')}.`]
+  const points = match.map((point) => point.wanted ?? point.label.toLowerCase())
+  return points.length === 0 ? [] : [`${label}: ${points.join(', ')}.`]
 }
+
+const DRYERS: readonly string[] = [partKey('liquid-dryer'), partKey('suction-dryer')]
+/** A dryer with the wrong fittings costs a second trip (handbook 01); which one it is stands in the list of parts. */
+const DRYER_POINT = 'Each dryer: connections, length, arrow, still sealed.'
+
+/** What is looked at before anything is cut. */
+const boxPoints = (parts: readonly PlanPart[]): string[] => [
+  ...parts.flatMap(boxPoint),
+  ...(parts.some(({ id }) => DRYERS.includes(id)) ? [DRYER_POINT] : []),
+]
 
 /** Graph, parts, rules and later visits of a plan whose figures are figured. */
 export function workOf(whole: Whole, dryers: readonly PlannedDryer[]) {

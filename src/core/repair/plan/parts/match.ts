@@ -1,6 +1,7 @@
 import { isAssumed, type Known } from '../../../base/known/known'
 import { isThreePhase } from '../../../record/equipment/kinds'
 import type { UnitPlate } from '../../../record/equipment/unit'
+import type { Repair } from '../../../record/records/repair'
 
 /** What decides a point: the same word, at least as much, or within a tenth. */
 type Rule = 'same' | 'at-least' | 'near'
@@ -12,6 +13,8 @@ export type MatchFacts = {
   readonly oil: string
   readonly tons: Known<number>
   readonly feederTubes: number | undefined
+  /** measured before it is cut */
+  readonly capillary: Repair['capillary']
   /** volts read on a coil, connected */
   readonly coilVolts: number | undefined
 }
@@ -87,8 +90,8 @@ const MATCH_ROWS = {
     wanted: ({ unit }) => quantityText(unit.power?.runCapacitor),
   },
   capacitorVolts: { label: 'Capacitor volts', rule: 'at-least' },
-  bore: { label: 'Bore', rule: 'same' },
-  length: { label: 'Length', rule: 'same' },
+  bore: { label: 'Bore', rule: 'same', wanted: ({ capillary }) => quantityText(capillary?.bore) },
+  length: { label: 'Length', rule: 'same', wanted: ({ capillary }) => quantityText(capillary?.length) },
   orifice: { label: 'Orifice size', rule: 'same' },
   tubes: {
     label: 'Feeder tubes',
