@@ -2,13 +2,13 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { hasFiles } from '@/core/record/job/job'
 import { removeJob } from '@/data/jobs'
 import { database } from '@/data/shared'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { downloadJob } from '../shared/files/exportJob'
 import { ImportButton } from '../shared/files/ImportButton'
 import type { ImportMessage } from '../shared/files/importFile'
@@ -32,7 +32,7 @@ export function Files({ job }: Pick<StageProps, 'job'>) {
         <Button variant="contained" onClick={() => void downloadJob(job).catch(failed('Not exported'))}>
           Export job file
         </Button>
-        <Button variant="outlined" component={Link} href={`/job/${encodeURIComponent(job.id)}/print`}>
+        <Button variant="outlined" component={JobAnchor} jobId={job.id} page="print">
           Report to print
         </Button>
         <ImportButton label="Import job file" onMessages={setMessages} />

@@ -7,7 +7,6 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { killsCompressor } from '@/core/diagnosis/proof/causes'
 import { suspectKey } from '@/core/answer/diagnose'
@@ -19,6 +18,7 @@ import { electricalTestRow } from '@/core/diagnosis/electrical/electricalTests'
 import { chance } from '@/ui/chance'
 import { ProbabilityBar } from '@/ui/ProbabilityBar'
 import { IS_WIDE } from '@/ui/theme/theme'
+import { goInJob, useInAddress } from '../shared/address/useAddress'
 import type { StageProps } from '../shared/stageProps'
 import { wordsNow } from '../shared/wordsNow'
 import { believed, isFirstBeside, SuspectNotes } from '../shared/SuspectNotes'
@@ -86,12 +86,11 @@ function useCheckActions(
   { job, unit, change, setId, openTap }: StageProps,
   showBench: () => void,
 ): CheckActions {
-  const router = useRouter()
   return {
     answer: (key, word) => void change(observe(setId, key, word)),
     take: ({ taps }: NextCheck) => {
       openTap(taps[0])
-      router.push(`/job/${encodeURIComponent(job.id)}/measure`)
+      goInJob(job.id, 'measure')
     },
     toBench: ({ check, taps }: NextCheck) => {
       const { test } = checkRow(check)
@@ -143,7 +142,8 @@ function SuspectPanel(props: StageProps) {
   )
 }
 
-type View = 'suspects' | 'bench' | 'cause'
+const VIEWS = ['suspects', 'bench', 'cause'] as const
+type View = (typeof VIEWS)[number]
 
 /** The compressor fault whose death is asked for: decided, or so probable that it is a question. */
 function deathAskedFor({ job, diagnosis }: StageProps): SuspectId | undefined {
@@ -248,7 +248,8 @@ const asksForVerdict = ({ job }: StageProps): boolean =>
 /** Suspects with their evidence and next checks, the electrical bench, the cause of death; the gate stands in the answer. */
 export function DiagnoseStage(props: StageProps) {
   const { asks } = props.answer
-  const [view, setView] = useState<View>(() => (beginsAtBench(props) ? 'bench' : 'suspects'))
+  const [first] = useState<View>(() => (beginsAtBench(props) ? 'bench' : 'suspects'))
+  const [view, setView] = useInAddress<View>('view', first, VIEWS)
   const actions = useCheckActions(props, () => setView('bench'))
   // once it is answered it stays where it was, with the way to the plan
   const [asksFirst] = useState(() => asksForVerdict(props))

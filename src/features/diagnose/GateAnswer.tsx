@@ -2,7 +2,6 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { dayIn, instantOf } from '@/core/base/units/instants'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
@@ -15,6 +14,7 @@ import { isRoundOver } from '@/core/record/job/rounds'
 import { decisionOn, isReason, unnamedNotes } from '@/core/record/job/decisions'
 import { observe } from '@/core/record/edits/readingEdits'
 import { systemClock } from '@/data/clock'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { BUILD } from '../shared/build'
 import type { ObservationKey } from '@/core/record/readings/observations'
 import { AutosaveField } from '@/ui/AutosaveField'
@@ -150,7 +150,7 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
         {isDecided ? '● Decided. Take back' : isAnother ? 'Repair this: another repair' : 'Repair this'}
       </Button>
       {isDecided && (
-        <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/plan`} variant="contained">
+        <Button component={JobAnchor} jobId={job.id} page="plan" variant="contained">
           To the plan
         </Button>
       )}

@@ -1,7 +1,7 @@
 'use client'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import type { StageProps } from '../shared/stageProps'
 
 /** Before anything is read nothing is condemned: the first reading is offered instead. */
@@ -14,8 +14,9 @@ export function NothingReadYet({ job, diagnosis, openTap }: StageProps) {
       </Typography>
       <Typography sx={{ mb: 1 }}>The list shows how often each is found; every reading moves it.</Typography>
       <Button
-        component={Link}
-        href={`/job/${encodeURIComponent(job.id)}/measure`}
+        component={JobAnchor}
+        jobId={job.id}
+        page="measure"
         variant="contained"
         sx={{ minHeight: 48 }}
         onClick={() => openTap(first?.taps[0])}

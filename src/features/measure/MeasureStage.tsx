@@ -29,13 +29,13 @@ import {
   ViewOf,
   VIEWS,
 } from './panes'
-import { useKept } from '../shared/display/useKept'
+import { useInAddress } from '../shared/address/useAddress'
 import { useMeasure } from './useMeasure'
 
-/** Where one looks: kept while the tab lives. */
-function usePlaces(jobId: string) {
-  const [view, setView] = useKept<View>(`view ${jobId}`, 'circuit')
-  const [panel, setPanel] = useKept<Panel>(`panel ${jobId}`, 'ladder')
+/** Where one looks, from the address. */
+function usePlaces() {
+  const [view, setView] = useInAddress<View>('view', 'circuit', VIEWS)
+  const [panel, setPanel] = useInAddress<Panel>('panel', 'ladder', PANELS)
   const [asking, setAsking] = useState<PlacedKey>()
   const onAsk = (key: PlacedKey | undefined) => {
     setAsking(key)
@@ -49,7 +49,7 @@ function usePlaces(jobId: string) {
 }
 
 function Wide({ props, measure }: PaneProps) {
-  const { view, setView, panel, choosePanel, asking, onAsk } = usePlaces(props.job.id)
+  const { view, setView, panel, choosePanel, asking, onAsk } = usePlaces()
   const { hand } = useLook()
   const shown: Panel = view === 'ladder' && panel === 'ladder' ? 'list' : panel
   const main = (
@@ -130,7 +130,7 @@ type PhoneTab = (typeof PHONE_TABS)[number]
 const PHONE_CIRCUIT = 560
 
 function Phone({ props, measure }: PaneProps) {
-  const [tab, setTab] = useKept<PhoneTab>(`phone ${props.job.id}`, 'circuit')
+  const [tab, setTab] = useInAddress<PhoneTab>('view', 'circuit', PHONE_TABS)
   const [asking, setAsking] = useState<PlacedKey>()
   const { entry, open } = measure
   const onAsk = (key: PlacedKey | undefined) => {

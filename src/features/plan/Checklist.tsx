@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
+import { INK } from '@/ui/theme/tokens'
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react'
 
 type Line = {
@@ -23,11 +24,22 @@ type Props = {
   label: string
   /** the line that was chosen elsewhere: open, and in sight */
   opened?: string | undefined
+  /** the line that is pointed at, here or in a drawing */
+  lit?: string | undefined
+  onLight?: (id: string | undefined) => void
 }
 
-type RowProps = { line: Line; name: string; checked: boolean; isChosen: boolean; onTick: Props['onTick'] }
+type RowProps = {
+  line: Line
+  name: string
+  checked: boolean
+  isChosen: boolean
+  isLit: boolean
+  onLight: Props['onLight']
+  onTick: Props['onTick']
+}
 
-function Row({ line, name, checked, isChosen, onTick }: RowProps) {
+function Row({ line, name, checked, isChosen, isLit, onLight, onTick }: RowProps) {
   const [own, setOpen] = useState<boolean>()
   const open = own ?? isChosen
   const detail = useId()
@@ -36,7 +48,17 @@ function Row({ line, name, checked, isChosen, onTick }: RowProps) {
     if (isChosen) item.current?.scrollIntoView({ block: 'nearest' })
   }, [isChosen])
   return (
-    <Box ref={item} component="li" sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}>
+    <Box
+      ref={item}
+      component="li"
+      data-lit={isLit || undefined}
+      onPointerEnter={() => onLight?.(line.id)}
+      onPointerLeave={() => onLight?.(undefined)}
+      onFocus={() => onLight?.(line.id)}
+      onBlur={() => onLight?.(undefined)}
+      sx={{ borderBottom: 1, borderColor: 'divider', py: 0.25 }}
+      style={isLit ? { background: INK.copperWash } : undefined}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <FormControlLabel
@@ -82,7 +104,7 @@ function Row({ line, name, checked, isChosen, onTick }: RowProps) {
 }
 
 /** Lines to tick off; what was ticked is kept with the job. */
-export function Checklist({ lines, ticked, onTick, ordered, label, opened }: Props) {
+export function Checklist({ lines, ticked, onTick, ordered, label, opened, lit, onLight }: Props) {
   return (
     <Box component={ordered ? 'ol' : 'ul'} aria-label={label} sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {lines.map((line, i) => (
@@ -92,6 +114,8 @@ export function Checklist({ lines, ticked, onTick, ordered, label, opened }: Pro
           name={`${ordered ? `${i + 1}. ` : ''}${line.label}`}
           checked={ticked.includes(line.id)}
           isChosen={opened === line.id}
+          isLit={lit !== undefined && lit === line.id}
+          onLight={onLight}
           onTick={onTick}
         />
       ))}

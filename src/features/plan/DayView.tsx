@@ -16,7 +16,7 @@ import type { Plan, PlanTask } from '@/core/repair/plan/plan'
 import { isTask, taskRow } from '@/core/repair/plan/tasks/tasks'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { momentAt, numbersOf, timeAt } from '@/ui/timeplan/layout'
-import { TimePlan } from '@/ui/timeplan/TimePlan'
+import { barText, TimePlan } from '@/ui/timeplan/TimePlan'
 import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
 import { laterText } from '../shared/dayText'
@@ -71,12 +71,20 @@ function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined;
   )
 }
 
-type DrawnProps = Props & { day: DayPlan; chosen: string | undefined; onChoose: (id: string) => void }
+type DrawnProps = Props & {
+  day: DayPlan
+  chosen: string | undefined
+  lit: string | undefined
+  onLight: (id: string | undefined) => void
+  onChoose: (id: string) => void
+}
 
 /** The drawing; a bar that is moved is pinned to where it was put, and what follows is planned anew. */
-function Drawn({ job, change, plan, day, chosen, onChoose }: DrawnProps) {
+function Drawn({ job, change, plan, day, chosen, lit, onLight, onChoose }: DrawnProps) {
   const [note, setNote] = useState('')
   const pins = job.day?.notBefore ?? {}
+  const labels = labelsOf(plan.tasks)
+  const pointed = day.rows.find(({ id }) => id === lit)
   const move = (id: string, minutes: number) => {
     const row = day.rows.find((each) => each.id === id)
     if (!row) return
@@ -96,9 +104,11 @@ function Drawn({ job, change, plan, day, chosen, onChoose }: DrawnProps) {
     <>
       <TimePlan
         day={day}
-        labels={labelsOf(plan.tasks)}
+        labels={labels}
         pinned={Object.keys(pins)}
         chosen={chosen}
+        lit={lit}
+        onLight={onLight}
         onChoose={onChoose}
         onMove={move}
         onFree={(id) => {
@@ -106,7 +116,21 @@ function Drawn({ job, change, plan, day, chosen, onChoose }: DrawnProps) {
           void change(pinTask(id, undefined))
         }}
       />
-      <Typography role="status" sx={{ color: 'text.secondary', fontSize: '0.95rem', minHeight: 24 }}>
+      {pointed && (
+        <Typography aria-hidden data-pointed sx={{ fontWeight: 650, minHeight: 24 }}>
+          {barText(day, labels, {
+            id: pointed.id,
+            number: numbersOf(day.rows).get(pointed.id) ?? 0,
+            from: pointed.start,
+            to: pointed.end,
+          })}
+        </Typography>
+      )}
+      <Typography
+        role="status"
+        hidden={pointed !== undefined}
+        sx={{ color: 'text.secondary', fontSize: '0.95rem', minHeight: 24 }}
+      >
         {note ||
           'Drag a bar along the clock, or move it with the arrow keys; Delete lets it go as early as it can. Hatched: by itself.'}
       </Typography>
@@ -166,6 +190,7 @@ function Rules({ plan: { rules } }: Pick<Props, 'plan'>) {
 export function DayView({ job, change, plan }: Props) {
   const { day, isFresh, problem } = useDay(job, plan)
   const [chosen, setChosen] = useState<string>()
+  const [lit, setLit] = useState<string>()
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const ticked = job.ticks.map(({ key }) => key)
   const rows = day?.rows ?? []
@@ -188,7 +213,7 @@ export function DayView({ job, change, plan }: Props) {
         {day && <DayAnswer day={day} basis={basisOf(...plan.tasks.map(({ basis }) => basis))} />}
         {!day && <Typography>Planning the day</Typography>}
         {day && isWide && day.rows.length > 0 && (
-          <Drawn {...{ job, change, plan, day, chosen }} onChoose={setChosen} />
+          <Drawn {...{ job, change, plan, day, chosen, lit }} onLight={setLit} onChoose={setChosen} />
         )}
       </Freshness>
       {day && day.refused.length > 0 && (
@@ -211,6 +236,8 @@ export function DayView({ job, change, plan }: Props) {
           onTick={(id, on) => void change(tick(id, on))}
           lines={lines}
           opened={chosen && taskKey(chosen)}
+          lit={lit && taskKey(lit)}
+          onLight={(key) => setLit(plan.tasks.find(({ id }) => taskKey(id) === key)?.id)}
         />
       </section>
       <Returns plan={plan} day={day} />

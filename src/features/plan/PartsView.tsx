@@ -4,7 +4,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import Link from 'next/link'
 import { useState } from 'react'
 import { addOwnPart } from '@/core/record/edits/dayEdits'
 import { dropOldTicks, tick } from '@/core/record/edits/listEdits'
@@ -12,6 +11,7 @@ import { isByPosition, leaveKey, partKey } from '@/core/record/records/tick'
 import type { PlanPart } from '@/core/repair/plan/parts/planParts'
 import type { Plan } from '@/core/repair/plan/plan'
 import { wallWords } from '@/ui/timeplan/layout'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { leavingList } from '../shared/loadOut'
 import { IS_WIDE } from '@/ui/theme/theme'
 import type { StageProps } from '../shared/stageProps'
@@ -109,7 +109,7 @@ export function PartsView({ job, change, plan }: Props) {
               <Typography id="parts-title" variant="h2" sx={{ flex: 1 }}>
                 To bring, {done(live)} of {live.length}
               </Typography>
-              <Button component={Link} href={`/job/${encodeURIComponent(job.id)}/load-out`} color="inherit">
+              <Button component={JobAnchor} jobId={job.id} page="load-out" color="inherit">
                 Load-out list
               </Button>
             </Box>

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import { unknownOf } from '@/core/record/equipment/asked'
-import { useKept } from '../shared/display/useKept'
+import { useInAddress } from '../shared/address/useAddress'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { CleanUpView } from './CleanUpView'
@@ -18,10 +18,11 @@ const VIEWS = [
   ['day', 'Day', DayView],
 ] as const
 type View = (typeof VIEWS)[number][0]
+const VIEW_IDS = VIEWS.map(([id]) => id)
 
 /** Clean-up, refrigerant, parts, the day: one at a time, each with its answer at the top. */
 export function PlanStage({ job, change, display, answer: { plan } }: StageProps) {
-  const [view, setView] = useKept<View>('plan view', 'clean-up')
+  const [view, setView] = useInAddress<View>('view', 'clean-up', VIEW_IDS)
   const unknown = unknownOf(job.unit)
   if (unknown.length > 0)
     return (

@@ -15,6 +15,7 @@ import { useDisplay } from '../shared/display/useDisplay'
 import { titleOf } from '../shared/jobText'
 import { leavingList } from '../shared/loadOut'
 import { asView } from '../shared/record/asView'
+import { Nowhere } from '../shared/Nowhere'
 import { useJob } from '../shared/record/useJob'
 import { PrintBar } from './PrintBar'
 
@@ -102,6 +103,12 @@ function LoadOut({ document }: { document: StoredDocument }) {
 export function LoadOutPage({ jobId }: { jobId: string }) {
   const found = useJob(jobId)
   if (found.state === 'loading') return <p>Loading the list</p>
-  if (found.state === 'missing') return <p>This job is not in this browser.</p>
+  if (found.state === 'missing')
+    return (
+      <Nowhere
+        title="This job is not in this browser"
+        what="Import its .orzo.json file: its list is made from it."
+      />
+    )
   return <LoadOut document={found.job} />
 }

@@ -15,6 +15,7 @@ import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { roundsOf } from '@/core/record/job/rounds'
 import { useDisplay } from '../shared/display/useDisplay'
+import { Nowhere } from '../shared/Nowhere'
 import { useJob } from '../shared/record/useJob'
 import { KIND_LABELS, titleOf, unitLine } from '../shared/jobText'
 import { LadderPair } from '../shared/comparison/LadderPair'
@@ -137,6 +138,12 @@ function Sheet({ views, comparison }: Reported) {
 export function PrintPage({ jobId }: { jobId: string }) {
   const found = useJob(jobId)
   if (found.state === 'loading') return <p>Loading the report</p>
-  if (found.state === 'missing') return <p>This job is not in this browser.</p>
+  if (found.state === 'missing')
+    return (
+      <Nowhere
+        title="This job is not in this browser"
+        what="Import its .orzo.json file: its report is made from it."
+      />
+    )
   return <Report document={found.job} />
 }

@@ -48,7 +48,7 @@ export function StepNotes({ job, change, step }: Props) {
           {problems.join('\n')}
         </Alert>
       )}
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+      <Box data-note sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
         <AutosaveField
           label="Note to this step"
           value={step.record?.note ?? ''}

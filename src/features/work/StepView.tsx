@@ -2,26 +2,35 @@
 import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import { useEffect, useRef } from 'react'
 import { durationText } from '@/core/base/units/wall'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
+import { stepFacts } from '@/core/repair/work/stepFacts'
 import type { StageProps } from '../shared/stageProps'
 import { DecideButton } from '../shared/decide/DecideButton'
 import { StepInstruments } from './instruments/StepInstruments'
 import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
 import { EarlierPasses } from './EarlierPasses'
 import { ShutBehind } from './ShutBehind'
-import { StepButtons } from './StepButtons'
+import { StepCautions } from './StepCautions'
+import { StepBar } from './StepBar'
+import { StepFacts } from './StepFacts'
 import { StepGates } from './StepGates'
 import { StepNotes } from './StepNotes'
+import { useStepKeys } from './useStepKeys'
 
 type Props = StageProps & {
   step: SheetStep
   sheet: RunSheet
   now: number
+  /** one was led to it: it is told, and keys go on from it */
+  takesFocus: boolean
   /** it was ended: the sheet leads to the next one */
   onOver: () => void
+  /** to another step of the list */
+  onMove: (by: 1 | -1) => void
   /** leads to where what is missing is done */
   onOpen: (place: GatePlace) => void
 }
@@ -54,13 +63,21 @@ function StepPoints({ points }: { points: readonly string[] }) {
 }
 
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
-export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) {
+export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen, ...props }: Props) {
   const { task, state, waitsFor } = step
+  const article = useRef<HTMLElement>(null)
+  const title = useRef<HTMLHeadingElement>(null)
+  useStepKeys(article, onMove)
+  useEffect(() => {
+    if (takesFocus) title.current?.focus({ preventScroll: true })
+  }, [takesFocus])
+  const left = sheet.steps.filter((each) => each.state !== 'done' && each.state !== 'skipped')
   const isPlanned = sheet.steps.some((each) => each.task.id === task.id)
   const labelOf = (id: string) => sheet.steps.find((each) => each.task.id === id)?.task.label ?? id
   return (
     <Box
       component="article"
+      ref={article}
       aria-labelledby="step-title"
       data-step={task.id}
       data-state={state}
@@ -74,35 +91,23 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
         </Typography>
         <Typography
           id="step-title"
+          ref={title}
+          tabIndex={-1}
           variant="h2"
           sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.25 }}
         >
           {task.label}
         </Typography>
       </header>
-      {task.cautions.length > 0 && state !== 'done' && (
-        <Box
-          component="ul"
-          aria-label="Cautions"
-          sx={{ m: 0, p: 0, listStyle: 'none', color: 'error.main', fontSize: '0.98rem' }}
-        >
-          {task.cautions.map((caution) => (
-            <li key={caution}>⬣ {caution}</li>
-          ))}
-        </Box>
-      )}
+      <StepCautions step={step} />
       {waitsFor.length > 0 && (
         <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
       )}
       <StepGates change={props.change} step={step} onOpen={onOpen} />
+      <StepFacts facts={stepFacts(task.id, props.answer.plan)} notes={notesOf(task)} />
       <Assumed basis={task.basis} of={task.label} />
-      <StepPoints points={task.points} />
-      {notesOf(task).map((note) => (
-        <Typography key={note} sx={{ fontSize: '0.98rem' }}>
-          {note}
-        </Typography>
-      ))}
       <StepInstruments {...props} step={step} now={now} onLead={onOver} />
+      <StepPoints points={task.points} />
       {task.overWhen && (
         <Typography sx={{ fontSize: '1.05rem' }}>
           <strong>Over when</strong> {task.overWhen}.
@@ -113,10 +118,17 @@ export function StepView({ step, sheet, now, onOver, onOpen, ...props }: Props) 
           If not: {task.fails.sentence}
         </Typography>
       )}
-      <StepButtons change={props.change} answer={props.answer} step={step} onOver={onOver} />
       <EarlierPasses step={step} logs={props.job.logs} verdicts={props.answer.verdicts} />
       <DecideButton {...props} label="Found another fault: decide it" />
       <StepNotes job={props.job} change={props.change} step={step} />
+      <StepBar
+        job={props.job}
+        change={props.change}
+        answer={props.answer}
+        step={step}
+        isLast={left.length === 1 && left[0] === step}
+        onOver={onOver}
+      />
     </Box>
   )
 }

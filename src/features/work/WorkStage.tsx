@@ -3,12 +3,12 @@ import Box from '@mui/material/Box'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import { unknownOf } from '@/core/record/equipment/asked'
 import { isDecided } from '@/core/record/job/decisions'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
-import type { RunSheet } from '@/core/repair/work/runSheet'
-import { useKept } from '../shared/display/useKept'
+import type { RunSheet, StepState } from '@/core/repair/work/runSheet'
+import { goInJob, lookAt, useInAddress } from '../shared/address/useAddress'
 import { DecideAny } from '../shared/decide/DecideAny'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
@@ -22,6 +22,7 @@ import { WorkOver } from './WorkOver'
 
 const VIEWS = ['step', 'all', 'off'] as const
 type View = (typeof VIEWS)[number]
+const OPEN_STATES: readonly StepState[] = ['ready', 'paused', 'blocked']
 
 const Undecided = () => (
   <Box>
@@ -59,12 +60,21 @@ function Views({ view, onView, sheet }: { view: View; onView: (view: View) => vo
   )
 }
 
+/** The step that stands on the screen, while it can still be begun and no other one has hands on it. */
+const heldStep = ({ steps, current }: RunSheet, held: string | undefined) =>
+  current?.state === 'hands'
+    ? undefined
+    : steps.find(({ task, state }) => task.id === held && OPEN_STATES.includes(state))
+
 /** The run sheet: the step that is on, large; all steps; what came off. */
 export function WorkStage(props: StageProps) {
-  const [view, setView] = useKept<View>('work view', 'step')
-  const [chosen, setChosen] = useKept<string>(`work step ${props.job.id} ${props.job.round}`, '')
-  const { sheet, now } = useSheet(props)
-  const router = useRouter()
+  const [view, setView] = useInAddress<View>('view', 'step', VIEWS)
+  const [chosen, setChosen] = useInAddress<string>('step', '')
+  const { sheet, now, isOrdered } = useSheet(props)
+  // what was shown stays under the thumb until something is done with it
+  const [held, setHeld] = useState<string>()
+  // by a tap or a key: what one is led to is told
+  const [isLed, setLed] = useState(false)
   const unknown = unknownOf(props.job.unit)
   if (unknown.length > 0)
     return (
@@ -82,29 +92,41 @@ export function WorkStage(props: StageProps) {
     )
   // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
   const all = [...sheet.steps, ...sheet.unplanned]
-  const step = all.find(({ task }) => task.id === chosen) ?? sheet.current
+  const step = all.find(({ task }) => task.id === chosen) ?? heldStep(sheet, held) ?? sheet.current
+  if (isOrdered && step && step.task.id !== held) setHeld(step.task.id)
   const open = (id: string) => {
-    setChosen(id)
-    setView('step')
+    setLed(true)
+    lookAt({ step: id, view: undefined })
+  }
+  const move = (by: 1 | -1) => {
+    const to = all[all.findIndex(({ task }) => task.id === step?.task.id) + by]
+    if (to) open(to.task.id)
   }
   const goTo = (place: GatePlace) => {
     if (place.at === 'step') open(place.task)
     else if (place.at === 'off') setView('off')
-    else router.push(`/job/${encodeURIComponent(props.job.id)}/${place.stage}`)
+    else goInJob(props.job.id, place.stage, place.stage === 'plan' ? { view: 'parts' } : {})
   }
   return (
     <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>
       <Views view={view} onView={setView} sheet={sheet} />
       {isUndecided && <Undecided />}
       <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
-        {view === 'step' && step && (
+        {view === 'step' && !isOrdered && !isUndecided && <Typography>Putting the steps in order</Typography>}
+        {view === 'step' && (isOrdered || isUndecided) && step && (
           <StepView
             key={step.task.id}
             {...props}
             step={step}
             sheet={sheet}
             now={now}
-            onOver={() => setChosen('')}
+            takesFocus={isLed}
+            onOver={() => {
+              setLed(true)
+              setHeld(undefined)
+              setChosen('')
+            }}
+            onMove={move}
             onOpen={goTo}
           />
         )}

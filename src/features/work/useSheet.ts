@@ -4,10 +4,12 @@ import { useMemo } from 'react'
 import { unitState } from '@/core/record/state/unitState'
 import type { UnitState } from '@/core/record/state/unit'
 import { isDecided } from '@/core/record/job/decisions'
+import { orderOf } from '@/core/repair/day/order'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
 import { holdingNow } from '@/core/repair/work/holdingNow'
 import { type RunSheet, runSheet } from '@/core/repair/work/runSheet'
+import { useDay } from '../shared/answer/useDay'
 import type { StageProps } from '../shared/stageProps'
 import { useJobTime } from './useJobTime'
 
@@ -17,9 +19,16 @@ export function useUnitState({ job, unit }: Pick<StageProps, 'job' | 'unit'>): U
 }
 
 /** The run sheet as it stands now. */
-export function useSheet(props: StageProps): { readonly sheet: RunSheet; readonly now: number } {
+export function useSheet(props: StageProps): {
+  readonly sheet: RunSheet
+  readonly now: number
+  /** the order of the day is known, or there is none */
+  readonly isOrdered: boolean
+} {
   const now = useJobTime(props.job)
   const { job, unit, answer } = props
+  const { day, problem } = useDay(job, answer.plan)
+  const order = useMemo(() => orderOf(day?.rows ?? []), [day])
   const state = useUnitState(props)
   // the sheet moves by the minute; clocks beside it by the second
   const minute = Math.floor(now / 5000) * 5000
@@ -29,9 +38,9 @@ export function useSheet(props: StageProps): { readonly sheet: RunSheet; readonl
     // without a decision nothing is planned: what was done stays, as planned no longer
     const tasks = isDecided(job) ? plan.tasks : []
     const scene = { job: { ...job, unit }, tasks, state, holding, verdicts }
-    return runSheet(scene, Math.max(minute, latestMoment(job)))
-  }, [job, unit, answer, state, minute])
-  return { sheet, now }
+    return runSheet(scene, Math.max(minute, latestMoment(job)), order)
+  }, [job, unit, answer, state, minute, order])
+  return { sheet, now, isOrdered: day !== undefined || problem !== undefined }
 }
 
 /** What was just done is never in the future of the sheet. */

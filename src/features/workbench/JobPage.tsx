@@ -4,14 +4,17 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import Link from 'next/link'
+import { useEffect } from 'react'
 import type { Suspect } from '@/core/answer/diagnose'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
-import { type Stage, stageStates } from '@/core/record/job/stages'
+import { viewOf } from '@/core/record/job/rounds'
+import { progressOf, type Stage, stageStates } from '@/core/record/job/stages'
 import { believed } from '../shared/SuspectNotes'
 import { IS_WIDE } from '@/ui/theme/theme'
+import { jobPath } from '../shared/address/jobAddress'
+import { Nowhere } from '../shared/Nowhere'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useKeptVerdicts } from '../shared/answer/useKeptVerdicts'
@@ -90,6 +93,18 @@ function Looked({ round, answer, looking, display, ...open }: LookedProps) {
   return <Bench {...open} job={round.job} props={props} setTemperature={display.setTemperature} />
 }
 
+/** Tells the page how high the bars of a phone are: nothing is pinned, or scrolled to, below them. */
+function measureBars(bars: HTMLElement | null) {
+  if (!bars) return
+  const { style } = document.documentElement
+  const observer = new ResizeObserver(() => style.setProperty('--orzo-bars', `${bars.offsetHeight}px`))
+  observer.observe(bars)
+  return () => {
+    observer.disconnect()
+    style.removeProperty('--orzo-bars')
+  }
+}
+
 type BenchProps = OpenProps & {
   job: StoredJob
   props: StageProps
@@ -125,10 +140,10 @@ function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
     return (
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
         {header}
-        <Box component="main" sx={{ flex: 1, pb: '152px', minWidth: 0 }}>
+        <Box component="main" sx={{ flex: 1, pb: 'calc(var(--orzo-bars) + 8px)', minWidth: 0 }}>
           {main}
         </Box>
-        <Box sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
+        <Box ref={measureBars} sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
           <PhoneSheet {...peekOf(stage, props)} fresh={isFresh}>
             {side}
           </PhoneSheet>
@@ -173,19 +188,29 @@ function Unread({ unread }: { unread: readonly RecordProblem[] }) {
   )
 }
 
-/** One job at one stage. */
-export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
+type AtStage = Omit<FoundProps, 'stage'> & { stage: Stage | undefined }
+
+/** A job at a stage; without one in the address, at the one at which it stands. */
+function AtStage({ stage, ...found }: AtStage) {
+  const { document } = found
+  const shown = stage ?? progressOf(viewOf(document))
+  useEffect(() => {
+    // the address says from now on where one is
+    if (!stage) window.history.replaceState(null, '', jobPath(document.id, shown))
+  }, [stage, shown, document.id])
+  return <OpenJob {...found} stage={shown} />
+}
+
+/** One job at one stage; undefined: the one at which it stands. */
+export function JobPage({ jobId, stage }: { jobId: string; stage: Stage | undefined }) {
   const found = useJob(jobId)
   if (found.state === 'loading') return <Loading label="Loading the job" />
   if (found.state === 'missing') {
     return (
-      <Box component="main" sx={{ p: 4, display: 'grid', gap: 2, justifyItems: 'start' }}>
-        <h1>This job is not in this browser</h1>
-        <p>Import its .orzo.json file, or open it in the browser where it was entered.</p>
-        <Button component={Link} href="/" variant="contained">
-          All jobs
-        </Button>
-      </Box>
+      <Nowhere
+        title="This job is not in this browser"
+        what="Import its .orzo.json file, or open it in the browser where it was entered."
+      />
     )
   }
   return (
@@ -208,7 +233,7 @@ export function JobPage({ jobId, stage }: { jobId: string; stage: Stage }) {
         </Alert>
       )}
       <Unread unread={found.unread} />
-      <OpenJob document={found.job} change={found.change} steps={found.steps} stage={stage} />
+      <AtStage document={found.job} change={found.change} steps={found.steps} stage={stage} />
     </>
   )
 }

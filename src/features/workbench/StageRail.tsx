@@ -7,10 +7,10 @@ import DoneAllOutlined from '@mui/icons-material/DoneAllOutlined'
 import HandymanOutlined from '@mui/icons-material/HandymanOutlined'
 import ThermostatOutlined from '@mui/icons-material/ThermostatOutlined'
 import TroubleshootOutlined from '@mui/icons-material/TroubleshootOutlined'
-import Link from 'next/link'
 import type { ElementType } from 'react'
 import type { Stage, StageState } from '@/core/record/job/stages'
 import { INK } from '@/ui/theme/tokens'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { STAGE_LABELS } from '../shared/stageNames'
 
 const ICONS: Readonly<Record<Stage, ElementType>> = {
@@ -47,8 +47,9 @@ export function StageRail({ jobId, current, states }: Props) {
         return (
           <ButtonBase
             key={stage}
-            component={Link}
-            href={`/job/${encodeURIComponent(jobId)}/${stage}`}
+            component={JobAnchor}
+            jobId={jobId}
+            page={stage}
             aria-current={on ? 'page' : undefined}
             sx={{
               flex: { xs: 1, md: 'none' },

@@ -1,6 +1,7 @@
 import dynamic from 'next/dynamic'
 import type { ComponentType } from 'react'
 import type { Stage } from '@/core/record/job/stages'
+import type { SHEETS } from '../shared/address/jobAddress'
 import type { StageProps } from '../shared/stageProps'
 import { Answer } from './Answer'
 
@@ -48,4 +49,10 @@ export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
     Side: Answer,
     byRound: true,
   },
+}
+
+/** What is made for paper, by its word in the address. */
+export const PAPER_VIEWS: Readonly<Record<(typeof SHEETS)[number], ComponentType<{ jobId: string }>>> = {
+  print: dynamic(() => import('../print/PrintPage').then(({ PrintPage }) => PrintPage)),
+  'load-out': dynamic(() => import('../print/LoadOutPage').then(({ LoadOutPage }) => LoadOutPage)),
 }

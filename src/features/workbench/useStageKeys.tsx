@@ -2,10 +2,10 @@
 import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { STAGES, type Stage } from '@/core/record/job/stages'
+import { goInJob } from '../shared/address/useAddress'
 import type { Steps } from '../shared/record/useJob'
 import { STAGE_KEYS, STAGE_LABELS } from '../shared/stageNames'
 
@@ -20,11 +20,10 @@ const OTHER_KEYS: readonly (readonly [string, string])[] = [
 
 /** Letters go to stages, ? lists the keys; nothing fires while text is typed. */
 export function useStageKeys(jobId: string, { back, forth }: Pick<Steps, 'back' | 'forth'>) {
-  const router = useRouter()
   const [listed, setListed] = useState(false)
   useHotkeys(Object.values(STAGE_KEYS).join(','), (_event, { keys }) => {
     const stage = STAGES.find((each: Stage) => STAGE_KEYS[each] === keys?.[0])
-    if (stage) router.push(`/job/${encodeURIComponent(jobId)}/${stage}`)
+    if (stage) goInJob(jobId, stage)
   })
   useHotkeys('mod+z', back, { preventDefault: true })
   useHotkeys('mod+shift+z, mod+y', forth, { preventDefault: true })

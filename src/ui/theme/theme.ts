@@ -63,7 +63,7 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
           },
           // what has the focus is never under the bar of a narrow screen
           '@media screen and (max-width: 899.95px)': {
-            html: { scrollPaddingBottom: 160, scrollPaddingTop: 16 },
+            html: { scrollPaddingBottom: 'calc(var(--orzo-bars, 152px) + 8px)', scrollPaddingTop: 16 },
           },
           '@media print': {
             // paper is light, whatever the screen is
@@ -77,7 +77,13 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
           },
         },
       },
-      MuiButtonBase: { defaultProps: { disableRipple: true } },
+      MuiButtonBase: {
+        defaultProps: { disableRipple: true },
+        // the same on every button, whatever its ground: a ring of ink with paper between
+        styleOverrides: {
+          root: { '&:focus-visible': { outline: `3px solid ${INK.ink}`, outlineOffset: 2, zIndex: 1 } },
+        },
+      },
       MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: TOUCH } } },
       MuiIconButton: { styleOverrides: { root: { minWidth: TOUCH, minHeight: TOUCH } } },
       MuiChip: {

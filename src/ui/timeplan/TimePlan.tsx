@@ -16,6 +16,16 @@ const TOP = 46
 const FIRST_WIDTH = 720
 /** A bar wide enough for its number, px. */
 const NUMBER_WIDTH = 15
+/** [practice] width of a letter of the name in a bar, px, and what stays free at its ends. */
+const LETTER = 6.8
+const MARGIN = 10
+
+/** What of number and name fits into a bar. */
+function textIn(width: number, number: number, name: string): string {
+  const whole = `${number} ${name}`
+  if (width >= whole.length * LETTER + MARGIN) return whole
+  return width >= NUMBER_WIDTH ? String(number) : ''
+}
 
 type Props = {
   day: DayPlan
@@ -23,6 +33,9 @@ type Props = {
   /** tasks that were dragged or typed to a time */
   pinned: readonly string[]
   chosen: string | undefined
+  /** the task that is pointed at, here or in the list */
+  lit: string | undefined
+  onLight: (id: string | undefined) => void
   onChoose: (id: string) => void
   onMove: (id: string, minutes: number) => void
   onFree: (id: string) => void
@@ -110,14 +123,17 @@ type BarProps = {
   y: number
   x: (minute: number) => number
   shift: number
+  name: string
+  isLit: boolean
   isChosen: boolean
   isPinned: boolean
   hatch: string
 }
 
-function BarMark({ bar, lane, y, x, shift, isChosen, isPinned, hatch }: BarProps) {
+function BarMark({ bar, lane, y, x, shift, name, isLit, isChosen, isPinned, hatch }: BarProps) {
   const from = x(bar.from + shift)
   const width = Math.max(2, x(bar.to) - x(bar.from))
+  const text = bar.isAlone ? '' : textIn(width, bar.number, name)
   const fill = bar.isAlone ? `url(#${hatch}-alone)` : lane.kind === 'person' ? INK.ink : INK.hairline
   return (
     <g>
@@ -127,9 +143,13 @@ function BarMark({ bar, lane, y, x, shift, isChosen, isPinned, hatch }: BarProps
         width={width}
         height={BAR}
         rx={2}
-        style={{ fill, stroke: isChosen ? INK.copper : INK.ink, strokeWidth: isChosen ? 3 : 1 }}
+        style={{
+          fill,
+          stroke: isChosen || isLit ? INK.copper : INK.ink,
+          strokeWidth: isLit ? 5 : isChosen ? 3 : 1,
+        }}
       />
-      {!bar.isAlone && width >= NUMBER_WIDTH && (
+      {text && (
         <text
           x={from + width / 2}
           y={y + LANE / 2 + 5}
@@ -141,7 +161,7 @@ function BarMark({ bar, lane, y, x, shift, isChosen, isPinned, hatch }: BarProps
             pointerEvents: 'none',
           }}
         >
-          {bar.number}
+          {text}
         </text>
       )}
       {isPinned && lane.kind === 'person' && (
@@ -150,6 +170,16 @@ function BarMark({ bar, lane, y, x, shift, isChosen, isPinned, hatch }: BarProps
     </g>
   )
 }
+
+/** A task by its first words. */
+const shortName = (label: string): string => label.split(/[:;,]/)[0] as string
+
+/** "6. Recover and weigh the refrigerant, 09:10 to 09:40" */
+export const barText = (
+  day: DayPlan,
+  labels: ReadonlyMap<string, string>,
+  { id, number, from, to }: Pick<Bar, 'id' | 'number' | 'from' | 'to'>,
+): string => `${number}. ${labels.get(id) ?? id}, ${timeAt(day, from)} to ${timeAt(day, to)}`
 
 /** One visit: people and machines as lanes, the clock along the top. */
 function StripView({
@@ -160,6 +190,8 @@ function StripView({
   labels,
   pinned,
   chosen,
+  lit,
+  onLight,
   onChoose,
   onMove,
   onFree,
@@ -197,7 +229,7 @@ function StripView({
           </text>
           {lane.bars.map((bar) => {
             const isHands = lane.kind === 'person' && !bar.isHelp
-            const label = `${bar.number}. ${labels.get(bar.id) ?? bar.id}, ${timeAt(day, bar.from)} to ${timeAt(day, bar.to)}${pinned.includes(bar.id) ? ', moved by hand' : ''}`
+            const label = `${barText(day, labels, bar)}${pinned.includes(bar.id) ? ', moved by hand' : ''}`
             return (
               <g
                 key={`${bar.id}${bar.isAlone}`}
@@ -205,12 +237,18 @@ function StripView({
                   ? { role: 'button', tabIndex: 0, 'aria-label': label, 'data-bar': bar.id }
                   : { 'aria-hidden': true })}
                 {...handlers(bar.id, bar.from)}
+                onPointerEnter={() => onLight(bar.id)}
+                onPointerLeave={() => onLight(undefined)}
+                onFocus={() => onLight(bar.id)}
+                onBlur={() => onLight(undefined)}
                 style={{ cursor: 'grab', outlineColor: INK.copper }}
               >
                 <BarMark
                   {...{ bar, lane, x, hatch }}
                   y={TOP + i * LANE}
                   shift={shiftOf(bar.id)}
+                  name={shortName(labels.get(bar.id) ?? bar.id)}
+                  isLit={lit === bar.id}
                   isChosen={chosen === bar.id}
                   isPinned={pinned.includes(bar.id)}
                 />

@@ -1,4 +1,5 @@
 import { format } from 'date-fns'
+import { orderOf } from '@/core/repair/day/order'
 import type { DayPlan } from '@/core/repair/day/planDay'
 import type { DayRow, Visit } from '@/core/repair/day/workDay'
 import type { Stretch } from '@/core/repair/schedule/model'
@@ -112,7 +113,7 @@ function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, 
 
 /** Tasks in the order in which they begin, from 1: the same numbers in drawing and list. */
 export const numbersOf = (rows: readonly DayRow[]): Map<string, number> =>
-  new Map([...rows].sort((a, b) => a.start - b.start || a.end - b.end).map(({ id }, i) => [id, i + 1]))
+  new Map(orderOf(rows).map((id, i) => [id, i + 1]))
 
 /** "Fri 27 Nov" of a wall clock. */
 export const dayText = (wall: string): string => format(new Date(wall), 'EEE d MMM')

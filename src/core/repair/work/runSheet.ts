@@ -4,6 +4,7 @@ import { earlierPasses, latestPass } from '../../record/job/passes'
 import type { StepRecord } from '../../record/records/step'
 import type { PlanTask } from '../plan/planTasks'
 import { type TaskId, taskRow } from '../plan/tasks/tasks'
+import { inOrder } from '../day/order'
 import { gatesOf, type WorkGate, type TaskVeto, vetoesOn } from './gates'
 import { sheetTasks, withOwnSteps } from './ownSteps'
 import { unplannedTasks } from './unplanned'
@@ -86,6 +87,9 @@ function stateOf(
   return record && record.spans.length > 0 ? 'paused' : 'ready'
 }
 
+/** Whether it comes right after what it waits for, before anything else. */
+const isAtOnce = ({ task }: SheetStep): boolean => taskRow(task.id).roles.includes('at-once')
+
 /** Tasks that a task waits for and that are not over; beside a task that runs only its start counts. */
 function waiting(task: PlanTask, records: Records, refused: ReadonlySet<string>): TaskId[] {
   const isPast = (id: TaskId) => {
@@ -148,8 +152,9 @@ function shutBehind(steps: readonly SheetStep[], all: readonly SheetStep[]): Run
  * The plan as it is worked on: how each task stands, the one that is on, what runs by itself and until when, what can be done
  * meanwhile. Everything follows from moments on record; nothing is counted.
  * @param now ms of the time of the job
+ * @param order ids of the tasks as the day begins them; without it they stand as planned
  */
-export function runSheet(given: SheetScene, now: number): RunSheet {
+export function runSheet(given: SheetScene, now: number, order: readonly string[] = []): RunSheet {
   const { job } = given
   const records: Records = new Map(
     job.steps.flatMap(({ task }) => {
@@ -160,7 +165,10 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
   const isOut = (task: PlanTask) => task.refused !== undefined || isTooLate(task, given.tasks, records)
   const refused = new Set<string>(given.tasks.filter(isOut).map(({ id }) => id))
   const planned = withOwnSteps(
-    given.tasks.filter(({ id }) => !refused.has(id)),
+    inOrder(
+      given.tasks.filter(({ id }) => !refused.has(id)),
+      order,
+    ),
     job.steps,
   )
   const extra = unplannedTasks(job.steps, planned)
@@ -171,7 +179,9 @@ export function runSheet(given: SheetScene, now: number): RunSheet {
   const unplanned = extra.map((task) => stepAt(scene, task, at))
   const all = [...steps, ...unplanned]
   const withHands = all.find(({ state }) => state === 'hands')
-  const canBegin = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'blocked')
+  const waiting = steps.filter(({ state }) => state === 'ready' || state === 'paused' || state === 'blocked')
+  // the decay is watched while the vacuum stands: whatever else could be begun waits for it
+  const canBegin = [...waiting.filter(isAtOnce), ...waiting.filter((step) => !isAtOnce(step))]
   const current = withHands ?? canBegin[0] ?? all.find(({ state }) => state === 'running')
   const running = all.filter(({ state }) => state === 'running')
   const busy = new Set(running.map(({ task }) => task.machine))

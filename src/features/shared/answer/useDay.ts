@@ -18,31 +18,37 @@ type Known = {
 }
 type Ask = (onStep: (day: DayPlan) => void) => Promise<DayPlan>
 
-// one question at a time for all that show it: a second one would supersede the first
-let known: Known = {}
-const listeners = new Set<() => void>()
-const tell = (change: Partial<Known>) => {
-  known = { ...known, ...change }
-  for (const each of listeners) each()
-}
-const subscribe = (listener: () => void) => {
-  listeners.add(listener)
-  return () => void listeners.delete(listener)
-}
 const NOTHING: Known = {}
 
-function ask(job: string, what: object | string, by: Ask) {
-  if (known.asked === what && known.job === job) return
-  // what stood there of another job is none of this one's
-  known = known.job === job ? { ...known, asked: what } : { job, asked: what }
-  const isAsked = () => known.asked === what && known.job === job
-  const take = (isWhole: boolean) => (day: DayPlan) => {
-    if (isAsked()) tell({ of: what, day, isWhole, problem: undefined })
+/** One question at a time for all that show its answer: a second one would supersede the first. */
+class Asked {
+  #known: Known = {}
+  readonly #listeners = new Set<() => void>()
+  readonly latest = () => this.#known
+  readonly subscribe = (listener: () => void) => {
+    this.#listeners.add(listener)
+    return () => void this.#listeners.delete(listener)
   }
-  by(take(false)).then(take(true), (error: Error) => {
-    if (isAsked() && !(error instanceof Superseded)) tell({ problem: error.message })
-  })
+  #tell(change: Partial<Known>) {
+    this.#known = { ...this.#known, ...change }
+    for (const each of this.#listeners) each()
+  }
+  ask(job: string, what: object | string, by: Ask) {
+    const { asked, job: before } = this.#known
+    if (asked === what && before === job) return
+    // what stood there of another job is none of this one's
+    this.#known = before === job ? { ...this.#known, asked: what } : { job, asked: what }
+    const isAsked = () => this.#known.asked === what && this.#known.job === job
+    const take = (isWhole: boolean) => (day: DayPlan) => {
+      if (isAsked()) this.#tell({ of: what, day, isWhole, problem: undefined })
+    }
+    by(take(false)).then(take(true), (error: Error) => {
+      if (isAsked() && !(error instanceof Superseded)) this.#tell({ problem: error.message })
+    })
+  }
 }
+const ofPlan = new Asked()
+const ofRest = new Asked()
 
 type KnownDay = {
   readonly day: DayPlan | undefined
@@ -51,30 +57,25 @@ type KnownDay = {
   readonly problem: string | undefined
 }
 
-function useKnownDay(job: string, what: object | string): KnownDay {
+function useKnownDay(asked: Asked, job: string, what: object | string): KnownDay {
   const {
     job: known,
     of,
     day,
     isWhole,
     problem,
-  } = useSyncExternalStore(
-    subscribe,
-    () => latest(),
-    () => NOTHING,
-  )
+  } = useSyncExternalStore(asked.subscribe, asked.latest, () => NOTHING)
   if (known !== job) return { day: undefined, isFresh: false, problem: undefined }
   return { day, isFresh: of === what && isWhole === true, problem }
 }
-const latest = () => known
 
 /**
  * The time plan of the plan of an answer, searched in its worker: a good one at once, the best a moment later. What stood
  * before stays until then, and is known to be old. The plan does not go there by way of the page.
  */
 export function useDay({ id, round }: Pick<StoredJob, 'id' | 'round'>, plan: Plan): KnownDay {
-  useEffect(() => ask(id, plan, (onStep) => askDay({ id, round }, onStep)), [id, round, plan])
-  return useKnownDay(id, plan)
+  useEffect(() => ofPlan.ask(id, plan, (onStep) => askDay({ id, round }, onStep)), [id, round, plan])
+  return useKnownDay(ofPlan, id, plan)
 }
 
 /**
@@ -84,10 +85,10 @@ export function useDay({ id, round }: Pick<StoredJob, 'id' | 'round'>, plan: Pla
 export function useQuestion(of: string, text: string): KnownDay {
   useEffect(
     () =>
-      ask(of, text, (onStep) =>
-        scheduleClient().ask('day', JSON.parse(text) as DayQuestion, { channel: 'day', onStep }),
+      ofRest.ask(of, text, (onStep) =>
+        scheduleClient().ask('day', JSON.parse(text) as DayQuestion, { channel: 'rest', onStep }),
       ),
     [of, text],
   )
-  return useKnownDay(of, text)
+  return useKnownDay(ofRest, of, text)
 }

@@ -3,7 +3,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { everyFaultOf } from '@/core/diagnosis/faults/applies'
 import { FAULT_IDS, type FaultId, gateIdOf, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { keptGate } from '@/core/diagnosis/proof/decisionState'
@@ -16,6 +15,7 @@ import { Choice } from '@/ui/Choice'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { BUILD } from '../build'
 import { decideNow } from './decideNow'
+import { JobAnchor } from '../address/JobAnchor'
 import { useKept } from '../display/useKept'
 import type { StageProps } from '../stageProps'
 
@@ -167,8 +167,9 @@ export function DecideAny({ job, unit, change, startRound, answer, asksFirst = f
             </Button>
             {standing?.state === 'decided' ? (
               <Button
-                component={Link}
-                href={`/job/${encodeURIComponent(job.id)}/plan`}
+                component={JobAnchor}
+                jobId={job.id}
+                page="plan"
                 variant="contained"
                 sx={{ minHeight: 48 }}
               >

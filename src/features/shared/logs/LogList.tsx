@@ -15,13 +15,21 @@ import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
 import { durationText } from '@/core/base/units/wall'
+import { useInAddress } from '../address/useAddress'
 import { changesOf } from '../record/changes'
 import { storeSentence } from '../storage/storeSentence'
 import { useLive } from '../storage/useLive'
 
 const LogDialog = dynamic(() => import('./LogView').then(({ LogView }) => LogView), { ssr: false })
 
-type LineProps = { jobId: string; log: LogHead; recording: boolean; onProblem: (text: string) => void }
+type LineProps = {
+  jobId: string
+  log: LogHead
+  recording: boolean
+  isLooked: boolean
+  onLook: (on: boolean) => void
+  onProblem: (text: string) => void
+}
 
 /** "4 May 09:30 · 12 min · 720 samples" */
 function extentText(log: LogHead, extent: { samples: number; seconds: number }, recording: boolean): string {
@@ -43,9 +51,9 @@ async function saveCsv(jobId: string, log: LogHead): Promise<void> {
   saveBlob(table, `${slugOf(log.name, 60) || 'log'}.csv`)
 }
 
-function LogLine({ jobId, log, recording, onProblem }: LineProps) {
+function LogLine({ jobId, log, recording, isLooked, onLook, onProblem }: LineProps) {
   const extent = useLive(() => extentOf(database(), jobId, log), [jobId, log])
-  const [open, setOpen] = useState<'view' | 'remove'>()
+  const [isAsking, setAsking] = useState(false)
   const told = (work: Promise<void>) =>
     work.catch((error: Error) => onProblem(`${log.name}: ${storeSentence(error)}`))
   const isThere = extent !== undefined && extent.samples > 0
@@ -58,22 +66,22 @@ function LogLine({ jobId, log, recording, onProblem }: LineProps) {
         {log.channels.map(({ key }) => channelRow(key).short).join(', ')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, mt: 0.5 }}>
-        <Button variant="outlined" disabled={!isThere} onClick={() => setOpen('view')}>
+        <Button variant="outlined" disabled={!isThere} onClick={() => onLook(true)}>
           Look
         </Button>
         <Button variant="outlined" disabled={!isThere} onClick={() => void told(saveCsv(jobId, log))}>
           Save as CSV
         </Button>
-        <Button color="error" disabled={recording} onClick={() => setOpen('remove')}>
+        <Button color="error" disabled={recording} onClick={() => setAsking(true)}>
           Remove
         </Button>
       </Box>
-      {open === 'view' && <LogDialog jobId={jobId} log={log} onClose={() => setOpen(undefined)} />}
-      {open === 'remove' && (
+      {isLooked && isThere && <LogDialog jobId={jobId} log={log} onClose={() => onLook(false)} />}
+      {isAsking && (
         <ConfirmDialog
           title="Remove this log?"
           doLabel="Remove"
-          onClose={() => setOpen(undefined)}
+          onClose={() => setAsking(false)}
           onDo={() => void changesOf(jobId).change(removalOf(log.id))}
         >
           “{log.name}” and its samples go; Undo has it back. Readings that were taken from it stay.
@@ -93,6 +101,7 @@ type Props = {
 /** The logs of a job: what each holds, a look at it, its samples as a table, and taking it out. */
 export function LogList({ jobId, logs, recording }: Props) {
   const [problem, setProblem] = useState<string>()
+  const [looked, setLooked] = useInAddress<string>('log', '')
   if (logs.length === 0) return null
   return (
     <Box>
@@ -108,6 +117,8 @@ export function LogList({ jobId, logs, recording }: Props) {
             jobId={jobId}
             log={log}
             recording={log.id === recording}
+            isLooked={log.id === looked}
+            onLook={(on) => setLooked(on ? log.id : '')}
             onProblem={setProblem}
           />
         ))}

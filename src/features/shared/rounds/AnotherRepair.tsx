@@ -2,10 +2,10 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
 import { setRoundReason } from '@/core/record/edits/roundEdits'
 import { roundLookedAt } from '@/core/record/job/rounds'
 import { ChoiceChips } from '@/ui/ChoiceChips'
+import { goInJob } from '../address/useAddress'
 import type { StageProps } from '../stageProps'
 import { REASON_NAMES } from './roundText'
 
@@ -13,9 +13,8 @@ const REASONS = ['found', 'return'] as const
 
 /** Begins another repair of the same circuit; the one that is looked at stays as it is. */
 export function AnotherRepair({ job, change, startRound }: StageProps) {
-  const router = useRouter()
   const start = async (why: (typeof REASONS)[number]) => {
-    if (await startRound(why)) router.push(`/job/${encodeURIComponent(job.id)}/diagnose`)
+    if (await startRound(why)) goInJob(job.id, 'diagnose')
   }
   const { why } = roundLookedAt(job)
   return (

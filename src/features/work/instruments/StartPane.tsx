@@ -3,7 +3,6 @@ import { MINUTE } from '@/core/base/units/time'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
 import { showDifference } from '@/core/base/units/show'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { derive } from '@/core/record/readings/derive'
@@ -13,6 +12,7 @@ import { addTurn, removeTurn } from '@/core/record/edits/workEdits'
 import { isSettled, totalTurns, turnsText, WAIT_MINUTES } from '@/core/repair/work/startUp'
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
+import { goInJob } from '../../shared/address/useAddress'
 import { clockText } from '../stateWords'
 import { afterStart } from './afterStart'
 import { FirstStartList } from './FirstStartList'
@@ -40,13 +40,12 @@ function settledText({ job, unit }: InstrumentProps): string | undefined {
 function Readings(props: InstrumentProps) {
   const { job, change, chooseSet, display } = props
   const settled = settledText(props)
-  const router = useRouter()
   const { isAfter, superheat, subcooling } = afterStart(props)
   const measure = async () => {
     const id = randomWord()
     if (!(await change(addSet(id)))) return
     chooseSet(id)
-    router.push(`/job/${encodeURIComponent(job.id)}/measure`)
+    goInJob(job.id, 'measure')
   }
   return (
     <Box sx={{ display: 'grid', gap: 0.5 }}>

@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { attempt } from '@/core/base/errors/orzoError'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import type { Unit } from '@/core/base/units/units'
@@ -21,6 +21,8 @@ type Props = Pick<PurposeProps, 'job' | 'purpose' | 'atmosphere' | 'log' | 'warn
   /** what stands there before, where a look is corrected */
   initial?: Texts
   label?: string
+  /** its first field has the focus when it comes up */
+  takesFocus?: boolean
   /** @param at ms of the job; undefined is now @returns a sentence why it could not be stored */
   onType: (values: readonly (number | null)[], at: number | undefined) => Promise<string | undefined>
 }
@@ -51,7 +53,8 @@ function warningOf(texts: Texts, channels: readonly Channel[], warn: Props['warn
 
 /** What was read from an instrument without a radio, one look at a time; any unit, stored in that of the log. */
 export function HandEntry(props: Props) {
-  const { channels, atmosphere, purpose, job, log, when, warn, initial, label, onType } = props
+  const { channels, atmosphere, purpose, job, log, when, warn, initial, label, takesFocus, onType } = props
+  const form = useRef<HTMLFormElement>(null)
   // a correction begins with what stands there
   const [texts, setTexts] = useTexts(initial ? undefined : log.head?.id, initial ?? {})
   const [problem, setProblem] = useState<Problem>()
@@ -65,6 +68,7 @@ export function HandEntry(props: Props) {
     // the fields are free at once: what is typed while the look is being stored is the next one
     setProblem(undefined)
     setTexts({})
+    form.current?.querySelector('input')?.focus()
     const refused = await onType(read.values, at.value)
     if (refused === undefined) return
     setProblem({ text: refused })
@@ -74,6 +78,7 @@ export function HandEntry(props: Props) {
   return (
     <Box
       component="form"
+      ref={form}
       aria-label={label ?? 'Type a look'}
       onSubmit={(event) => {
         event.preventDefault()
@@ -81,9 +86,10 @@ export function HandEntry(props: Props) {
       }}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start' }}
     >
-      {channels.map(([key, unit]) => (
+      {channels.map(([key, unit], i) => (
         <TextField
           key={key}
+          autoFocus={takesFocus === true && i === 0}
           label={`${channelRow(key).short}, ${unit}`}
           value={texts[key] ?? ''}
           onChange={({ target }) => setTexts({ ...texts, [key]: target.value })}

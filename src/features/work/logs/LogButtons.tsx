@@ -6,6 +6,7 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import { isOpening } from '@/core/repair/logs/told'
 import { WORK_PROBES } from '@/core/simulate/workProbes'
+import { useEnding } from './endings'
 import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
 import { actionsOf, type LogAction } from './logActions'
@@ -17,6 +18,7 @@ type Props = PurposeProps & {
   readonly acts: Acts
   /** hands do something at the moment that is typed, or now */
   readonly onAct: (action: LogAction) => Promise<boolean>
+  readonly onBegin: (isLive: boolean) => void
 }
 
 /** The log of another instrument: what begins in it is said in its dialog. */
@@ -40,7 +42,7 @@ const isShown = (purpose: LogPurpose): boolean =>
 
 /** A log is begun, by instruments, by hand or from a file. */
 function Beginnings(props: Props) {
-  const { purpose, work, log, held, acts } = props
+  const { purpose, work, log, held, onBegin } = props
   const { source, watching } = work
   const { head } = log
   return (
@@ -49,12 +51,12 @@ function Beginnings(props: Props) {
         <Button
           variant="contained"
           disabled={held || watching.log !== undefined}
-          onClick={() => acts.begin(true)}
+          onClick={() => onBegin(true)}
         >
           ● {head ? 'New log' : 'Start the log'}
         </Button>
       )}
-      <Button variant="outlined" disabled={held} onClick={() => acts.begin(false)}>
+      <Button variant="outlined" disabled={held} data-begin="hand" onClick={() => onBegin(false)}>
         {head ? 'New log by hand' : 'Log by hand'}
       </Button>
       <LogImport {...props} />
@@ -95,6 +97,7 @@ export function LogButtons(props: Props) {
   const { purpose, log, acts } = props
   const { head, isOwn, isOpen, isTyped } = log
   const isWritten = isOwn || (isOpen && isTyped)
+  useEnding(props.job.id, props.task, isWritten ? acts.ended : undefined)
   return (
     <Box
       role="group"

@@ -122,6 +122,8 @@ export function PurposePane(props: PurposeProps) {
   const title = LOG_KINDS[purpose].name
   const { problem, unstored, message } = work.watching
   const [when, setWhen] = useState('')
+  // who began it here goes on with its first look
+  const [hasBegun, setBegun] = useState(false)
   // it is used up at once: what is typed while that is being stored belongs to the next one
   const used = async (storing: Promise<boolean>) => {
     setWhen('')
@@ -153,12 +155,21 @@ export function PurposePane(props: PurposeProps) {
           sx={{ maxWidth: 310 }}
         />
       )}
-      <LogButtons {...props} acts={acts} onAct={(action) => used(acts.act(action, when))} />
+      <LogButtons
+        {...props}
+        acts={acts}
+        onAct={(action) => used(acts.act(action, when))}
+        onBegin={(isLive) => {
+          setBegun(!isLive)
+          acts.begin(isLive)
+        }}
+      />
       {isTyping && (
         <HandEntry
           {...props}
           channels={channels}
           when={when}
+          takesFocus={hasBegun}
           onType={async (values, at) => {
             const isKept = await used(acts.type(values, at))
             return isKept ? undefined : 'It could not be written down: see above.'

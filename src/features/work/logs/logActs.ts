@@ -58,7 +58,10 @@ export function logActs(props: PurposeProps) {
   const { recorder, source } = work
   const { head, isOwn } = log
   const begin = async (isLive: boolean) => {
-    if (!isLive) return void (await change(addLog(headFor(props, false))))
+    // whoever begins the log of a step is at work on it
+    const starts = props.starts ? [props.starts] : []
+    if (!isLive) return void (await change(together(...starts, addLog(headFor(props, false)))))
+    if (starts.length > 0) await change(together(...starts))
     await recorder.connect()
     await recorder.start(headFor(props, true))
   }
@@ -90,6 +93,8 @@ export function logActs(props: PurposeProps) {
   return {
     begin: (isLive: boolean) => void recorder.told(() => begin(isLive)),
     end: () => void recorder.told(end),
+    /** the same, and when it is done */
+    ended: () => recorder.told(end),
     /** @returns whether it was done */
     act: async (action: LogAction, when: string) => {
       let isDone = false

@@ -3,6 +3,7 @@ import type { ChannelKey } from '@/core/record/readings/channels'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { Told } from '@/core/repair/logs/told'
 import type { Verdicts } from '@/core/repair/logs/verdicts'
+import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../../shared/stageProps'
 import type { PurposeLog, Work } from './useWork'
 
@@ -19,6 +20,10 @@ export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
   verdicts: Verdicts
   /** Pa, at the site */
   atmosphere: number
+  /** its task */
+  task: string
+  /** what begins the step with its log, where nobody began it */
+  starts: Edit | undefined
   /** no log may be begun yet */
   held: boolean
   /** what is told at once of a figure that is being typed, before it is written down */

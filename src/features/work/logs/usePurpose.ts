@@ -8,6 +8,7 @@ import type { ChannelKey } from '@/core/record/readings/channels'
 import { overWarning } from '@/core/repair/logs/testLimit'
 import { siteAtmosphere } from '@/core/record/equipment/circumstances'
 import { stepId } from '@/core/record/job/passes'
+import { beginTask } from '@/core/repair/work/beginning'
 import { isHeldBack } from '@/core/repair/work/runSheet'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { LogFacts } from '@/core/repair/logs/kinds'
@@ -27,6 +28,8 @@ export function usePurpose(
   const log = usePurposeLog(job, work, purpose, stepRef)
   // another order keeps no log from being written; a gate or a veto does
   const held = isHeldBack(step) && (step.state === 'blocked' || step.state === 'waits')
+  const isToBegin = step.state === 'ready' || step.state === 'paused'
+  const starts = isToBegin ? beginTask(step.task, answer.plan.refrigerantPath.goesIn) : undefined
   const { head, samples } = log
   const atmosphere = siteAtmosphere(unit)
   const { testPressure } = answer.plan
@@ -42,6 +45,8 @@ export function usePurpose(
       job,
       change,
       step: stepRef.id,
+      task: step.task.id,
+      starts,
       purpose,
       work,
       log,

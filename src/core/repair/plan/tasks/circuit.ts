@@ -477,7 +477,7 @@ export const CIRCUIT_TASKS = defineTasks({
     instruments: ['decay'],
     notes: ['decay'],
     restsOn: ['cleanup'],
-    roles: ['time-fixed'],
+    roles: ['time-fixed', 'at-once'],
   },
   weighIn: {
     ...NO_KIT,

@@ -77,6 +77,7 @@ export type TaskRole =
   | 'three-pulls'
   | 'time-by-place'
   | 'time-fixed'
+  | 'at-once'
   | 'time-by-volume'
 
 /** Figures of the plan by which a task is planned: where one is a guess, the task says so. */
