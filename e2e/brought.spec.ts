@@ -84,7 +84,7 @@ test('a verdict is checked: half typed it stays; named, undone, decided once its
     .click()
   await holds.click()
   await expect(page.getByRole('heading', { name: 'Verdict to check' })).toHaveCount(0)
-  // in the middle of the work a valve is seen to let by: decided at the step, with the plan
+  // in the middle of the work a valve is seen to leak through: decided at the step, with the plan
   await goTo(page, 'Work')
   await hand.plate('R-404A', 'Expansion valve')
   await page.getByRole('button', { name: 'Found another fault: decide it' }).click()

@@ -52,7 +52,7 @@ test('a failed hold that is repaired in a second pass, everything typed', async 
   await hand.beginStep('pressureTest')
   await hold(hand, 236, 224)
   await expect(verdict(hand)).toHaveAttribute('data-verdict', 'failed')
-  // the loop stands open at once: place, how, part; three steps and the test from its first step
+  // the loop is open at once: place, how, part; three steps and the test from its first step
   const form = page.getByRole('form', { name: 'A leak was found' })
   await hand.tap(form.getByRole('button', { name: 'a joint made today' }))
   await hand.type(form.getByLabel('Its place in words'), 'joint at the valve outlet')

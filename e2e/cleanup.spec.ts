@@ -104,7 +104,7 @@ test('weights and volumes in either system; what came out, cylinder, trim', asyn
   await view(page, 'Refrigerant')
   await page.getByText('What came out, and what is said of it').click()
   await page.getByRole('textbox', { name: 'Oil out, weighed' }).fill('28')
-  // mineral oil of 0.91: 28 oz weighed are 29.5 floz
+  // mineral oil of 0.91: 28 oz weighed are 29.5 fl oz
   await expect(page.getByRole('row', { name: /^came out/ })).toContainText('29.5')
   await page.getByRole('textbox', { name: 'Oil out, weighed' }).fill('793.8 g')
   await expect(page.getByRole('row', { name: /^came out/ })).toContainText('29.5')

@@ -121,7 +121,7 @@ async function diagnoseCircuit(
 async function diagnoseBench(page: Page, way: Way) {
   const hand = new Hand(page, way)
   await hand.begin(/^Does not run/, 'Split air conditioner')
-  // the first pair by its two points; the next pair opens by itself
+  // the first pair by its two points; the next pair opens on its own
   await hand.tap(hand.button('Terminal common'))
   await hand.tap(hand.button('Terminal run'))
   await hand.tap(hand.button(/^Open:/))

@@ -51,7 +51,7 @@ test('a charge that nobody knows has no figure and judges nothing; what is enter
     page.getByText(/What went in is not judged: enter the cubic inches of the old dryer/),
   ).toBeVisible()
   await page.getByRole('textbox', { name: 'Old dryer, in³' }).fill('8')
-  // a field that is settled goes by itself: on a slow machine before its focus does
+  // a field that is settled goes on its own: on a slow machine before its focus does
   await page.keyboard.press('Tab')
   await expect(page.getByText(/What went in is not judged: enter the tons of the plate/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Tons' }).fill('3')

@@ -145,7 +145,7 @@ test('a conversion: readings before and after are judged each by its own refrige
   expect(job!.rounds).toMatchObject([{ id: 'only', refrigerant: 'R-407C' }, { why: 'found' }])
 })
 
-test('a step that is done again is a new pass: the old one stays, its gate is shut; what is planned no longer stays too', async ({
+test('a step that is done again is a new pass: the old one stays, not proven yet; what is planned no longer stays too', async ({
   page,
 }) => {
   const home = await atTheVacuum(page, (file) => file)

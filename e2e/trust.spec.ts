@@ -35,7 +35,7 @@ test('an empty circuit: told at rest, leak first, running tests refused until it
   await expect(page.locator('[data-suspect]').first()).toHaveAttribute('data-suspect', 'charge-lost')
   const notNow = page.getByRole('region', { name: 'Not now' })
   await expect(notNow).toContainText('No liquid is left in the circuit')
-  await expect(notNow).toContainText('Until the leak is mended, evacuated and charged')
+  await expect(notNow).toContainText('Until the leak is repaired, evacuated and charged')
   await goTo(page, 'Diagnose')
   await expect(page.getByRole('region', { name: 'Next check' })).toContainText('Look for oil stains')
   expect(await seriousFindings(page)).toEqual([])

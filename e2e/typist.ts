@@ -3,7 +3,7 @@ import { Hand } from './hand'
 
 /** A person without radio instruments, at the pad, the logs and the steps. */
 export class Typist extends Hand {
-  /** Readings one after the other, each from the keyboard: the pad leads on by itself. */
+  /** Readings one after the other, each from the keyboard: the pad leads on on its own. */
   async readings(first: string, values: readonly string[]) {
     await this.tap(this.page.locator(`[data-tap=${first}]`).first())
     for (const value of values) {

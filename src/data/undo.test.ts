@@ -38,7 +38,7 @@ const there = (edit: Edit) => changeJob(db, jobId, edit, clock)
 const now = async () => (await getJob(db, jobId)) as StoredJob
 const titleNow = async () => (await now()).title
 
-test('each change goes back and comes again, in order', async () => {
+test('each change is taken back and comes again, in order', async () => {
   await here(setTitle('roof'))
   await here(setTitle('cellar'))
   expect(undoable(jobId)).toEqual({ undo: true, redo: false })
@@ -72,7 +72,7 @@ test('a doubt right after the number is a step of its own', async () => {
   expect(await stored()).toMatchObject({ value: 118 })
 })
 
-test('only the place that was changed goes back: what another window wrote elsewhere stays', async () => {
+test('only the place that was changed is taken back: what another window wrote elsewhere stays', async () => {
   await here(setTitle('roof'))
   await there(setArrival({ complaint: 'hot' }))
   expect(await undo(db, jobId, clock)).toEqual([])
@@ -105,7 +105,7 @@ test('two looks that are typed quickly one after the other are two steps', async
   expect((await now()).logs[0]!.looks!.map(({ values }) => values)).toEqual([[321]])
 })
 
-test('half of a reading never goes back alone: value and unit are one place', async () => {
+test('half of a reading never is taken back alone: value and unit are one place', async () => {
   await here(putReading(undefined, 'suctionPressure', { value: 118, unit: 'psig' }))
   await here(putReading(undefined, 'suctionPressure', { value: 800, unit: 'kPag' }))
   await there(putReading(undefined, 'suctionPressure', { value: 810, unit: 'kPag' }))

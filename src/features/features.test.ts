@@ -94,7 +94,7 @@ describe('texts', () => {
       '0.00 g',
       '42.3 g',
     ])
-    expect([fluidOunces(0.001124), millilitres(0.001124)]).toEqual(['38.0 floz', '1124 mL'])
+    expect([fluidOunces(0.001124), millilitres(0.001124)]).toEqual(['38.0 fl oz', '1124 mL'])
   })
   test('a job without a name is called by its kind; its line names refrigerant, device and elevation', () => {
     expect(titleOf({ ...summaryOf(water), title: '  ' })).toBe('Water-source heat pump, no name yet')

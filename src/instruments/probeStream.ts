@@ -3,7 +3,7 @@ import type { SourceEvent } from './source'
 
 /** Two ticks a second, as instruments with a radio send. */
 export const PERIOD = 500
-/** A probe that was dropped comes back by itself after this, ms. */
+/** A probe that was dropped comes back on its own after this, ms. */
 const AWAY = 6000
 
 /** Which probes of a bench stream, and which are out of reach: what every simulated bench shares. */

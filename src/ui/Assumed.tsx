@@ -5,6 +5,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { type Basis, isAssumed } from '@/core/base/known/known'
+import { useUnits } from './units'
 import { entriesText } from '@/core/base/known/entries'
 
 type Props = {
@@ -16,6 +17,7 @@ type Props = {
 /** The mark of a figure that rests on a guess; on tap from what, and what would settle it. */
 function AssumedMark({ basis: { from, asks = [] }, of }: Props) {
   const [at, setAt] = useState<HTMLElement | null>(null)
+  const { say } = useUnits()
   return (
     <>
       <ButtonBase
@@ -51,7 +53,7 @@ function AssumedMark({ basis: { from, asks = [] }, of }: Props) {
           <Typography sx={{ fontWeight: 650 }}>{of}: assumed from</Typography>
           {from.map((each) => (
             <Typography key={each} sx={{ fontSize: '0.98rem' }}>
-              {each}
+              {say(each)}
             </Typography>
           ))}
           {asks.length > 0 && (

@@ -17,7 +17,7 @@ export function ConfirmDialog({ title, children, doLabel, onDo, onClose }: Props
       <DialogContent>{children}</DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
-          Keep it
+          Cancel
         </Button>
         <Button
           color="error"

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { type Basis, isAssumed } from '@/core/base/known/known'
 import { Assumed } from './Assumed'
+import { useUnits } from './units'
 
 type FigureProps = {
   label: string
@@ -15,14 +16,15 @@ type FigureProps = {
 
 /** The result of a table: large numerals, what it is below. */
 export function Figure({ label, value, note, basis }: FigureProps) {
+  const { say } = useUnits()
   const isGuess = basis !== undefined && isAssumed(basis)
   return (
     <Box data-figure={label} sx={{ minWidth: 132, maxWidth: 320 }}>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>{label}</Typography>
-      <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{value}</Typography>
+      <Typography sx={{ fontSize: '1.9rem', fontWeight: 650, lineHeight: 1.15 }}>{say(value)}</Typography>
       {(note || isGuess) && (
         <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-          {note}
+          {note && say(note)}
           {note && isGuess && ' · '}
           <Assumed basis={basis} of={label} />
         </Typography>

@@ -1,4 +1,6 @@
 'use client'
+import { fieldUnit, unitText } from '@/core/base/units/system'
+import { useUnits } from './units'
 import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -78,7 +80,9 @@ function InParts({ props, compound }: InPartsProps) {
 
 /** A number and its unit, or a measure in two units kept as it is typed; empty is a valid answer. */
 export function QuantityField(props: Props) {
-  const { label, kind, value, defaultUnit, onChange } = props
+  const { label, kind, value, onChange } = props
+  const { system } = useUnits()
+  const defaultUnit = fieldUnit(system, props.defaultUnit)
   const compound = compoundOf(kind)
   const [chosen, setChosen] = useState<Unit | 'both'>(value?.unit ?? defaultUnit)
   const shown = value === undefined ? chosen : value.typed === undefined ? value.unit : 'both'
@@ -118,7 +122,7 @@ export function QuantityField(props: Props) {
       >
         {[...unitsOf(kind), ...(compound ? (['both'] as const) : [])].map((each) => (
           <MenuItem key={each} value={each}>
-            {each === 'both' ? compound?.name : each}
+            {each === 'both' ? compound?.name : unitText(each)}
           </MenuItem>
         ))}
       </TextField>

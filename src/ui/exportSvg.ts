@@ -10,7 +10,7 @@ const CARRIED = [
   'transform',
 ] as const
 
-/** A drawing that stands by itself: colours and fonts of the theme written out, on its own ground. */
+/** A drawing that stands on its own: colours and fonts of the theme written out, on its own ground. */
 function standalone(svg: SVGSVGElement): SVGSVGElement {
   const copy = svg.cloneNode(true) as SVGSVGElement
   const [from, to] = [svg.querySelectorAll('*'), copy.querySelectorAll('*')]

@@ -1,6 +1,6 @@
 /**
  * The browser is killed (SIGKILL) in the middle of a vacuum log, again and again at random moments: is a sample lost that was
- * shown, and is the clock of what runs by itself right after? Printed as JSON. Needs a build (`npx next build`).
+ * shown, and is the clock of what runs unattended right after? Printed as JSON. Needs a build (`npx next build`).
  */
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'

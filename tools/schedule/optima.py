@@ -28,7 +28,7 @@ def within(stretches, cap):
 
 
 def add_calendar(model, problem, activity, start, off, end):
-    """Work rests over idle stretches and goes on, over closed ones it is not left; what runs by itself meets no still one."""
+    """Work rests over idle stretches and goes on, over closed ones it is not left; what runs unattended meets no still one."""
     rests = []
     for first, last in within(problem["closed"], problem["cap"]):
         before = model.new_bool_var("")

@@ -20,7 +20,7 @@ async function onBench(page: Page): Promise<void> {
   await tap(page, 'Terminal common')
   await tap(page, 'Terminal run')
   await page.getByRole('button', { name: /^Open:/ }).click()
-  // the next pair opens by itself
+  // the next pair opens on its own
   await expect(page.getByRole('textbox', { name: /common to start/ })).toBeVisible()
   await page.locator('#pad-display').fill('2.1')
   await page.locator('#pad-display').press('Enter')

@@ -42,16 +42,19 @@ test.each([diagnose, plan])('a plate that is silent is told, not presumed', asyn
   ])
 })
 
-test.each(['diagnose', 'plan'] as const)('POST /api/%s loads the tables it needs by itself', async (name) => {
-  const job = JSON.parse(readFileSync(where, 'utf8')) as { unit: { refrigerant: string } }
-  job.unit.refrigerant = 'R-454B'
-  await jest.isolateModulesAsync(async () => {
-    const { isLoaded } = await import('@/core/physics/refrigerants/tables')
-    expect(isLoaded('R-454B')).toBe(false)
-    const route = name === 'plan' ? await import('./plan/route') : await import('./diagnose/route')
-    const response = await route.POST(post(JSON.stringify(job)))
-    expect(response.status).toBe(200)
-    expect(isLoaded('R-454B')).toBe(true)
-    expect(isLoaded('R-12')).toBe(false)
-  })
-})
+test.each(['diagnose', 'plan'] as const)(
+  'POST /api/%s loads the tables it needs on its own',
+  async (name) => {
+    const job = JSON.parse(readFileSync(where, 'utf8')) as { unit: { refrigerant: string } }
+    job.unit.refrigerant = 'R-454B'
+    await jest.isolateModulesAsync(async () => {
+      const { isLoaded } = await import('@/core/physics/refrigerants/tables')
+      expect(isLoaded('R-454B')).toBe(false)
+      const route = name === 'plan' ? await import('./plan/route') : await import('./diagnose/route')
+      const response = await route.POST(post(JSON.stringify(job)))
+      expect(response.status).toBe(200)
+      expect(isLoaded('R-454B')).toBe(true)
+      expect(isLoaded('R-12')).toBe(false)
+    })
+  },
+)

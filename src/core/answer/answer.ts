@@ -146,8 +146,8 @@ function stepsOf() {
     at ? tellStanding(at, snapshot, display) : undefined,
   )
   const found = sameWhileEqual(memo(withFindings<ReadingSet>))
-  const [asFound, afterRepair] = [false, true].map((isMended) =>
-    sameWhileEqual(memo((records: HistoryRecords) => historyOf(records, isMended))),
+  const [asFound, afterRepair] = [false, true].map((isRepaired) =>
+    sameWhileEqual(memo((records: HistoryRecords) => historyOf(records, isRepaired))),
   ) as [HistoryStep, HistoryStep]
   const state = sameWhileEqual(memo((records: StateOf) => unitState(records, effectsOf)))
   const vetoes = keptWhileSame(
@@ -210,12 +210,12 @@ function leaders() {
     unit: UnitPlate,
     set: JobSet,
     sets: readonly JobSet[],
-    mendedAt: number | undefined,
+    repairedAt: number | undefined,
     history: History,
   ) => {
     const known = kept.get(set.id) ?? memo(leader)
     kept.set(set.id, known)
-    const found = withFindings(set, sets, mendedAt)
+    const found = withFindings(set, sets, repairedAt)
     return known(unit, found, set.branch === undefined ? NO_SETS : sets, history)
   }
 }
@@ -280,8 +280,8 @@ export function createAnswerer() {
     const readingSets = setsOfRound(job)
     const records = stateOf(job)
     const state = steps.state(records)
-    const mendedAt = repairedAt(job.steps, state.mendings)
-    const set = steps.found(lookedAt(job, setId), readingSets, mendedAt)
+    const lastRepairAt = repairedAt(job.steps, state.fixes)
+    const set = steps.found(lookedAt(job, setId), readingSets, lastRepairAt)
     const assessment = steps.assessed(unit, set)
     yield { asks, assessment }
     const vetoes = steps.vetoes(unit, allSets, state)
@@ -292,7 +292,7 @@ export function createAnswerer() {
       ...(job.others ? { others: job.others } : {}),
     }
     const historyAt = (each: ReadingSet) =>
-      isAfterRepair(each, mendedAt) ? steps.afterRepair(ofHistory) : steps.asFound(ofHistory)
+      isAfterRepair(each, lastRepairAt) ? steps.afterRepair(ofHistory) : steps.asFound(ofHistory)
     const ranking = rankingOf(steps, job, set, assessment, display, knowsMetering, vetoes, historyAt(set))
     const gates = steps.gates(unit, readingSets, set, vetoes)
     const standing = steps.standing(assessment, display)
@@ -303,7 +303,7 @@ export function createAnswerer() {
         ? named
         : [
             suspectToRepair({ readingSets }, (each) =>
-              leaderOf(unit, each, readingSets, mendedAt, historyAt(each)),
+              leaderOf(unit, each, readingSets, lastRepairAt, historyAt(each)),
             ),
           ]
     yield { asks, assessment, ranking, standing, vetoes, state, gates, faults }

@@ -2,7 +2,7 @@ import { instantOf } from '../base/units/instants'
 import { type FaultId, isFault, isSuspect } from '../diagnosis/faults/faults'
 import type { History, ToldFault } from '../diagnosis/faults/priors'
 import type { Job } from '../record/job/job'
-import type { Mending } from '../record/state/unit'
+import type { Fix } from '../record/state/unit'
 import type { ReadingSet } from '../record/readings/schema'
 import type { Decision, ShownHow } from '../record/records/decision'
 
@@ -19,9 +19,13 @@ const BELIEVED: Readonly<Record<Exclude<ShownHow, 'seen'>, Omit<ToldFault, 'faul
 }
 
 /** Faults that were decided and repaired in earlier repairs of this job, or in this one before the set was taken. */
-const repairedIn = (others: readonly Decision[], own: readonly Decision[], isMended: boolean): FaultId[] => [
+const repairedIn = (
+  others: readonly Decision[],
+  own: readonly Decision[],
+  isRepaired: boolean,
+): FaultId[] => [
   ...new Set(
-    [...others, ...(isMended ? own : [])].flatMap((each) =>
+    [...others, ...(isRepaired ? own : [])].flatMap((each) =>
       each.state === 'decided' && each.also === undefined && isNamed(each) ? [each.fault] : [],
     ),
   ),
@@ -31,35 +35,32 @@ const repairedIn = (others: readonly Decision[], own: readonly Decision[], isMen
 const CHANGES_NOTHING = /^(setUp|confirm|prove|lockOut|gainAccess|checkControls)/
 
 /** When the last part of the repair was done, ms: what was found before it is no finding of what is read later. */
-export function repairedAt(
-  steps: Job['steps'],
-  mendings: readonly Pick<Mending, 'at'>[],
-): number | undefined {
+export function repairedAt(steps: Job['steps'], fixes: readonly Pick<Fix, 'at'>[]): number | undefined {
   const done = steps.flatMap(({ task, doneAt }) =>
     CHANGES_NOTHING.test(task) ? [] : (instantOf(doneAt) ?? []),
   )
-  const all = [...done, ...mendings.map(({ at }) => at)]
+  const all = [...done, ...fixes.map(({ at }) => at)]
   return all.length > 0 ? Math.max(...all) : undefined
 }
 
-/** Whether a set was taken after something was repaired. @param mendedAt ms; undefined where nothing was */
-export function isAfterRepair(set: Pick<ReadingSet, 'at'>, mendedAt: number | undefined): boolean {
+/** Whether a set was taken after something was repaired. @param repairedAt ms; undefined where nothing was */
+export function isAfterRepair(set: Pick<ReadingSet, 'at'>, repairedAt: number | undefined): boolean {
   const own = instantOf(set.at)
-  return mendedAt !== undefined && own !== undefined && own >= mendedAt
+  return repairedAt !== undefined && own !== undefined && own >= repairedAt
 }
 
 /**
  * What is known beside the readings of a set: history from Arrive, what was seen, brought along and repaired before.
- * @param isMended whether the set was taken after the repair: what was decided is then what was repaired
+ * @param isRepaired whether the set was taken after the repair: what was decided is then what was repaired
  */
-export function historyOf({ arrival, decisions, others }: HistoryRecords, isMended: boolean): History {
+export function historyOf({ arrival, decisions, others }: HistoryRecords, isRepaired: boolean): History {
   const { previousBurnout, previousCompressor } = arrival ?? {}
-  const shown = isMended ? [] : decisions.filter(isNamed).filter(({ shown }) => shown !== undefined)
+  const shown = isRepaired ? [] : decisions.filter(isNamed).filter(({ shown }) => shown !== undefined)
   const seenFaults = shown.filter(({ shown }) => shown?.how === 'seen').map(({ fault }) => fault)
   const told = shown.flatMap(({ fault, shown }): ToldFault[] =>
     shown && shown.how !== 'seen' ? [{ fault, ...BELIEVED[shown.how] }] : [],
   )
-  const repaired = repairedIn(others?.decisions ?? [], decisions, isMended)
+  const repaired = repairedIn(others?.decisions ?? [], decisions, isRepaired)
   return {
     ...(previousBurnout === undefined ? {} : { previousBurnout }),
     ...(previousCompressor === undefined ? {} : { previousCompressor }),

@@ -614,7 +614,7 @@ describe('what lifts a state', () => {
       true,
     ],
     [
-      'mended alone does not lift the vacuum',
+      'repaired alone does not lift the vacuum',
       'standing-vacuum',
       [vacuum, after({}, { circuitWork: 'leak-mended' })],
       true,

@@ -96,10 +96,10 @@ describe('lost charge', () => {
   test('its work: nothing to recover but prove it, the leak first, no run of a compressor before', () => {
     const ids = plan(SPLIT, ['charge-lost'], EMPTY).tasks.map(({ id }) => id)
     expect(ids).not.toContain('recover')
-    // oil was seen at a stem: that is what is mended
-    const mended = ids.find((id) => (playing('leak-repair') as readonly string[]).includes(id))!
-    expect(ids).toEqual(expect.arrayContaining(['proveEmpty', 'traceNitrogen', 'leakSearch', mended]))
-    expect(ids.indexOf('leakSearch')).toBeLessThan(ids.indexOf(mended))
+    // oil was seen at a stem: that is what is repaired
+    const repaired = ids.find((id) => (playing('leak-repair') as readonly string[]).includes(id))!
+    expect(ids).toEqual(expect.arrayContaining(['proveEmpty', 'traceNitrogen', 'leakSearch', repaired]))
+    expect(ids.indexOf('leakSearch')).toBeLessThan(ids.indexOf(repaired))
     const both = plan(SPLIT, ['charge-lost', 'compressor-grounded'], EMPTY).tasks.map(({ id }) => id)
     expect(both.indexOf('leakSearch')).toBeLessThan(both.indexOf('swapCompressor'))
   })

@@ -92,7 +92,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ],
     ],
     never: [
-      ['goes back', ({ parts, plan }) => /goes back/.test(parts + plan.refrigerantPath.recoveredReason)],
+      ['refilled', ({ parts, plan }) => /goes in again/.test(parts + plan.refrigerantPath.recoveredReason)],
       ['by weight only', ({ plan }) => /weight only/i.test(plan.charge!.finish.join(' '))],
       ['vapour until', ({ notes }) => /Vapour until/.test(notes)],
       ['a check of the metering device after the start', order('settle', 'checkMetering')],
@@ -104,10 +104,10 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
     must: [
       ['nothing is filled in', ({ plan }) => plan.oil.refill.value === 0 && plan.oil.bring === 0],
       [
-        '10 floz are poured off before fitting',
+        '10 fl oz are poured off before fitting',
         ({ plan, notes }) =>
           near(plan.oil.newCompressor!.pourOff.value, 10 * FLOZ, 0.01 * FLOZ) &&
-          /pour 10\.0 floz of its oil off/.test(notes),
+          /pour 10\.0 fl oz of its oil off/.test(notes),
       ],
       [
         'the swap is the change: 0.042 after it',
@@ -123,7 +123,7 @@ const JOBS: readonly { name: string; must: readonly Line[]; never: readonly Line
       ],
     ],
     never: [
-      ['oil goes back', ({ plan }) => /goes back/.test(plan.oil.reasons.join(' '))],
+      ['oil goes in again', ({ plan }) => /goes in again/.test(plan.oil.reasons.join(' '))],
       [
         'an oil change on this visit',
         ({ plan, ...at }) => plan.oil.changes > 0 || !none('changeOil', 'tipCompressor')({ plan, ...at }),

@@ -85,7 +85,7 @@ const VETOES = [
     never: ['start', 'run', 'energise', 'pump-down', 'insulation-test', 'charge'],
     reason: 'In vacuum windings arc inside the shell, and the leak has been drawing air and water.',
     until:
-      'the leak is mended and the circuit evacuated, or the liquid that a shut valve holds is let back; nitrogen to above 0 psig lifts static checks only',
+      'the leak is repaired and the circuit evacuated, or the liquid that a shut valve holds is let back; nitrogen to above 0 psig lifts static checks only',
   },
   {
     id: 'evacuated',
@@ -120,14 +120,14 @@ const VETOES = [
     state: 'No liquid is left in the circuit',
     never: ['start', 'run', 'pump-down', 'charge-by-readings', 'valve-check', 'condemn-valve'],
     reason: 'Without liquid no superheat, valve or running test means anything, and the compressor runs dry.',
-    until: 'the leak is mended, evacuated and charged',
+    until: 'the leak is repaired, evacuated and charged',
   },
   {
     id: 'low-side-leak',
     state: 'The low side is open or suspected of leaking',
     never: ['pump-down'],
     reason: 'A pump-down pulls the low side into vacuum and air through the leak.',
-    until: 'the leak is mended, evacuated and charged',
+    until: 'the leak is repaired, evacuated and charged',
   },
   {
     id: 'isolated',

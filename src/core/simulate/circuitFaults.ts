@@ -93,7 +93,7 @@ const valveLeak = (share: (severity: number) => number) =>
 
 /**
  * [practice] a scroll that turns backwards makes next to no pressure difference; there are no degrees of it. [memory] share of
- * the stroke that is left, and gas that goes back as a share of the rated flow; the nearest that has a steady state counts.
+ * the stroke that is left, and gas that flows back as a share of the rated flow; the nearest that has a steady state counts.
  */
 type Reversed = { readonly stroke: number; readonly leak: number }
 const REVERSED: Reversed = { stroke: 0.3, leak: 1.2 }

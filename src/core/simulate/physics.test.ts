@@ -31,7 +31,7 @@ const subcooling = ({ state }: ReturnType<typeof run>) =>
 const superheat = ({ state }: ReturnType<typeof run>) =>
   inF(state.afterCoil.temperature - state.evaporatorCorners.dew, 'F')
 
-// Every choice by itself, at values beside the usual.
+// Every choice on its own, at values beside the usual.
 const CHOICES: readonly (readonly [string, Partial<Physics>])[] = [
   ['no slip', { voids: { kind: 'slip', exponent: 0.05 } }],
   ['much slip', { voids: { kind: 'slip', exponent: 0.6 } }],

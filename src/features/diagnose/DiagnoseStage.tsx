@@ -44,7 +44,7 @@ const CAUSE_PROBABILITY = 0.1
 
 function severityWord(severity: number): string {
   if (severity > 0.75) return 'severe'
-  return severity > 0.4 ? 'plain' : 'slight'
+  return severity > 0.4 ? 'moderate' : 'slight'
 }
 
 function SuspectChoice({ diagnosis, suspect, chooseSuspect }: StageProps) {

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -38,6 +39,7 @@ type LineProps = {
 
 const JobLine = memo(function JobLine({ job, now, chosen, onChoose }: LineProps) {
   const { id, summary, progress, updatedAt } = job
+  const { say } = useUnits()
   return (
     <Box
       component="li"
@@ -63,7 +65,7 @@ const JobLine = memo(function JobLine({ job, now, chosen, onChoose }: LineProps)
             {titleOf(summary)}
           </Typography>
           <Typography component="span" sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-            {[summary.siteName, unitLine(summary), summary.complaint].filter(Boolean).join(' · ')}
+            {[summary.siteName, say(unitLine(summary)), summary.complaint].filter(Boolean).join(' · ')}
           </Typography>
         </span>
         <Typography component="span" sx={{ color: 'primary.main', fontWeight: 650 }}>

@@ -1,3 +1,4 @@
+import { US_UNITS } from '@/core/base/units/system'
 import 'fake-indexeddb/auto'
 import { act, render, renderHook, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -38,7 +39,7 @@ describe('capture', () => {
   test('a live value becomes a reading with its instrument; the one before stays in its history', () => {
     const job = demo('demo-control-room')
     const before = job.readingSets[0]!.readings.suctionPressure!
-    const after = captureReadings(undefined, captured([['suctionPressure', live(70)]]))(job, stamp)
+    const after = captureReadings(undefined, captured([['suctionPressure', live(70)]], US_UNITS))(job, stamp)
     expect(after.readingSets[0]!.readings.suctionPressure).toEqual({
       value: 70,
       unit: 'psig',
@@ -50,7 +51,7 @@ describe('capture', () => {
     expect(after.readingSets[0]!.readings.liquidPressure).toBe(job.readingSets[0]!.readings.liquidPressure)
   })
   test('a job without a set gets its first', () => {
-    const job = captureReadings(undefined, captured([['suctionPressure', live(70)]]))(
+    const job = captureReadings(undefined, captured([['suctionPressure', live(70)]], US_UNITS))(
       demo('demo-water-source'),
       stamp,
     )
@@ -59,7 +60,7 @@ describe('capture', () => {
   })
 })
 
-describe('taking by itself', () => {
+describe('taking on its own', () => {
   const taps = (state: LiveTap['state']) =>
     new Map<ReadingKey, LiveTap>([['suctionPressure', live(70, state)]])
   const watch = () => {

@@ -17,11 +17,11 @@ import { useNow } from '../shared/display/useNow'
 import { useTapOrder } from './useTapOrder'
 
 /** Live values into the set that is looked at. */
-function useCapture({ setId, change }: StageProps, live: ReadonlyMap<ReadingKey, LiveTap>) {
+function useCapture({ setId, change, display }: StageProps, live: ReadonlyMap<ReadingKey, LiveTap>) {
   const take = useCallback(
     (taken: readonly (readonly [ReadingKey, LiveTap])[]) =>
-      void change(captureReadings(setId, captured(taken))),
-    [change, setId],
+      void change(captureReadings(setId, captured(taken, display.system))),
+    [change, setId, display.system],
   )
   const capture = (keys: readonly ReadingKey[]) =>
     take(

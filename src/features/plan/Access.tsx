@@ -44,7 +44,7 @@ export function Access({ job, change, plan: { access, recovery } }: Props) {
       <ChoiceChips
         label="The valves that would hold the rest"
         values={['yes', 'no']}
-        labels={{ yes: 'tried, they hold', no: 'they let by' }}
+        labels={{ yes: 'tried, they hold', no: 'they leak through' }}
         value={job.repair?.valvesTight === undefined ? undefined : job.repair.valvesTight ? 'yes' : 'no'}
         onChange={(word) =>
           void change(setRepair({ valvesTight: word === undefined ? undefined : word === 'yes' }))

@@ -19,7 +19,7 @@ type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
 const WHY = {
   suspected: 'suspected, not decided',
-  'gate-shut': 'decided, its gate is shut',
+  'gate-shut': 'decided, not proven yet',
   shown: 'seen or brought along, to be checked here',
 } as const
 

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { fromKelvin } from '@/core/base/units/convert'
@@ -9,7 +10,6 @@ import { basisOf } from '@/core/base/known/known'
 import { Assumed } from '@/ui/Assumed'
 import { AskEntries } from '../shared/unit/entryFields'
 import { QuantityField } from '@/ui/QuantityField'
-import { pounds } from '@/core/base/units/weightText'
 import type { StageProps } from '../shared/stageProps'
 import { More } from './More'
 
@@ -28,7 +28,8 @@ const WEIGHT = { 'as-plate': '●', short: '△', over: '△' } as const
 export function CylinderPart({ job, change, display, plan: { recovery } }: Props) {
   const { cylinder, isDedicated, weight, unjudged, guess, sentences } = recovery
   const { temperature } = display
-  const room = `${pounds(cylinder.room)}${cylinder.net === undefined ? ' when empty' : ' left'}`
+  const { mass, say } = useUnits()
+  const room = `${mass(cylinder.room)}${cylinder.net === undefined ? ' when empty' : ' left'}`
   return (
     <section aria-labelledby="cylinder-title">
       <Typography id="cylinder-title" variant="h2">
@@ -37,9 +38,9 @@ export function CylinderPart({ job, change, display, plan: { recovery } }: Props
       </Typography>
       <Typography sx={{ fontSize: '0.95rem' }}>
         {cylinder.state === 'nearly-full' && '△ More than seven tenths full. '}
-        Limit {pounds(cylinder.limit)}
-        {cylinder.grossLimit !== undefined && `, ${pounds(cylinder.grossLimit)} on the scale`}
-        {cylinder.isLimitedByHeat ? ', by the heat of its place' : ', 80 % at 77 F'}
+        Limit {mass(cylinder.limit)}
+        {cylinder.grossLimit !== undefined && `, ${mass(cylinder.grossLimit)} on the scale`}
+        {cylinder.isLimitedByHeat ? ', by the heat of its place' : say(', 80 % at 77 F')}
         {cylinder.fullAt !== undefined &&
           `; liquid-full at ${fromKelvin(cylinder.fullAt, temperature).toFixed(0)} ${temperature}`}
         .{isDedicated && ' Burnt: a cylinder of its own, marked.'}{' '}
@@ -48,7 +49,7 @@ export function CylinderPart({ job, change, display, plan: { recovery } }: Props
       {sentences.length > 1 && !isDedicated && <Typography>⬣ {sentences[0]}</Typography>}
       {weight && (
         <Typography>
-          {WEIGHT[weight.verdict]} {pounds(weight.recovered)} of {pounds(weight.expected)} came out.{' '}
+          {WEIGHT[weight.verdict]} {mass(weight.recovered)} of {mass(weight.expected)} came out.{' '}
           {weight.sentence}
         </Typography>
       )}

@@ -24,7 +24,7 @@ const searched = ({ isProven, bound, finish }: DayPlan): string =>
       ? ''
       : `No order saves more than ${durationText(finish - bound)}`
 
-/** When it is done, likely and safe; when it runs; how long it stands open; the deadline. */
+/** When it is done, likely and safe; when it runs; how long it is open; the deadline. */
 export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
   const { finish, p50, p90, running, open, visits, deadline, problem } = day
   if (problem)
@@ -44,9 +44,9 @@ export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
           basis={basis}
         />
         <Figure
-          label="Done, safe"
+          label="Done, 90 % likely by"
           value={p90 === undefined ? 'not this week' : timeAt(day, p90)}
-          note={p90 === undefined ? 'one day in ten' : `${onDay(day, p90)}nine days in ten`}
+          note={p90 === undefined ? 'more than one day in ten is longer' : onDay(day, p90).replace(/, $/, '')}
         />
         {running && (
           <Figure
@@ -55,13 +55,13 @@ export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
             note={
               running.p90 === undefined
                 ? elsewhere(day, running.likely) || 'likely'
-                : `${onDay(day, running.likely)}safe ${daysOn(day, running.p90) === daysOn(day, running.likely) ? '' : onDay(day, running.p90)}${timeAt(day, running.p90)}`
+                : `${onDay(day, running.likely)}90 % likely by ${daysOn(day, running.p90) === daysOn(day, running.likely) ? '' : onDay(day, running.p90)}${timeAt(day, running.p90)}`
             }
           />
         )}
         {open && (
           <Figure
-            label="Stands open"
+            label="Circuit open"
             value={durationText(open.to - open.from)}
             note={`${onDay(day, open.from)}${timeAt(day, open.from)} to ${timeAt(day, open.to)}`}
           />
@@ -69,11 +69,11 @@ export function DayAnswer({ day, basis }: { day: DayPlan; basis: Basis }) {
       </Figures>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
         {searched(day)}; {visits.length > 1 && `${visits.length} visits, `}
-        {durationText(day.handsOn)} of hands, {durationText(day.unattended)} by itself.
+        {durationText(day.handsOn)} hands-on, {durationText(day.unattended)} unattended.
       </Typography>
       {p90 === undefined && (
         <Typography>
-          △ On a slow day what runs by itself does not end in working hours: let machines run on over night,
+          △ On a slow day what runs unattended does not end in working hours: let machines run on over night,
           or keep a day in hand.
         </Typography>
       )}

@@ -53,7 +53,7 @@ function TaskNote({ task, row, day }: { task: PlanTask; row: DayRow | undefined;
           </Box>
         )}
         {task.handsOn[1]} min
-        {task.unattended && ` + ${durationText(task.unattended[1])} by itself`}
+        {task.unattended && ` + ${durationText(task.unattended[1])} unattended`}
         {task.opens && ' · open'}
         {task.hazards.length > 0 && (
           <Box component="span" sx={{ color: 'error.main' }}>
@@ -132,7 +132,7 @@ function Drawn({ job, change, plan, day, chosen, lit, onLight, onChoose }: Drawn
         sx={{ color: 'text.secondary', fontSize: '0.95rem', minHeight: 24 }}
       >
         {note ||
-          'Drag a bar along the clock, or move it with the arrow keys; Delete lets it go as early as it can. Hatched: by itself.'}
+          'Drag a bar along the clock, or move it with the arrow keys; Delete lets it go as early as it can. Hatched: unattended.'}
       </Typography>
     </>
   )

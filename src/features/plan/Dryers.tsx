@@ -1,11 +1,11 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { JudgedDryer } from '@/core/repair/cleanup/dryers'
 import { dryerName } from '@/core/repair/plan/dryerName'
 import type { Plan, PlannedDryer } from '@/core/repair/plan/plan'
-import { pounds } from '@/core/base/units/weightText'
 import { More, Sentences } from './More'
 
 const PLACE = { liquid: 'Liquid dryer', suction: 'Suction dryer' } as const
@@ -15,9 +15,9 @@ const figures = ({ judged }: JudgedDryer, holds: boolean) =>
   judged.filter((each) => each.holds === holds).map(({ sentence }) => sentence)
 
 /** What the larger block takes, where the old one is known. */
-const extraText = (holds: number, old: PlannedDryer['oldHeld']): string =>
+const extraText = (holds: number, old: PlannedDryer['oldHeld'], mass: (kg: number) => string): string =>
   old
-    ? `Charge ${holds < old.value ? '' : '+'}${pounds(holds - old.value)} against the old one`
+    ? `Charge ${holds < old.value ? '' : '+'}${mass(holds - old.value)} against the old one`
     : 'What it takes beyond the old one is not known: enter the in³ of the old dryer'
 
 function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
@@ -35,6 +35,7 @@ function Refused({ refused }: { refused: readonly JudgedDryer[] }) {
 }
 
 function Choice({ choice }: { choice: PlannedDryer }) {
+  const { mass } = useUnits()
   const { place, chosen, ways, others, refused, holds, oldHeld, placing, basis, figures: told } = choice
   return (
     <section aria-label={PLACE[place]} data-dryer={place}>
@@ -47,7 +48,7 @@ function Choice({ choice }: { choice: PlannedDryer }) {
       )}
       {place === 'liquid' && chosen && (
         <Typography sx={{ fontSize: '0.95rem' }}>
-          {extraText(holds, oldHeld)}
+          {extraText(holds, oldHeld, mass)}
           {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.{' '}
           <Assumed basis={basis} of="Charge for the larger dryer" />
         </Typography>

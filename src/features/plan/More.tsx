@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import type { ReactNode } from 'react'
 
@@ -32,15 +33,18 @@ export function More({ label, children, open }: Props) {
 }
 
 /** Sentences below each other, without marks. */
-export const Sentences = ({ all }: { all: readonly string[] }) => (
-  <Box sx={{ display: 'grid', gap: 0.5 }}>
-    {all.map((sentence) => (
-      <Box key={sentence} component="p" sx={{ m: 0, fontSize: '0.95rem' }}>
-        {sentence}
-      </Box>
-    ))}
-  </Box>
-)
+export function Sentences({ all }: { all: readonly string[] }) {
+  const { say } = useUnits()
+  return (
+    <Box sx={{ display: 'grid', gap: 0.5 }}>
+      {all.map((sentence) => (
+        <Box key={sentence} component="p" sx={{ m: 0, fontSize: '0.95rem' }}>
+          {say(sentence)}
+        </Box>
+      ))}
+    </Box>
+  )
+}
 
 /** Two columns of parts where there is room for them, one below the other where not. */
 export const Columns = ({ left, right, wider }: { left: ReactNode; right: ReactNode; wider?: 'left' }) => (

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Plan } from '@/core/repair/plan/plan'
@@ -7,7 +8,7 @@ import { Assumed } from '@/ui/Assumed'
 import { NumberTable } from '@/ui/NumberTable'
 import { EntryField } from '../shared/unit/entryFields'
 import { OilFields } from '../shared/OilFields'
-import { fluidOunces, millilitres } from '../shared/planText'
+import { unitText } from '@/core/base/units/system'
 import type { StageProps } from '../shared/stageProps'
 import { RepairNumber } from './LabFields'
 import { More, Sentences } from './More'
@@ -16,12 +17,14 @@ type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
 const row = (key: string, label: string, volume: number, basis?: Basis) => ({
   key,
-  cells: [
-    named(label, basis),
-    fluidOunces(volume).replace(' floz', ''),
-    millilitres(volume).replace(' mL', ''),
-  ],
+  cells: [named(label, basis), <Volume key="v" of={volume} />],
 })
+
+/** The number of a volume; its unit stands above. */
+function Volume({ of }: { of: number }) {
+  const { volume } = useUnits()
+  return volume(of).split(' ')[0]
+}
 
 /** The name of a line, with its mark where the figure is a guess. */
 const named = (label: string, basis: Basis | undefined) => (
@@ -33,6 +36,7 @@ const named = (label: string, basis: Basis | undefined) => (
 /** The oil of a new compressor against what stayed in the circuit. */
 function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 'plan'>) {
   const { newCompressor, plate, left } = oil
+  const { system } = useUnits()
   if (!newCompressor) return null
   const { ships, together, pourOff } = newCompressor
   return (
@@ -40,7 +44,7 @@ function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 
       <NumberTable
         caption="Oil with the new compressor"
         words={[0]}
-        head={['', 'floz', 'mL']}
+        head={['', unitText(system.volume)]}
         rows={[
           row('plate', 'by the plate', plate.value, plate),
           ...(oil.out === undefined ? [] : [row('out', 'came out', oil.out)]),
@@ -59,26 +63,27 @@ function NewCompressor({ oil, job, change }: { oil: Plan['oil'] } & Omit<Props, 
 }
 
 /** What its title says of the oil. */
-function titleOf({ refill, newCompressor }: Plan['oil']): string {
-  if (refill.value > 0) return `${fluidOunces(refill.value)} in`
+function titleOf({ refill, newCompressor }: Plan['oil'], volume: (cubicMetres: number) => string): string {
+  if (refill.value > 0) return `${volume(refill.value)} in`
   return newCompressor ? 'nothing is filled in' : 'stays where it is'
 }
 
 /** Oil out against the plate, in, and what stays. */
 export function OilPart({ job, change, plan: { oil } }: Props) {
   const refill = oil.refill.value
+  const { volume, system } = useUnits()
   return (
     <section aria-labelledby="oil-title">
       <Typography id="oil-title" variant="h2">
         Oil: {oil.goesIn}
-        {oil.goesIn !== oil.kind.value && ` in place of ${oil.kind.value}`}, {titleOf(oil)}
+        {oil.goesIn !== oil.kind.value && ` in place of ${oil.kind.value}`}, {titleOf(oil, volume)}
       </Typography>
       <NewCompressor oil={oil} job={job} change={change} />
       {refill > 0 && !oil.newCompressor && (
         <NumberTable
           caption="Oil out and in"
           words={[0]}
-          head={['', 'floz', 'mL']}
+          head={['', unitText(system.volume)]}
           rows={[
             row('plate', 'by the plate', oil.plate.value, oil.plate),
             row(

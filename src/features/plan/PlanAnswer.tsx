@@ -62,7 +62,7 @@ function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
         <Typography>
           {isBrought
             ? '△ Seen or brought along: what can be checked here has its step.'
-            : `△ ${isDecided(job) ? 'Its gate is shut' : 'Suspected, not decided'}: prove it on Diagnose before parts are ordered.`}
+            : `△ ${isDecided(job) ? 'Not proven yet' : 'Suspected, not decided'}: prove it on Diagnose before parts are ordered.`}
         </Typography>
       )}
       <Freshness fresh={isFresh}>
@@ -73,8 +73,11 @@ function Planned({ job, plan }: Pick<StageProps, 'job'> & { plan: Plan }) {
               {doneText(day, day.p50)}
             </Typography>
             <Typography sx={{ color: 'text.secondary' }}>
-              likely, {day.p90 === undefined ? 'safe: not within a week' : `safe ${doneText(day, day.p90)}`};{' '}
-              {durationText(day.unattended)} of it by itself
+              likely,{' '}
+              {day.p90 === undefined
+                ? '90 % likely: not within a week'
+                : `90 % likely by ${doneText(day, day.p90)}`}
+              ; {durationText(day.unattended)} of it unattended
               {day.open && `; open for ${durationText(day.open.to - day.open.from)}`}
             </Typography>
           </>

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Plan } from '@/core/repair/plan/plan'
@@ -20,7 +21,7 @@ import { PathPart } from './PathPart'
 type Props = Pick<StageProps, 'job' | 'change' | 'display'> & { plan: Plan }
 
 const RECOVERED = {
-  'reuse-in-same-equipment': 'goes back',
+  'reuse-in-same-equipment': 'refilled',
   reclaim: 'to reclaim',
   nothing: 'nothing in it',
 } as const
@@ -78,6 +79,7 @@ function Answer({ plan }: { plan: Plan }) {
 const TRIM = { 'as-calculated': '●', trimmed: '△', questioned: '⬣' } as const
 
 function ChargePart({ plan: { charge }, job, change }: Props) {
+  const { mass, system } = useUnits()
   if (!charge) return null
   const { lines, total, guess, missing, trim, unjudged, finish, cylinder } = charge
   return (
@@ -88,7 +90,7 @@ function ChargePart({ plan: { charge }, job, change }: Props) {
       <NumberTable
         caption="Charge by its parts"
         words={[0]}
-        head={['Part', 'lb oz', 'g']}
+        head={system.mass === 'kg' ? ['Part', 'Weight'] : ['Part', 'lb oz', 'g']}
         rows={[
           ...lines.map(({ id, label, kg, basis, isAllowance }) => ({
             key: id,
@@ -97,8 +99,8 @@ function ChargePart({ plan: { charge }, job, change }: Props) {
                 {isAllowance ? `allowance: ${label}` : label}{' '}
                 <Assumed basis={kg === undefined ? undefined : basis} of={label} />
               </span>,
-              kg === undefined ? 'not known' : pounds(kg),
-              kg === undefined ? '–' : (kg * 1000).toFixed(0),
+              kg === undefined ? 'not known' : mass(kg),
+              ...(system.mass === 'kg' ? [] : [kg === undefined ? '–' : (kg * 1000).toFixed(0)]),
             ],
           })),
           {
@@ -108,8 +110,8 @@ function ChargePart({ plan: { charge }, job, change }: Props) {
                   <span key="l">
                     weigh in <Assumed basis={total} of="Weigh in" />
                   </span>,
-                  <b key="t">{pounds(total.value)}</b>,
-                  <b key="g">{(total.value * 1000).toFixed(0)}</b>,
+                  <b key="t">{mass(total.value)}</b>,
+                  ...(system.mass === 'kg' ? [] : [<b key="g">{(total.value * 1000).toFixed(0)}</b>]),
                 ]
               : ['weigh in', 'not known', '–'],
           },
@@ -120,7 +122,7 @@ function ChargePart({ plan: { charge }, job, change }: Props) {
       <AskEntries job={job} change={change} asks={(total ?? guess).asks} />
       {trim && (
         <Typography>
-          {TRIM[trim.verdict]} {pounds(trim.charged)} went in. {trim.sentence}
+          {TRIM[trim.verdict]} {mass(trim.charged)} went in. {trim.sentence}
         </Typography>
       )}
       {cylinder && <Typography>△ {cylinder}</Typography>}

@@ -48,7 +48,7 @@ export function Retests({ job, change, plan }: Props) {
             : `Runs since ${format(new Date(started), WHEN)}.`}
         </Typography>
         <Button variant="outlined" onClick={() => void change(setStarted(started === undefined))}>
-          {started === undefined ? 'It runs now' : 'Take back'}
+          {started === undefined ? 'Unit restarted' : 'Take back'}
         </Button>
       </Box>
     </section>

@@ -1,13 +1,13 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { durationText } from '@/core/base/units/wall'
-import { pounds } from '@/core/base/units/weightText'
 import type { Plan } from '@/core/repair/plan/plan'
 import type { WayCost } from '@/core/repair/plan/unitSwap'
 import { More } from './More'
 
-type Row = { readonly label: string; readonly of: (cost: WayCost) => string }
+type Row = { readonly label: string; readonly of: (cost: WayCost, mass: (kg: number) => string) => string }
 
 const ROWS: readonly Row[] = [
   { label: 'Hands-on', of: ({ handsOn, isEstimate }) => `${durationText(handsOn)}${isEstimate ? ' ≈' : ''}` },
@@ -15,13 +15,14 @@ const ROWS: readonly Row[] = [
   { label: 'Bought to order', of: ({ parts }) => (parts.length > 0 ? parts.join('; ') : 'nothing') },
   {
     label: 'Refrigerant to bring',
-    of: ({ refrigerant }) =>
-      refrigerant === undefined ? 'charge not known' : refrigerant === 0 ? 'none' : pounds(refrigerant),
+    of: ({ refrigerant }, mass) =>
+      refrigerant === undefined ? 'charge not known' : refrigerant === 0 ? 'none' : mass(refrigerant),
   },
 ]
 
 /** A new unit beside the repair: hours, parts, refrigerant, what stays. */
 export function UnitSwap({ plan: { unitSwap } }: { plan: Plan }) {
+  const { mass } = useUnits()
   if (!unitSwap) return null
   const { of, repair, swap, stays, reasons, isBetter } = unitSwap
   const isEstimate = repair.isEstimate || swap.isEstimate
@@ -49,8 +50,8 @@ export function UnitSwap({ plan: { unitSwap } }: { plan: Plan }) {
           {ROWS.map(({ label, of: tell }) => (
             <tr key={label}>
               <th scope="row">{label}</th>
-              <td>{tell(repair)}</td>
-              <td>{tell(swap)}</td>
+              <td>{tell(repair, mass)}</td>
+              <td>{tell(swap, mass)}</td>
             </tr>
           ))}
         </tbody>

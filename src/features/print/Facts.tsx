@@ -1,9 +1,12 @@
+'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 
 export type FactRow = readonly [name: string, value: string | undefined]
 
 /** Names with their values; what is not known is left out. */
 export function Facts({ rows }: { rows: readonly FactRow[] }) {
+  const { say } = useUnits()
   return (
     <Box
       component="dl"
@@ -22,7 +25,7 @@ export function Facts({ rows }: { rows: readonly FactRow[] }) {
               {name}
             </Box>
             <Box component="dd" sx={{ m: 0 }}>
-              {value}
+              {value && say(value)}
             </Box>
           </Box>
         ))}

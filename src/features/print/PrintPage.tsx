@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
@@ -85,6 +86,7 @@ function Report({ document }: { document: StoredDocument }) {
 }
 
 function Sheet({ views, comparison }: Reported) {
+  const { say } = useUnits()
   const { temperature } = useDisplay()
   const job = views[0]!
   return (
@@ -105,7 +107,7 @@ function Sheet({ views, comparison }: Reported) {
       <header>
         <Typography variant="h1">{titleOf(summaryOf(job))}</Typography>
         <Typography>
-          {job.unit.kind ? KIND_LABELS[job.unit.kind] : 'Kind not known'}, {unitLine(summaryOf(job))}
+          {job.unit.kind ? KIND_LABELS[job.unit.kind] : 'Kind not known'}, {say(unitLine(summaryOf(job)))}
         </Typography>
       </header>
       <Facts

@@ -55,7 +55,7 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
       'Planned time',
       day?.p50 === undefined
         ? undefined
-        : `${doneText(day, day.p50)}${day.p90 === undefined ? '' : `, safe ${doneText(day, day.p90)}`}`,
+        : `${doneText(day, day.p50)}${day.p90 === undefined ? '' : `, 90 % likely by ${doneText(day, day.p90)}`}`,
     ],
     [
       'Test pressure',

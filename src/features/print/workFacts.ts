@@ -60,7 +60,7 @@ function timesText({ steps, updatedAt }: StoredJob): string | undefined {
   const times = workTimes(steps, Date.parse(updatedAt))
   if (!times) return undefined
   const { from, to, hands } = times
-  return `${format(new Date(from), 'd MMM HH:mm')} to ${format(new Date(to), 'd MMM HH:mm')}, ${durationText(Math.round(hands))} of hands`
+  return `${format(new Date(from), 'd MMM HH:mm')} to ${format(new Date(to), 'd MMM HH:mm')}, ${durationText(Math.round(hands))} hands-on`
 }
 
 /** Leaks that a pressure test found, and how each was repaired. */
@@ -78,11 +78,11 @@ const acidText = ({ repair }: StoredJob): string =>
     .map((test) => `${format(new Date(test.at), 'd MMM HH:mm')} ${acidTestText(test)}`)
     .join('; ')
 
-/** Oil by measure: what came out, what goes back. */
+/** Oil by measure: what came out, what goes in again. */
 const oilText = ({ oil }: Plan): string | undefined =>
   oil.out === undefined
     ? undefined
-    : `${fluidOunces(oil.out)} came out, ${fluidOunces(oil.refill.value)} of ${oil.goesIn} goes back`
+    : `${fluidOunces(oil.out)} came out, refill ${fluidOunces(oil.refill.value)} of ${oil.goesIn}`
 
 /** The other mode of a heat pump, where it is booked and not measured yet. */
 function otherModeText(job: StoredJob, unit: UnitPlate): string | undefined {

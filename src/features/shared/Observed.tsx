@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import TextField from '@mui/material/TextField'
 import { canObserve } from '@/core/record/equipment/observable'
@@ -80,12 +81,13 @@ type Props = {
 
 /** Observations as chips; unknown stays unchosen. */
 export function Observed({ keys, observations, onChange, withHoursOpen, places, without }: Props) {
+  const { say } = useUnits()
   return (
     <Box>
       {keys.map((key) => (
         <ChoiceChips
           key={key}
-          label={observationRow(key).label}
+          label={say(observationRow(key).label)}
           {...(observationRow(key).said ? { labels: observationRow(key).said } : {})}
           values={observationRow(key).values.filter(
             (word) => word === observations[key] || !without?.(key).includes(word),

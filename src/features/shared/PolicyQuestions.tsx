@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -16,6 +17,7 @@ type Props = {
 
 /** Every question of policy with its answers and one sentence why Orzo's own is the first. */
 export function PolicyQuestions({ policy, against, differs, onAnswer }: Props) {
+  const { say } = useUnits()
   return (
     <Box
       sx={{
@@ -32,20 +34,20 @@ export function PolicyQuestions({ policy, against, differs, onAnswer }: Props) {
             <TextField
               select
               fullWidth
-              label={question}
+              label={say(question)}
               value={policy[key]}
               onChange={(event) => onAnswer(key, event.target.value)}
               slotProps={{ select: { SelectDisplayProps: { 'aria-label': question } } }}
             >
               {Object.entries(answers).map(([id, text]) => (
                 <MenuItem key={id} value={id} sx={{ minHeight: 48, whiteSpace: 'normal' }}>
-                  {text}
+                  {say(text)}
                 </MenuItem>
               ))}
             </TextField>
             <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 0.5 }}>
               {isOther && <b>△ {differs}. </b>}
-              {why}
+              {say(why)}
             </Typography>
           </Box>
         )

@@ -21,13 +21,13 @@ export function officeText(title: string, day: DayPlan): string {
   const likely = p50 ?? finish
   return [
     `${title}, where nothing runs over: ${visits.map((visit) => `${momentAt(day, visit.from)} to ${timeAt(day, visit.to)}`).join('; ')}.`,
-    `Done likely ${momentAt(day, likely)}${p90 === undefined ? ', safe: not within a week' : `, safe ${momentAt(day, p90)}`}.`,
+    `Done likely ${momentAt(day, likely)}${p90 === undefined ? ', 90 % likely: not within a week' : `, 90 % likely by ${momentAt(day, p90)}`}.`,
     ...(running
       ? [
-          `The unit runs again about ${momentAt(day, running.likely)}${running.p90 === undefined ? '' : `, safe ${momentAt(day, running.p90)}`}.`,
+          `The unit runs again about ${momentAt(day, running.likely)}${running.p90 === undefined ? '' : `, 90 % likely by ${momentAt(day, running.p90)}`}.`,
         ]
       : []),
-    ...(open ? [`The circuit stands open ${momentAt(day, open.from)} to ${timeAt(day, open.to)}.`] : []),
+    ...(open ? [`Circuit open ${momentAt(day, open.from)} to ${timeAt(day, open.to)}.`] : []),
     ...later.map((visit) => `Later visit: ${laterText(day, visit)}, ${visit.sentence}.`),
   ].join('\n')
 }

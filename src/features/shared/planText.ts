@@ -10,7 +10,7 @@ export function grams(kg: number): string {
 }
 
 /** Oil in fluid ounces, and the same in millilitres. */
-export const fluidOunces = (cubicMetres: number): string => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
+export const fluidOunces = (cubicMetres: number): string => `${fromSI(cubicMetres, 'floz').toFixed(1)} fl oz`
 export const millilitres = (cubicMetres: number): string => `${fromSI(cubicMetres, 'mL').toFixed(0)} mL`
 
 /** "Wet, debris" */

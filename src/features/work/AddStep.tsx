@@ -91,7 +91,7 @@ export function AddStep({ job, change, after, onAdded }: Props) {
           Add it
         </Button>
         <Button color="inherit" onClick={() => setOpen(false)} sx={{ minHeight: 48 }}>
-          Leave it
+          Cancel
         </Button>
       </Box>
     </Box>

@@ -15,7 +15,7 @@ type Props = Pick<StageProps, 'job' | 'unit'> & { plan: Plan }
 const WATER = 8
 const TROUBLES: readonly (readonly [label: string, make: (source: WorkSource) => Promise<void>])[] = [
   ['A joint leaks', (source) => source.trouble({ leak: SEEN_LEAK })],
-  ['It is mended', (source) => source.trouble({ leak: 0 })],
+  ['It is repaired', (source) => source.trouble({ leak: 0 })],
   [`${WATER} g of water`, (source) => source.trouble({ water: WATER / 1000 })],
   ['A hose left shut', (source) => source.hands({ hose: 'shut' })],
   ['Micron gauge out of reach', (source) => source.drop(MICRON_GAUGE)],

@@ -31,7 +31,7 @@ export function SkipForm({ onSkip, onKeep }: Props) {
         Leave out
       </Button>
       <Button color="inherit" onClick={onKeep}>
-        Keep it
+        Cancel
       </Button>
     </Box>
   )

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useEffect, useRef, useState } from 'react'
+import type { RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import type { Edit } from '@/core/record/edits/edit'
 import {
   dropPass,
@@ -28,6 +29,23 @@ type Props = Pick<StageProps, 'job' | 'change' | 'answer'> & {
   onOver: () => void
 }
 
+/** What each act writes. */
+const editsOf = (
+  task: SheetStep['task'],
+  goesIn: RefrigerantName | undefined,
+): Readonly<Record<Act, Edit>> => ({
+  next: recordTask(task, goesIn),
+  start: beginTask(task, goesIn),
+  pause: pauseStep(task.id),
+  leave: leaveStep(task.id),
+  done: finishStep(task.id),
+  already: recordTask(task, goesIn),
+  back: reopenStep(task.id),
+  repeat: repeatStep(task.id),
+  drop: dropPass(task.id),
+  remove: removeOwnStep(task.id),
+})
+
 /** Start, pause, leave running, done; leaving out with a reason. Always in reach: it stays above the bars of a phone. */
 export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
   const [skipping, setSkipping] = useState(false)
@@ -41,18 +59,7 @@ export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
     bar.current?.querySelector<HTMLButtonElement>('button:not(:disabled)')?.focus()
   }, [state])
   const { goesIn } = answer.plan.refrigerantPath
-  const edits: Readonly<Record<Act, Edit>> = {
-    next: recordTask(task, goesIn),
-    start: beginTask(task, goesIn),
-    pause: pauseStep(task.id),
-    leave: leaveStep(task.id),
-    done: finishStep(task.id),
-    already: recordTask(task, goesIn),
-    back: reopenStep(task.id),
-    repeat: repeatStep(task.id),
-    drop: dropPass(task.id),
-    remove: removeOwnStep(task.id),
-  }
+  const edits = editsOf(task, goesIn)
   // what was done in another order is written down; a gate or a veto is passed by no order
   const isHeld = isHeldBack(step)
   const isShut = state === 'blocked' || state === 'waits'

@@ -9,6 +9,7 @@ import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import { stepFacts } from '@/core/repair/work/stepFacts'
 import type { StageProps } from '../shared/stageProps'
+import { useUnits } from '@/ui/units'
 import { DecideButton } from '../shared/decide/DecideButton'
 import { StepInstruments } from './instruments/StepInstruments'
 import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
@@ -38,13 +39,13 @@ type Props = StageProps & {
 /** How long it takes, or how it stands. */
 function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep): string {
   if (state === 'running' && endsAt !== undefined && minutesLeft !== undefined)
-    return `runs by itself until about ${clockText(endsAt)}, ${leftText(minutesLeft)}`
+    return `runs unattended until about ${clockText(endsAt)}, ${leftText(minutesLeft)}`
   if (state === 'done' && record?.doneAt)
-    return `${clockText(record.doneAt)}, ${durationText(hands)} of hands`
+    return `${clockText(record.doneAt)}, ${durationText(hands)} hands-on`
   if (state === 'skipped') return record?.skipped?.reason ?? ''
-  const alone = task.unattended ? `, then ${durationText(task.unattended[1])} by itself` : ''
+  const alone = task.unattended ? `, then ${durationText(task.unattended[1])} unattended` : ''
   const so = hands >= 1 ? `, ${durationText(hands)} so far` : ''
-  return `${durationText(task.handsOn[1])} of hands${alone}${so}`
+  return `${durationText(task.handsOn[1])} hands-on${alone}${so}`
 }
 
 /** Points of a proof stand in their own pane, with the words that answer them. */
@@ -65,6 +66,7 @@ function StepPoints({ points }: { points: readonly string[] }) {
 /** The step that is on, large: caution before it, instruments in it, gate after it. */
 export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen, ...props }: Props) {
   const { task, state, waitsFor } = step
+  const { said } = useUnits()
   const article = useRef<HTMLElement>(null)
   const title = useRef<HTMLHeadingElement>(null)
   useStepKeys(article, onMove)
@@ -104,7 +106,7 @@ export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen,
         <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
       )}
       <StepGates change={props.change} step={step} onOpen={onOpen} />
-      <StepFacts facts={stepFacts(task.id, props.answer.plan)} notes={notesOf(task)} />
+      <StepFacts facts={said(stepFacts(task.id, props.answer.plan))} notes={notesOf(task)} />
       <Assumed basis={task.basis} of={task.label} />
       <StepInstruments {...props} step={step} now={now} onLead={onOver} />
       <StepPoints points={task.points} />

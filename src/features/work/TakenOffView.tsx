@@ -136,7 +136,7 @@ function AllBack({ lines, change }: Pick<StageProps, 'change'> & { lines: readon
           {rest.length} back on
         </Button>
         <Button color="inherit" onClick={() => setExcepted(undefined)}>
-          Leave it
+          Cancel
         </Button>
       </Box>
     </Box>

@@ -26,7 +26,7 @@ function Running({ running }: { running: readonly SheetStep[] }) {
   return (
     <section aria-labelledby="running-title">
       <Typography id="running-title" variant="h2">
-        Runs by itself
+        Runs unattended
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {running.map(({ task, minutesLeft, endsAt }) => (
@@ -43,7 +43,7 @@ function Running({ running }: { running: readonly SheetStep[] }) {
       </Box>
       {notes === 'ask' && (
         <Button variant="outlined" onClick={() => void askForNotes().then(() => setNotes(noteState()))}>
-          Tell me when it is over
+          Notify me when it ends
         </Button>
       )}
     </section>
@@ -81,7 +81,7 @@ function Rest({ sheet, now, ...props }: StageProps & { sheet: RunSheet; now: num
             {likely}
           </Typography>
           <Typography sx={{ color: 'text.secondary' }}>
-            likely{safe ? `, safe ${safe}` : ''}; {sheet.done} of {sheet.steps.length} steps over
+            likely{safe ? `, 90 % likely by ${safe}` : ''}; {sheet.done} of {sheet.steps.length} steps over
           </Typography>
         </>
       )}

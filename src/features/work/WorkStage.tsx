@@ -66,15 +66,38 @@ const heldStep = ({ steps, current }: RunSheet, held: string | undefined) =>
     ? undefined
     : steps.find(({ task, state }) => task.id === held && OPEN_STATES.includes(state))
 
-/** The run sheet: the step that is on, large; all steps; what came off. */
-export function WorkStage(props: StageProps) {
-  const [view, setView] = useInAddress<View>('view', 'step', VIEWS)
+/** Which step stands on the screen: the chosen one, the one that stood there, else the one to which the sheet leads. */
+function useStepOnScreen(sheet: RunSheet, isOrdered: boolean) {
   const [chosen, setChosen] = useInAddress<string>('step', '')
-  const { sheet, now, isOrdered } = useSheet(props)
   // what was shown stays under the thumb until something is done with it
   const [held, setHeld] = useState<string>()
   // by a tap or a key: what one is led to is told
   const [isLed, setLed] = useState(false)
+  // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
+  const all = [...sheet.steps, ...sheet.unplanned]
+  const step = all.find(({ task }) => task.id === chosen) ?? heldStep(sheet, held) ?? sheet.current
+  if (isOrdered && step && step.task.id !== held) setHeld(step.task.id)
+  const open = (id: string) => {
+    setLed(true)
+    lookAt({ step: id, view: undefined })
+  }
+  const move = (by: 1 | -1) => {
+    const to = all[all.findIndex(({ task }) => task.id === step?.task.id) + by]
+    if (to) open(to.task.id)
+  }
+  const over = () => {
+    setLed(true)
+    setHeld(undefined)
+    setChosen('')
+  }
+  return { step, isLed, open, move, over }
+}
+
+/** The run sheet: the step that is on, large; all steps; what came off. */
+export function WorkStage(props: StageProps) {
+  const [view, setView] = useInAddress<View>('view', 'step', VIEWS)
+  const { sheet, now, isOrdered } = useSheet(props)
+  const { step, isLed, open, move, over } = useStepOnScreen(sheet, isOrdered)
   const unknown = unknownOf(props.job.unit)
   if (unknown.length > 0)
     return (
@@ -90,18 +113,6 @@ export function WorkStage(props: StageProps) {
         <DecideAny {...props} />
       </Box>
     )
-  // a step that was chosen stays on the screen until it is ended here; then the sheet leads again
-  const all = [...sheet.steps, ...sheet.unplanned]
-  const step = all.find(({ task }) => task.id === chosen) ?? heldStep(sheet, held) ?? sheet.current
-  if (isOrdered && step && step.task.id !== held) setHeld(step.task.id)
-  const open = (id: string) => {
-    setLed(true)
-    lookAt({ step: id, view: undefined })
-  }
-  const move = (by: 1 | -1) => {
-    const to = all[all.findIndex(({ task }) => task.id === step?.task.id) + by]
-    if (to) open(to.task.id)
-  }
   const goTo = (place: GatePlace) => {
     if (place.at === 'step') open(place.task)
     else if (place.at === 'off') setView('off')
@@ -121,11 +132,7 @@ export function WorkStage(props: StageProps) {
             sheet={sheet}
             now={now}
             takesFocus={isLed}
-            onOver={() => {
-              setLed(true)
-              setHeld(undefined)
-              setChosen('')
-            }}
+            onOver={over}
             onMove={move}
             onOpen={goTo}
           />

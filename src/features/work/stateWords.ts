@@ -18,7 +18,7 @@ export const STATE_WORDS: Readonly<Record<StepState, string>> = {
   done: 'done',
   skipped: 'left out',
   hands: 'at work',
-  running: 'runs by itself',
+  running: 'runs unattended',
   paused: 'begun',
   ready: 'can begin',
   blocked: 'held by a gate',
@@ -37,10 +37,10 @@ export const clockText = (moment: number | string): string => format(new Date(mo
 /** What stands behind a step in a list. */
 export function stepNote({ state, record, hands, minutesLeft, task }: SheetStep): string {
   if (state === 'done' && record?.doneAt)
-    return `${clockText(record.doneAt)}${hands >= 1 ? `, ${durationText(hands)} of hands` : ''}`
+    return `${clockText(record.doneAt)}${hands >= 1 ? `, ${durationText(hands)} hands-on` : ''}`
   if (state === 'skipped') return record?.skipped?.reason ?? ''
   if (state === 'running' && minutesLeft !== undefined) return leftText(minutesLeft)
   if (state === 'hands') return durationText(hands)
-  const alone = task.unattended ? ` + ${durationText(task.unattended[1])} by itself` : ''
+  const alone = task.unattended ? ` + ${durationText(task.unattended[1])} unattended` : ''
   return `${durationText(task.handsOn[1])}${alone}`
 }

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 import type { SheetStep } from '@/core/repair/work/runSheet'
 import { ring, showNote } from './bell'
 
-/** Tells once when what runs by itself is over while the page is open; what ran out before it was opened stands in the list. */
+/** Tells once when what runs unattended is over while the page is open; what ran out before it was opened stands in the list. */
 export function useBell(running: readonly SheetStep[]): void {
   const known = useRef(new Map<string, boolean>())
   useEffect(() => {

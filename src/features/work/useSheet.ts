@@ -4,12 +4,14 @@ import { useMemo } from 'react'
 import { unitState } from '@/core/record/state/unitState'
 import type { UnitState } from '@/core/record/state/unit'
 import { isDecided } from '@/core/record/job/decisions'
+import { saidIn } from '@/core/base/units/textIn'
 import { orderOf } from '@/core/repair/day/order'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { workBegan } from '@/core/repair/plan/workBegan'
 import { holdingNow } from '@/core/repair/work/holdingNow'
 import { type RunSheet, runSheet } from '@/core/repair/work/runSheet'
 import { useDay } from '../shared/answer/useDay'
+import { useLook } from '../shared/display/DisplayProvider'
 import type { StageProps } from '../shared/stageProps'
 import { useJobTime } from './useJobTime'
 
@@ -27,6 +29,7 @@ export function useSheet(props: StageProps): {
 } {
   const now = useJobTime(props.job)
   const { job, unit, answer } = props
+  const { system } = useLook()
   const { day, problem } = useDay(job, answer.plan)
   const order = useMemo(() => orderOf(day?.rows ?? []), [day])
   const state = useUnitState(props)
@@ -38,8 +41,8 @@ export function useSheet(props: StageProps): {
     // without a decision nothing is planned: what was done stays, as planned no longer
     const tasks = isDecided(job) ? plan.tasks : []
     const scene = { job: { ...job, unit }, tasks, state, holding, verdicts }
-    return runSheet(scene, Math.max(minute, latestMoment(job)), order)
-  }, [job, unit, answer, state, minute, order])
+    return saidIn(runSheet(scene, Math.max(minute, latestMoment(job)), order), system)
+  }, [job, unit, answer, state, minute, order, system])
   return { sheet, now, isOrdered: day !== undefined || problem !== undefined }
 }
 

@@ -1,30 +1,27 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Redo from '@mui/icons-material/Redo'
 import Undo from '@mui/icons-material/Undo'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
-import ToggleButton from '@mui/material/ToggleButton'
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import type { TemperatureUnit } from '@/core/base/units/units'
 import { summaryOf } from '@/core/record/job/summary'
 import { titleOf, unitLine } from '../shared/jobText'
-import { DisplayButton, TEMPERATURE_CHOICES } from '../shared/display/DisplayButton'
+import { DisplayButton } from '../shared/display/DisplayButton'
+import { UnitChoice } from '../shared/display/UnitChoice'
 import type { StageProps } from '../shared/stageProps'
 import type { Steps } from '../shared/record/useJob'
 
-type Props = Pick<StageProps, 'job' | 'display'> & {
-  setTemperature: (unit: TemperatureUnit) => void
-  steps: Steps
-}
+type Props = Pick<StageProps, 'job'> & { steps: Steps }
 
 /** A narrow screen has the units in its Display dialog. */
 const ON_WIDE = { display: { xs: 'none', md: 'inline-flex' } } as const
 
-/** Which job this is, and the unit that temperatures are shown in. */
-export function JobHeader({ job, display, setTemperature, steps }: Props) {
+/** Which job this is, and the units in which everything is shown. */
+export function JobHeader({ job, steps }: Props) {
+  const { say } = useUnits()
   return (
     <Box
       component="header"
@@ -53,7 +50,7 @@ export function JobHeader({ job, display, setTemperature, steps }: Props) {
           {titleOf(summaryOf(job))}
         </Typography>
         <Typography noWrap sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
-          {unitLine(summaryOf(job))}
+          {say(unitLine(summaryOf(job)))}
         </Typography>
       </Box>
       <IconButton aria-label="Undo" disabled={!steps.undo} onClick={steps.back}>
@@ -68,19 +65,7 @@ export function JobHeader({ job, display, setTemperature, steps }: Props) {
         <Redo />
       </IconButton>
       <DisplayButton />
-      <ToggleButtonGroup
-        sx={ON_WIDE}
-        exclusive
-        value={display.temperature}
-        aria-label="Temperature unit"
-        onChange={(_event, unit: TemperatureUnit | null) => unit && setTemperature(unit)}
-      >
-        {TEMPERATURE_CHOICES.map(([unit, name]) => (
-          <ToggleButton key={unit} value={unit} aria-label={name}>
-            {unit === 'K' ? 'K' : `°${unit}`}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <UnitChoice sx={ON_WIDE} />
     </Box>
   )
 }

@@ -6,7 +6,6 @@ import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useEffect } from 'react'
 import type { Suspect } from '@/core/answer/diagnose'
-import type { TemperatureUnit } from '@/core/base/units/units'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { viewOf } from '@/core/record/job/rounds'
@@ -64,13 +63,13 @@ function OpenJob({ document, change, ...open }: FoundProps) {
   const looking = useLooking(document.id)
   const round = useRound(document, change, looking)
   const { job } = round
-  const { answer, problem } = useAnswer(
+  const { answer, verdicts, problem } = useAnswer(
     job,
     chosenSet(job, looking.setId),
     display.temperature,
     useSamples(job),
   )
-  useKeptVerdicts(job, answer?.isFresh ? answer.verdicts : undefined)
+  useKeptVerdicts(job, verdicts)
   if (!answer)
     return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
   return (
@@ -90,7 +89,7 @@ type LookedProps = OpenProps & {
 
 function Looked({ round, answer, looking, display, ...open }: LookedProps) {
   const props = useStageProps(round, answer, looking, display)
-  return <Bench {...open} job={round.job} props={props} setTemperature={display.setTemperature} />
+  return <Bench {...open} job={round.job} props={props} />
 }
 
 /** Tells the page how high the bars of a phone are: nothing is pinned, or scrolled to, below them. */
@@ -108,10 +107,9 @@ function measureBars(bars: HTMLElement | null) {
 type BenchProps = OpenProps & {
   job: StoredJob
   props: StageProps
-  setTemperature: (unit: TemperatureUnit) => void
 }
 
-function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
+function Bench({ job, steps, stage, props }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, steps)
   useScreenOn(useLook().screenOn)
@@ -135,7 +133,7 @@ function Bench({ job, steps, stage, props, setTemperature }: BenchProps) {
     </Freshness>
   )
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
-  const header = <JobHeader job={job} display={props.display} setTemperature={setTemperature} steps={steps} />
+  const header = <JobHeader job={job} steps={steps} />
   if (!isWide) {
     return (
       <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>

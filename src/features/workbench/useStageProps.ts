@@ -27,14 +27,14 @@ export function useStageProps(
   round: Rounded,
   answer: Answered,
   { setId, suspect: looked, tap, look }: Looking,
-  { temperature, pressure, chosen, rememberUnit }: ReturnType<typeof useDisplay>,
+  { temperature, pressure, system, chosen, rememberUnit }: ReturnType<typeof useDisplay>,
 ): StageProps {
   const { job } = round
   const { unit: plate } = job
   const { assessment, ranking, asks } = answer
   const unit = drawnUnit(plate)
   const diagnosis = { ...assessment, ...ranking, ...(asks.length > 0 ? whileAsked(assessment) : {}) }
-  const display = { temperature, pressure, chosen }
+  const display = { temperature, pressure, system, chosen }
   const { suspects } = ranking
   const chooseSet = (id: string | undefined) => look({ setId: id })
   const chooseSuspect = (suspect: string) => look({ suspect })

@@ -1,4 +1,6 @@
 'use client'
+import { unitText } from '@/core/base/units/system'
+import { useUnits } from '../units'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
@@ -58,6 +60,7 @@ const Field = styled('input')(({ theme }) => ({
 }))
 
 function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, onNext }: Props) {
+  const { say } = useUnits()
   // what is put over a selection is the whole of it, whatever stood there before
   const overSelection = ({ currentTarget }: SyntheticEvent<HTMLInputElement>) => {
     if (currentTarget.selectionStart !== currentTarget.selectionEnd) onEdit()
@@ -66,7 +69,7 @@ function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, o
     <>
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 1 }}>
         <Typography variant="h3" component="label" htmlFor="pad-display">
-          {label}
+          {say(label)}
         </Typography>
         <Typography component="span" sx={{ color: 'text.secondary' }}>
           {fresh && (
@@ -74,7 +77,7 @@ function Display({ label, text, unit, message, fresh, onText, onEdit, onLeave, o
               typing replaces it
             </span>
           )}
-          {unit}
+          {unitText(unit)}
         </Typography>
       </Box>
       <Field
@@ -133,7 +136,7 @@ function UnitChips({ unit, units, onUnit }: Pick<Props, 'unit' | 'units' | 'onUn
     >
       {shown.map((each) => (
         <ToggleButton key={each} value={each} sx={CHIP}>
-          {each}
+          {unitText(each)}
         </ToggleButton>
       ))}
       {!showAll && units.more.length > 0 && (

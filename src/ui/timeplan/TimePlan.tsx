@@ -262,7 +262,7 @@ function StripView({
 }
 
 /**
- * The day as a day: who does what when, which machine runs by itself, when the circuit stands open, weather and closing. Bars
+ * The day as a day: who does what when, which machine runs unattended, when the circuit is open, weather and closing. Bars
  * are dragged along the clock, or moved by the arrow keys; their numbers are those of the list.
  */
 export function TimePlan(props: Props) {

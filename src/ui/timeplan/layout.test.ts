@@ -63,13 +63,13 @@ const day = (isDated = true): DayPlan => ({
 const strip = () => stripOf(day(), day().visits[0]!)
 
 describe('the day as it is drawn', () => {
-  test('people first, then each machine, then what runs by itself', () => {
+  test('people first, then each machine, then what runs unattended', () => {
     expect(strip().lanes.map(({ name, kind, bars }) => [name, kind, bars.length])).toEqual([
       ['person 1', 'person', 4],
       ['person 2', 'person', 1],
       ['recovery machine', 'machine', 2],
       ['torch', 'machine', 1],
-      ['by itself', 'machine', 1],
+      ['unattended', 'machine', 1],
     ])
   })
   test('what runs alone follows the hands without a gap, and is told apart', () => {

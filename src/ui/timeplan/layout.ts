@@ -5,7 +5,7 @@ import type { DayRow, Visit } from '@/core/repair/day/workDay'
 import type { Stretch } from '@/core/repair/schedule/model'
 import { clockOf, MINUTES_A_DAY, wallText } from '@/core/base/units/wall'
 
-/** One bar: hands on, or what a machine does with hands and by itself. */
+/** One bar: hands on, or what a machine does with hands and unattended. */
 export type Bar = {
   readonly id: string
   readonly number: number
@@ -80,13 +80,13 @@ const helpBar = (row: DayRow, number: number, until: number): Bar => ({
 /** Somebody who is not on site for the rest of the day. */
 const HELP_WANTED = 'second person'
 
-/** What runs by itself without one of the machines: a watch, a settling unit. */
-const BY_ITSELF = 'by itself'
+/** What runs unattended without one of the machines: a watch, a settling unit. */
+const UNATTENDED = 'unattended'
 
 function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, people: number): Lane[] {
   const numberOf = ({ id }: DayRow) => numbers.get(id) ?? 0
   const persons = Array.from({ length: people }, (_x, person): Lane => ({
-    name: people === 1 ? 'hands' : `person ${person + 1}`,
+    name: people === 1 ? 'hands-on' : `person ${person + 1}`,
     kind: 'person',
     bars: rows.flatMap((row) => [
       ...(row.person === person ? [handBar(row, numberOf(row))] : []),
@@ -104,7 +104,7 @@ function lanesOf(rows: readonly DayRow[], numbers: ReadonlyMap<string, number>, 
   }))
   const alone = rows.filter((row) => !row.machine && row.end > row.handsOff)
   const rest: Lane = {
-    name: BY_ITSELF,
+    name: UNATTENDED,
     kind: 'machine',
     bars: alone.flatMap((row) => machineBars(row, numberOf(row)).filter(({ isAlone }) => isAlone)),
   }

@@ -101,7 +101,7 @@ async function edits() {
 
 const valuesAt = (i: number) => KEYS.map((_key, k) => 60 + 20 * Math.sin(i / (50 + k)))
 
-/** Appends samples, each stored by itself. @returns ms of each */
+/** Appends samples, each stored on its own. @returns ms of each */
 async function probe(writer: LogWriter, from: number, count: number): Promise<number[]> {
   const times: number[] = []
   for (let i = from; i < from + count; i += 1) {

@@ -24,7 +24,7 @@ describe('published equivalents', () => {
     ['-40 F is -40 C', toKelvin({ value: -40, unit: 'F' }), toKelvin({ value: -40, unit: 'C' })],
     ['1 lb', toSI({ value: 1, unit: 'lb' }), 0.45359237],
     ['16 oz', toSI({ value: 16, unit: 'oz' }), 0.45359237],
-    ['1 floz', toSI({ value: 1, unit: 'floz' }), 29.5735295625e-6], // [std: NIST SP 811]
+    ['1 fl oz', toSI({ value: 1, unit: 'floz' }), 29.5735295625e-6], // [std: NIST SP 811]
     ['1 cfm', toSI({ value: 1, unit: 'cfm' }), 4.719474432e-4], // [std: NIST SP 811]
     ['9 F difference', differenceToKelvin(9, 'F'), 5],
   ])('%s', (_name, actual, expected) => {

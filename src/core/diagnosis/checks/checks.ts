@@ -23,7 +23,7 @@ export type CheckRow = {
   readonly test?: ElectricalTestKey
   /** what the circuit tells at rest */
   readonly standing?: true
-  /** tells nothing by itself: it is proposed where it makes another check possible */
+  /** tells nothing on its own: it is proposed where it makes another check possible */
   readonly onlyLifts?: true
 }
 

@@ -37,7 +37,7 @@ export type NextCheck = {
   /** readings still to be taken for it */
   readonly taps: readonly ReadingKey[]
   readonly splits: readonly Split[]
-  /** the check that this one makes possible, where it tells nothing by itself */
+  /** the check that this one makes possible, where it tells nothing on its own */
   readonly unlocks?: string
 }
 

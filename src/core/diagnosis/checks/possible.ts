@@ -53,7 +53,7 @@ const whileRunning = ({ snapshot }: Assessment) => !stood(snapshot)
 const ONLY_WHEN: { readonly [K in CheckId]?: (assessment: Assessment) => boolean } = {
   groundPath: (at) => isGroundedFromContactor(at) && !isGroundedAtTerminals(at),
   groundAtTerminals: (at) => isGroundedFromContactor(at) && at.tests.groundAtTerminals === undefined,
-  // Once measured at the compressor itself, nobody goes back to the contactor for it.
+  // Once measured at the compressor itself, nobody goes in again to the contactor for it.
   ground: (at) => at.tests.groundAtTerminals === undefined,
   windingsAtTerminals: (at) => !areGoodWindings(at) && !areOfTerminals(at),
   terminalLook: (at) => hasOpenWinding(at) || isGroundedAtTerminals(at),

@@ -510,7 +510,7 @@ describe('states that refuse', () => {
     const proven: ReadingSet = { mode: 'cooling', readings: STARVED, observations: PROVEN_VALVE }
     const gate = judgeGate('expansion-valve', recordOf(SINGLE, [proven, empty]))
     expect(gate.met).toBe(false)
-    expect(gate.refused.join(' ')).toMatch(/no liquid is left.*Until the leak is mended/i)
+    expect(gate.refused.join(' ')).toMatch(/no liquid is left.*Until the leak is repaired/i)
     expect(judgeGate('liquid-dryer', recordOf(SINGLE, [proven, empty])).refused).toEqual([])
   })
   test('a three-phase scroll of unknown rotation is not judged worn', () => {

@@ -310,7 +310,7 @@ function weighByDegree(
   }
 }
 
-/** What a set of components says by itself: electrical suspects that leave the circuit sound share it. */
+/** What a set of components says on its own: electrical suspects that leave the circuit sound share it. */
 type OverComponents = {
   readonly log: number
   readonly weights: Float64Array

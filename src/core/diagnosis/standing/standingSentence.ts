@@ -72,7 +72,7 @@ function sectionSentence(section: StandingSection, site: Site, display: Display)
 
 /** What is done next where the charge is gone. */
 export const LOST_NEXT =
-  'Nothing to recover, but prove it: pressure, and a search for cold spots. Then nitrogen in steps, with a trace where a detector is used; find and mend the leak before money goes into a compressor.'
+  'Nothing to recover, but prove it: pressure, and a search for cold spots. Then nitrogen in steps, with a trace where a detector is used; find and repair the leak before money goes into a compressor.'
 
 /** Each statement with its sentence, ready to be shown. */
 export type StandingTold = {

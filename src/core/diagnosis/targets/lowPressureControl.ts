@@ -123,7 +123,7 @@ const RULES: readonly Rule[] = [
   {
     keys: ['lowCutIn'],
     breaks: (cutIn, _cutOut, { highestCutIn }) => cutIn !== undefined && cutIn > highestCutIn,
-    says: 'The cut-in lies above what the circuit can reach by itself: it will not start again.',
+    says: 'The cut-in lies above what the circuit can reach on its own: it will not start again.',
   },
   {
     keys: ['lowCutOut'],

@@ -31,7 +31,7 @@ export function orificeSuperheat(wetBulb: number, outdoor: number): number {
   if (value < LEAST || value > MOST) {
     throw new OrzoError(
       'out-of-range',
-      `The formula asks for ${value.toFixed(0)} F: below 5 or above 40 F do not charge by it, weigh the charge.`,
+      `The formula asks for ${value.toFixed(0)} F: below 5 F or above 40 F do not charge by it, weigh the charge.`,
     )
   }
   return value

@@ -6,7 +6,7 @@ import { takeSnapshot } from '../../record/readings/snapshot'
 import type { JobSet } from '../../record/records/set'
 import { timedSets } from '../../record/state/timeline'
 import { unitState } from '../../record/state/unitState'
-import type { Mending, UnitState } from '../../record/state/unit'
+import type { Fix, UnitState } from '../../record/state/unit'
 import { VETO_IDS, type VetoId } from '../../safety/vetoes'
 import { ENDED_BY_PART } from './effects'
 import { OF_STATE } from './ofState'
@@ -16,7 +16,7 @@ import { type JudgedVeto, READS, type VetoWord, type Scene, sceneOf, STAYS_LIFTE
 const UNREAD: JobSet = { id: 'unread', mode: 'off', readings: {} }
 
 /** What was done since the unit was found, and which judged states that ends. */
-const endsOf = ({ did }: Mending): readonly VetoId[] => {
+const endsOf = ({ did }: Fix): readonly VetoId[] => {
   if (did === 'evacuated') return ['standing-vacuum']
   if (did === 'charged') return ['standing-vacuum', 'no-liquid', 'low-side-leak']
   return ENDED_BY_PART[did] ?? []
@@ -31,7 +31,7 @@ function lastWord(id: JudgedVeto, said: readonly VetoSaid[]): VetoWord {
   return words.findLast((each) => each !== undefined)
 }
 
-function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitState): VetoSaid[] {
+function judged(unit: UnitPlate, sets: readonly JobSet[], { fixes }: UnitState): VetoSaid[] {
   const atmosphere = siteAtmosphere(unit)
   const scenes: Scene[] = []
   const ofSets = timedSets(sets).map(({ set, at }): VetoSaid => {
@@ -44,7 +44,7 @@ function judged(unit: UnitPlate, sets: readonly JobSet[], { mendings }: UnitStat
     scenes.push(scene)
     return { at, says: (id) => READS[id](scene) }
   })
-  const ofWork = mendings.map((each): VetoSaid => ({
+  const ofWork = fixes.map((each): VetoSaid => ({
     at: each.at,
     says: (id) => (endsOf(each).includes(id) ? 'lifted' : undefined),
   }))

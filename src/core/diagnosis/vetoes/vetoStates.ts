@@ -58,7 +58,7 @@ const latest = <T>(scene: Scene, read: (each: Scene) => T | undefined): T | unde
   [...scene.earlier, scene].map(read).findLast((each) => each !== undefined)
 
 /** Whether what was replaced is that in which the path was shown to be. */
-function isMended(scene: Scene): boolean {
+function isRepaired(scene: Scene): boolean {
   const { groundMended = 'nothing' } = scene.at.observations
   if (groundMended === 'nothing') return false
   if (groundMended === 'compressor') return true
@@ -70,7 +70,7 @@ function isMended(scene: Scene): boolean {
 /** A path is out of the world when what was found grounded is replaced, or when ohms show none while nothing trips. */
 const groundPath: Reads = (scene) => {
   const { tests } = scene
-  if (isMended(scene)) return 'lifted'
+  if (isRepaired(scene)) return 'lifted'
   if (tests.ground?.word === 'at-contactor' || tests.groundAtTerminals?.word === 'grounded') return 'holds'
   // Sound terminals leave the lead: only the reading with the leads on clears the whole path.
   const isClear = tests.ground?.word === 'none' && (!trips(scene) || tests.windings?.word === 'good')

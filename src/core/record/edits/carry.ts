@@ -7,12 +7,12 @@ import { isDecided } from '../job/decisions'
 /** What a repair leaves as it was. */
 const AFTER_REPAIR: readonly string[] = ['lowCutIn', 'lowCutOut', 'phaseSequence']
 
-/** What a new set takes over from the one before it: readings and words that do not change by themselves. */
+/** What a new set takes over from the one before it: readings and words that do not change on their own. */
 export function carriedOver(job: Job): Pick<ReadingSet, 'readings' | 'observations' | 'also'> {
   const last = job.readingSets.at(-1)
-  const isMended = (last?.observations?.groundMended ?? 'nothing') !== 'nothing'
+  const isRepaired = (last?.observations?.groundMended ?? 'nothing') !== 'nothing'
   const stays = (key: string) =>
-    (!isDecided(job) || AFTER_REPAIR.includes(key)) && !(isMended && /ground/i.test(key))
+    (!isDecided(job) || AFTER_REPAIR.includes(key)) && !(isRepaired && /ground/i.test(key))
   const observations = picked(last?.observations, LASTING_WORDS.filter(stays))
   return {
     readings: picked(last?.readings, LASTING_READINGS.filter(stays)),

@@ -48,7 +48,7 @@ function nextMode({ readingSets, unit, arrival, repair }: Job): Mode {
   return readingSets.findLast(({ mode }) => mode !== 'off')?.mode ?? mainMode(unit)
 }
 
-/** Starts a new set; what does not change by itself goes along. */
+/** Starts a new set; what does not change on its own goes along. */
 export const addSet = (id: string): Edit =>
   edit((draft, stamp) => {
     const job = draft as Job

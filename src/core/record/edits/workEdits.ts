@@ -174,7 +174,7 @@ export const dropPass = (task: string): Edit =>
 /** Hands leave a task; it is not done. */
 export const pauseStep = (id: string): Edit => editStep(id, closeSpan)
 
-/** Hands leave a task that runs on by itself. */
+/** Hands leave a task that runs on unattended. */
 export const leaveStep = (id: string): Edit =>
   editStep(id, (step, now) => {
     closeSpan(step, now)

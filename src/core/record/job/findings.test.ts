@@ -34,8 +34,8 @@ test.each([
   ['2026-11-20T10:00:00Z', false],
   ['2026-11-20T12:00:00Z', false],
   ['2026-11-20T12:00:01Z', true],
-] as const)('repaired at %s: what was found before it counts: %s', (mendedAt, isFound) => {
-  const found = withFindings(SECOND, [FIRST, SECOND], Date.parse(mendedAt))
+] as const)('repaired at %s: what was found before it counts: %s', (repairedAt, isFound) => {
+  const found = withFindings(SECOND, [FIRST, SECOND], Date.parse(repairedAt))
   expect(found.observations!.reliefPlug === 'melted').toBe(isFound)
 })
 test('to a set in which the compressor ran nothing electrical is carried, what was seen of the circuit is', () => {

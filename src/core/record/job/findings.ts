@@ -15,12 +15,12 @@ export const picked = <T extends object>(from: T | undefined, keys: readonly str
 function earlierSets<S extends ReadingSet>(
   set: S,
   all: readonly S[],
-  mendedAt: number | undefined,
+  repairedAt: number | undefined,
 ): readonly S[] {
   const before = all.slice(0, Math.max(all.indexOf(set), 0))
   const own = instantOf(set.at)
-  if (mendedAt === undefined || own === undefined || own < mendedAt) return before
-  return before.filter(({ at }) => (instantOf(at) ?? -Infinity) >= mendedAt)
+  if (repairedAt === undefined || own === undefined || own < repairedAt) return before
+  return before.filter(({ at }) => (instantOf(at) ?? -Infinity) >= repairedAt)
 }
 
 /** Whether the readings of a set show that the compressor ran: then nothing electrical is as it was found before. */
@@ -46,11 +46,11 @@ function carriedTo(set: ReadingSet): {
  * A set with what earlier sets found and nobody repaired since: windings, ground, parts that were seen. What it says itself
  * stands over what they say; a reading taken again keeps the earlier ones as its history.
  * @param all sets of the repair, in the order in which they were taken
- * @param mendedAt when something was last repaired, ms; undefined where nothing was
+ * @param repairedAt when something was last repaired, ms; undefined where nothing was
  * @returns the set itself where nothing is added
  */
-export function withFindings<S extends ReadingSet>(set: S, all: readonly S[], mendedAt?: number): S {
-  const earlier = earlierSets(set, all, mendedAt)
+export function withFindings<S extends ReadingSet>(set: S, all: readonly S[], repairedAt?: number): S {
+  const earlier = earlierSets(set, all, repairedAt)
   if (earlier.length === 0) return set
   const carried = carriedTo(set)
   const found = earlier

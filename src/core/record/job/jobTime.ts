@@ -33,6 +33,6 @@ export const clockAt = (clock: DemoClock | undefined, real: number, speed: numbe
   speed,
 })
 
-/** How fast the time of a job runs now. */
+/** How fast the time of a job runs at present. */
 export const speedOf = (clock: DemoClock | undefined, real: number): number =>
   clock && real - Date.parse(clock.real) < FAST_FOR ? clock.speed : 1

@@ -161,7 +161,7 @@ export type Log = {
   readonly minutes: number
   /** cells that held no number */
   readonly skipped: number
-  /** row at which the clock goes back: its rows are put in order, and nothing can be judged by them */
+  /** row at which the clock runs backwards: its rows are put in order, and nothing can be judged by them */
   readonly backAt: number | undefined
 }
 
@@ -253,11 +253,11 @@ function columnValues(rows: readonly TimedRow[], wanted: readonly Wanted[]): Flo
   })
 }
 
-/** What is told where the clock of a log goes back. @param row of the table */
+/** What is told where the clock of a log goes in again. @param row of the table */
 export const timeGoesBack = (row: number): string =>
-  `row ${row}: the time goes back. Put the rows in order of time, or cut the log where its clock was set.`
+  `row ${row}: the time runs backwards. Put the rows in order of time, or cut the log where its clock was set.`
 
-/** The row of a table, its headings being the first, at which the time goes back; a table that begins with its end is in order. */
+/** The row of a table, its headings being the first, at which the time runs backwards; a table that begins with its end is in order. */
 function backAt(times: readonly (number | undefined)[]): number | undefined {
   const known = times.flatMap((ms, i) => (ms === undefined ? [] : [{ ms, row: i + 2 }]))
   const isBackward = (known.at(-1)?.ms ?? 0) < (known[0]?.ms ?? 0)

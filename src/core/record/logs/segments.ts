@@ -60,7 +60,7 @@ function indexOf(time: Float64Array, seconds: number): number {
 export type Window = { readonly from: number; readonly to: number }
 
 /**
- * A channel for drawing: least and most of each slice of what is looked at, each unbroken segment by itself and a point
+ * A channel for drawing: least and most of each slice of what is looked at, each unbroken segment on its own and a point
  * without a value between two of them, so that a gap stays a gap.
  * @param segments of `segmentsOf`, kept while no sample comes
  * @param slices how many there may be over the whole window

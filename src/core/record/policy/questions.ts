@@ -116,7 +116,7 @@ const POLICY_QUESTIONS: PolicyTexts = {
       'recover-all': 'all is recovered unless the valves prove tight',
       isolate: 'isolated by valves or pumped down where it can be',
     },
-    why: 'A valve that lets by spoils the vacuum and vents refrigerant through the pump.',
+    why: 'A valve that leaks through spoils the vacuum and vents refrigerant through the pump.',
   },
   valveAdjustment: {
     question: 'Is a new valve adjusted?',
@@ -195,7 +195,7 @@ const POLICY_QUESTIONS: PolicyTexts = {
     why: 'Liquid at the liquid line reaches no valve plate.',
   },
   oilRefill: {
-    question: 'How much oil goes back?',
+    question: 'How much oil is refilled?',
     answers: {
       weighed: 'what came out, and what left with the parts',
       level: 'to the level mark where there is a glass',

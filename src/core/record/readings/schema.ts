@@ -71,7 +71,7 @@ export type Reading = {
 }
 export type Readings = { [K in ReadingKey]?: Reading | undefined }
 export type Observations = { [K in ObservationKey]?: ObservationValue<K> | undefined } & {
-  /** How long the circuit stood open to air, hours. */
+  /** How long the circuit was open to air, hours. */
   hoursOpenToAir?: number | undefined
 }
 

@@ -1,6 +1,6 @@
 /**
  * Changes of one record, place by place. A quantity (value with its unit and all that belongs to it) and a list are one
- * place each: half of a reading never goes back alone.
+ * place each: half of a reading never is taken back alone.
  */
 export type Patch = {
   readonly path: readonly string[]

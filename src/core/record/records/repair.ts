@@ -81,7 +81,7 @@ export const repairSchema = z.strictObject({
   oilStroke: quantitySchema('volume').optional(),
   /** oil that a new compressor ships with, by its box; 0 for an empty one */
   newOil: quantitySchema('volume').optional(),
-  /** hours for which the can has stood open */
+  /** hours for which the can has was open */
   oilCanOpen: between(100_000, 'hours').optional(),
   way: oneOf(ACCESS_WAYS).optional(),
   /** the valves that would hold the rest were tried and hold */

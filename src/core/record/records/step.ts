@@ -29,11 +29,11 @@ export const stepSchema = z.strictObject({
   calledAt: instantSchema.optional(),
   /** when hands were at it; the last one is open while they are */
   spans: z.array(spanSchema).max(MOST_SPANS),
-  /** since when it runs by itself */
+  /** since when it runs unattended */
   leftAt: instantSchema.optional(),
   doneAt: instantSchema.optional(),
   skipped: z.strictObject({ at: instantSchema, reason: textSchema }).optional(),
-  /** likely minutes of hands that were planned when it began */
+  /** likely minutes hands-on that were planned when it began */
   planned: z.number({ error: 'is not a number' }).min(0, 'is negative').max(14_400).optional(),
   note: textSchema.optional(),
   /** ids of photos of the job */

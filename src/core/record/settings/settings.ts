@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
+import { SYSTEM_UNITS } from '../../base/units/system'
 import { UNIT_KINDS, type UnitKind } from '../equipment/unit'
 import { policySchema } from '../policy/policy'
 import { isReadingKey, type ReadingKey } from '../readings/vocabulary'
@@ -53,6 +54,10 @@ const orderSchema = z.record(z.string(), z.unknown()).transform(
 const SETTING_SHAPE = {
   temperatureUnit: z.enum(TEMPERATURE_UNITS),
   pressureUnit: pressureUnitSchema,
+  massUnit: z.enum(SYSTEM_UNITS.mass),
+  volumeUnit: z.enum(SYSTEM_UNITS.volume),
+  lengthUnit: z.enum(SYSTEM_UNITS.length),
+  flowUnit: z.enum(SYSTEM_UNITS.flow),
   demoOffered: yes,
   theme: z.enum(THEMES),
   textSize: z.enum(TEXT_SIZE_NAMES),

@@ -28,7 +28,7 @@ export type ReplacedPart =
  * done.
  */
 export type Effects = {
-  /** from the beginning: the part that is worked on stands open to air */
+  /** from the beginning: the part that is worked on is open to air */
   readonly opens?: true
   /** from the beginning: a flame is used on the circuit */
   readonly flame?: true

@@ -114,8 +114,8 @@ export function atEnd(
       openedAt: undefined,
     })
   }
-  if (effects.fills === 'vacuum') put({ mendings: [...next.mendings, { at, did: 'evacuated' }] })
-  if (effects.charges) put({ mendings: [...next.mendings, { at, did: 'charged' }] })
+  if (effects.fills === 'vacuum') put({ fixes: [...next.fixes, { at, did: 'evacuated' }] })
+  if (effects.charges) put({ fixes: [...next.fixes, { at, did: 'charged' }] })
   if (effects.joins) put({ sections: joined(next, at), isolated: false, shutIn: [] })
   for (const what of effects.putsBack ?? []) {
     if (what === COVER) put(withCover(next, 'on', at))
@@ -124,7 +124,7 @@ export function atEnd(
   if (effects.holdsOpen !== undefined) put({ heldOpen: effects.holdsOpen })
   if (effects.water) put({ water: effects.water })
   if (effects.clears) put({ clear: 'done' })
-  for (const did of effects.replaces ?? []) put({ mendings: [...next.mendings, { at, did }] })
+  for (const did of effects.replaces ?? []) put({ fixes: [...next.fixes, { at, did }] })
   if (effects.replaces?.includes('oil') || effects.replaces?.includes('compressor'))
     put({ oil: { ...next.oil, changedAt: at } })
   return next

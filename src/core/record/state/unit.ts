@@ -17,7 +17,7 @@ export type SectionState = {
 type OffState = { readonly state: 'off' | 'back' | 'stays'; readonly at: number | undefined }
 
 /** Something that ended a state of danger: a part replaced, the circuit evacuated or charged. */
-export type Mending = { readonly at: number; readonly did: ReplacedPart | 'evacuated' | 'charged' }
+export type Fix = { readonly at: number; readonly did: ReplacedPart | 'evacuated' | 'charged' }
 
 /** How the unit stands at a moment: what is recorded, no verdict. */
 export type UnitState = {
@@ -40,10 +40,10 @@ export type UnitState = {
   readonly clear: 'said' | 'done' | undefined
   /** solenoids and electronic valves are held open */
   readonly heldOpen: boolean
-  /** since when it stands open to air, ms */
+  /** since when it is open to air, ms */
   readonly openedAt: number | undefined
   readonly startedAt: number | undefined
-  readonly mendings: readonly Mending[]
+  readonly fixes: readonly Fix[]
 }
 
 /** What an event changes of how the unit stands. */
@@ -75,6 +75,6 @@ export const asFound = (unit: StateUnit): UnitState => {
     heldOpen: false,
     openedAt: undefined,
     startedAt: undefined,
-    mendings: [],
+    fixes: [],
   }
 }

@@ -72,7 +72,7 @@ describe('contents by section', () => {
     ['a recovery that runs changes nothing yet', ['recover'], true, all('unknown')],
     ['recovered', ['recover'], false, all('vapour')],
     ['a recovery takes no nitrogen away', ['sweep', 'recover'], false, all('nitrogen')],
-    ['what opens stands open from its beginning', ['recover', 'open'], true, all('air')],
+    ['what opens is open from its beginning', ['recover', 'open'], true, all('air')],
     ['a test presses from its beginning', ['recover', 'press'], true, all('nitrogen-pressure')],
     ['a pump that was put on', ['recover', 'open', 'press', 'pull'], true, all('vacuum')],
     ['charged', ['recover', 'open', 'pull', 'charge'], false, all('liquid')],
@@ -183,7 +183,7 @@ describe('what is off', () => {
     const stays = { id: COVER, what: COVER, label: 'Cover', stays: true as const }
     const state = off({ steps: stepsOf(['hold', 'compressor', 'start'], true), takenOff: [stays] })
     expect([state.cover, state.heldOpen, state.startedAt]).toEqual([undefined, true, Date.parse(at(20))])
-    expect(state.mendings.map(({ did }) => did)).toEqual(['compressor'])
+    expect(state.fixes.map(({ did }) => did)).toEqual(['compressor'])
     expect(state.oil).toEqual({ kind: 'mineral', changedAt: Date.parse(at(19)) })
   })
 })

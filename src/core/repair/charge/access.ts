@@ -62,7 +62,7 @@ const partOf = (fault: string) =>
   isSuspect(fault) && fault !== 'healthy' && fault !== 'unlisted' ? faultRow(fault).part : undefined
 const partsOf = ({ faults }: Facts) => faults.flatMap((fault) => partOf(fault) ?? [])
 const isCompressor = (at: Facts) => partsOf(at).includes('compressor')
-/** A leak at a port, tee, plug or gasket of the compressor is mended between its valves. */
+/** A leak at a port, tee, plug or gasket of the compressor is repaired between its valves. */
 const leaksAtCompressor = ({ repair, observations }: Facts) =>
   (repair.leakPlace ?? (observations.oilStain === 'compressor' ? 'compressor' : undefined)) === 'compressor'
 const isOnCompressor = (at: Facts) =>
@@ -81,7 +81,7 @@ const SHARED: readonly Against[] = [
   [({ inside }) => inside !== 'charge', 'no liquid is left in it'],
   [({ gasInside }) => gasInside, 'air or nitrogen is inside: it would be compressed with oil'],
   [({ unit }) => isFlammable(unit.refrigerant), 'flammable: all of it is recovered'],
-  [({ repair }) => repair.valvesTight === false, 'the valves let by'],
+  [({ repair }) => repair.valvesTight === false, 'the valves leak through'],
   [({ contamination }) => contamination.contents.acid !== 'none', 'acid: the charge does not stay in'],
 ]
 
@@ -153,7 +153,7 @@ const ROWS: Readonly<Record<AccessWay, Pick<Access, 'label' | 'minutes' | 'leave
     label: 'Pump down into receiver or condenser',
     minutes: [16, 25, 48],
     leaves:
-      'Refrigerant stays in receiver or condenser: vacuum from one side only, a valve that lets by stalls it near 3,000 microns.',
+      'Refrigerant stays in receiver or condenser: vacuum from one side only, a valve that leaks through stalls it near 3,000 microns.',
     asks: [
       'liquid valve shut, run to just above 0 psig, watch the head, lock out',
       'the isolated part is still recovered to its depth',

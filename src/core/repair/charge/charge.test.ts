@@ -331,7 +331,7 @@ describe('three ways to get at the part (handbook 07)', () => {
       /low side leaks/,
     ],
     [{ unit: { ...BOX, refrigerant: 'R-290' } }, 'txv-underfeeding', 'pump-down', /flammable/],
-    [{ unit: BOX, repair: { valvesTight: false } }, 'txv-underfeeding', 'pump-down', /let by/],
+    [{ unit: BOX, repair: { valvesTight: false } }, 'txv-underfeeding', 'pump-down', /leak through/],
     [{ unit: BOX, observations: { acidTest: 'weak' } }, 'txv-underfeeding', 'pump-down', /acid/],
     [{ unit: BOX }, 'txv-underfeeding', 'isolate', /only for the compressor/],
     [{ observations: { acidTest: 'weak' } }, 'compressor-not-pumping', 'isolate', /acid/],
@@ -345,7 +345,7 @@ describe('three ways to get at the part (handbook 07)', () => {
 
 describe('oil', () => {
   const oil = (part: Part, fault?: SuspectId) => plan(part, fault).oil
-  test('read as a volume or weighed, against the plate; what left with parts goes back too', () => {
+  test('read as a volume or weighed, against the plate; what left with parts goes in again too', () => {
     const read = oil({ repair: { oilOut: { value: 24, unit: 'floz' }, oilLost: { value: 2, unit: 'floz' } } })
     expect([read.out! / FLOZ, read.refill.value / FLOZ, read.left.value / FLOZ]).toEqual([
       expect.closeTo(24, 9),
@@ -403,6 +403,6 @@ describe('oil', () => {
       repair: { oilOut: { value: 33, unit: 'floz' } },
     })
     expect(wet.changes).toBe(1)
-    expect(wet.cans).toBe(2) // 33 floz are more than a quart
+    expect(wet.cans).toBe(2) // 33 fl oz are more than a quart
   })
 })

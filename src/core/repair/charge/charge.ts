@@ -222,7 +222,7 @@ function cylinderWarmUp({ refrigerant, unit, repair, readings }: ChargeInput): s
   return `At ${fromKelvin(air, 'F').toFixed(0)} F the cylinder gives ${fromPascals(has, 'psig', SEA_LEVEL_PASCALS).toFixed(0)} psig: warm its base to ${fromKelvin(wanted, 'F').toFixed(0)} F with warm water or a thermostatic heater, 125 F at most, never a flame.`
 }
 
-/** What settles a charge by itself; what a dryer was chosen by is asked only where nothing else is missing. */
+/** What settles a charge on its own; what a dryer was chosen by is asked only where nothing else is missing. */
 const DIRECT: readonly EntryId[] = [
   'factoryCharge',
   'lineLength',

@@ -15,7 +15,7 @@ export type OilBalance = {
   /** what came out; undefined before it was measured */
   readonly out: number | undefined
   readonly lost: number
-  /** what goes back; before it was measured, what is likely to come out */
+  /** what goes in again; before it was measured, what is likely to come out */
   readonly refill: Known<number>
   readonly isMeasured: boolean
   /** what stays in the circuit */

@@ -12,7 +12,7 @@ const OPEN_CAN = 1
 
 type Facts = Omit<OilBalance, 'reasons'> & Pick<OilInput, 'unit' | 'repair' | 'policy' | 'refrigerant'>
 
-const floz = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
+const floz = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} fl oz`
 
 /** What is said of the oil, where it applies. [practice] */
 const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Facts) => string])[] = [
@@ -82,7 +82,7 @@ const SAYS: readonly (readonly [applies: (at: Facts) => boolean, says: (at: Fact
   ],
   [
     ({ repair, goesIn }) => OIL_ROWS[goesIn].hygroscopic && (repair.oilCanOpen ?? 0) > OPEN_CAN,
-    ({ repair }) => `The can has stood open for ${repair.oilCanOpen} h: it does not go in, take a new one.`,
+    ({ repair }) => `The can has was open for ${repair.oilCanOpen} h: it does not go in, take a new one.`,
   ],
   [
     () => true,

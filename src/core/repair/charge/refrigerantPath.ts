@@ -147,7 +147,7 @@ function recoveredOf(input: PathInput): Pick<RefrigerantPath, 'recovered' | 'rec
   if (contamination.electrical && !contamination.oilTested)
     return to(
       'reclaim',
-      'After an electrical failure the oil is tested before a charge goes back: a strip frees nothing.',
+      'After an electrical failure the oil is tested before a charge goes in again: a strip frees nothing.',
     )
   if (!acidNegative)
     return to('reclaim', 'No negative acid test on record: test before it is used again, else reclaim.')
@@ -156,7 +156,7 @@ function recoveredOf(input: PathInput): Pick<RefrigerantPath, 'recovered' | 'rec
     return to('reclaim', 'By policy the recovered charge is not used again.')
   return to(
     'reuse-in-same-equipment',
-    "Clean, and the acid test negative: it may go back into the same owner's equipment.",
+    "Clean, and the acid test negative: it may be used again in the same owner's equipment.",
   )
 }
 

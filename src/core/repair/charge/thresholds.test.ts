@@ -112,7 +112,7 @@ describe('cylinder and cans', () => {
   test.each([
     [1, false],
     [1.1, true],
-  ])('a can that stood open for %f h is refused: %s', (hours, isRefused) =>
+  ])('a can that was open for %f h is refused: %s', (hours, isRefused) =>
     expect(/does not go in/.test(oldCan(hours))).toBe(isRefused),
   )
 })

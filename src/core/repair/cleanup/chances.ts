@@ -10,7 +10,7 @@ const BROKEN: Chances = [0.75, 0.2, 0.05]
 const OUTSIDE: Chances = [0.93, 0.06, 0.01]
 /** [practice] a burnout in its history. */
 const EARLIER: Chances = [0.5, 1.5, 2]
-/** [practice] water where nothing speaks of it, where it stood open, where ice is the fault. */
+/** [practice] water where nothing speaks of it, where it was open, where ice is the fault. */
 const DRY_CIRCUIT = 0.04
 const OPENED = 0.15
 const ICE = 0.9

@@ -46,7 +46,7 @@ const meanOf = (all: readonly TonsEstimate[]) =>
 
 const estimateText = (all: readonly TonsEstimate[], tons: number, kind: UnitPlate['kind']) =>
   all.length > 0
-    ? `${tons.toPrecision(2)} tons by ${all.map(({ by, tons: one }) => `${BY_WORDS[by]} (${one.toPrecision(2)})`).join(' and ')}`
+    ? `${tons.toPrecision(2)} tons by ${all.map(({ by, tons: one }) => `${BY_WORDS[by]} (${one.toPrecision(2)} tons)`).join(' and ')}`
     : `${tons} tons, usual for ${kind}`
 
 function tonsOf(unit: UnitPlate, estimates: readonly TonsEstimate[]): Known<number> {

@@ -24,7 +24,7 @@ export const CLASS_LABELS: Readonly<Record<ContaminationClass, string>> = {
 export const ACID_LEVELS = ['none', 'mild', 'strong'] as const
 export type AcidLevel = (typeof ACID_LEVELS)[number]
 
-/** What is planned for, each part by itself. */
+/** What is planned for, each part on its own. */
 export type Contents = {
   readonly acid: AcidLevel
   readonly wet: boolean

@@ -33,7 +33,7 @@ export type Contamination = {
   readonly triple: boolean
   /** something was found, not merely suggested, that opens the circuit even for a repair that would not */
   readonly asksToOpen: boolean
-  /** the compressor burnt: refrigerant goes back only after its oil was tested */
+  /** the compressor burnt: refrigerant goes in again only after its oil was tested */
   readonly electrical: boolean
   readonly oilTested: boolean
 }
@@ -87,7 +87,7 @@ function debrisOf({ observations, faults }: CleanupRecord): Finding<boolean> {
   }
 }
 
-const UNTOLD = 'How long it stood open is not known: a day to a year is assumed, likely a month.'
+const UNTOLD = 'How long it was open is not known: a day to a year is assumed, likely a month.'
 
 /** What is known of water, and how the figures are known that it was found by. */
 function waterOf(

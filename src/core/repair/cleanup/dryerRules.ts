@@ -50,7 +50,7 @@ const DRYER_RULES: readonly Rule[] = [
       const needed = pressureNeeded(need)
       return {
         holds: dryer.pressure >= needed,
-        sentence: `stands ${dryer.pressure.toFixed(0)} psig, ${needed.toFixed(0)} wanted for ${need.refrigerant}`,
+        sentence: `stands ${dryer.pressure.toFixed(0)} psig, ${needed.toFixed(0)} psig wanted for ${need.refrigerant}`,
       }
     },
   },
@@ -76,7 +76,7 @@ const DRYER_RULES: readonly Rule[] = [
       const tons = tonsOn(dryer, need)
       return {
         holds: tons >= need.size.tons.value,
-        sentence: `carries ${tons.toPrecision(2)} tons on ${need.refrigerant} at its drop limit, ${need.size.tons.value.toPrecision(2)} needed`,
+        sentence: `carries ${tons.toPrecision(2)} tons on ${need.refrigerant} at its drop limit, ${need.size.tons.value.toPrecision(2)} tons needed`,
       }
     },
   },

@@ -54,10 +54,10 @@ const wordsOf = ({ drewAir, isEmpty, observations }: CleanupRecord, told: number
   const how = observations.linesPlugged === 'unplugged' ? ', its line ends unplugged' : ''
   if (drewAir) return `Found in vacuum: it has been drawing air, ${time}.`
   if (isEmpty) return `Its pressure has fallen to nothing: it breathed through the leak, ${time}.`
-  return `The circuit stood open to air ${time}${how}.`
+  return `The circuit was open to air ${time}${how}.`
 }
 
-/** Whether and how long a circuit stood open to air; undefined where nothing says so. [memory] where not told */
+/** Whether and how long a circuit was open to air; undefined where nothing says so. [memory] where not told */
 export function exposureOf(record: CleanupRecord): Exposure | undefined {
   const { observations, drewAir, isEmpty } = record
   const told = observations.hoursOpenToAir
@@ -78,7 +78,7 @@ export function exposureOf(record: CleanupRecord): Exposure | undefined {
     time:
       told === undefined
         ? guess('open for a day to a year, likely a month', 'hoursOpen')
-        : fact('typed', 'the time that it stood open'),
+        : fact('typed', 'the time that it was open'),
     weather: observations.openConditions
       ? fact('typed', 'the weather')
       : guess('air of usual humidity', 'weather'),

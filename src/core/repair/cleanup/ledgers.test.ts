@@ -115,7 +115,7 @@ describe('circuit size', () => {
     expect(estimate!.tons).toBeGreaterThan(2)
     expect(estimate!.tons).toBeLessThan(4)
   })
-  test('oil by weight and by volume, handbook 06: 28 oz weighed is 27.4 floz of POE, 29.5 of mineral', () => {
+  test('oil by weight and by volume, handbook 06: 28 oz weighed is 27.4 fl oz of POE, 29.5 of mineral', () => {
     const ounces = 28 * 0.028349523125
     const floz = 29.5735295625e-6
     expect(oilVolumeOf(ounces, 'POE') / floz).toBeCloseTo(27.4, 1)

@@ -6,7 +6,7 @@ import type { Contents } from './classes'
 export type Suggestion = {
   readonly contents: Partial<Contents>
   readonly sentence: string
-  /** it burnt inside the circuit: the oil is tested before anything goes back */
+  /** it burnt inside the circuit: the oil is tested before anything goes in again */
   readonly electrical?: true
   /** the compressor itself failed: what it shed is in its oil */
   readonly compressor?: true

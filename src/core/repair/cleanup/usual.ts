@@ -10,7 +10,7 @@ export const USUAL: Readonly<Record<UsualId, number>> = {
   leastOil: 0.0002,
   /** [practice] length of line that many plates include, m */
   lineIncluded: 15 * UNITS.ft.si,
-  /** [memory] hours for which a circuit stood open that nobody knows: a day, a month, a year */
+  /** [memory] hours for which a circuit was open that nobody knows: a day, a month, a year */
   openLow: 24,
   openLikely: 30 * 24,
   openHigh: 365 * 24,

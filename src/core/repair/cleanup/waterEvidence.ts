@@ -56,7 +56,7 @@ export const WATER_SIGNS: readonly WaterSign[] = [
     wet: true,
   },
   {
-    sentence: 'The circuit stood open in rain.',
+    sentence: 'The circuit was open in rain.',
     seen: (record) => record.observations.openConditions === 'rain' && open(record) >= HOURS_OPEN_WET_IN_RAIN,
     chances: [0.05, 0.6],
     wet: true,

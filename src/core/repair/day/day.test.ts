@@ -181,7 +181,7 @@ describe('weather, hours, deliveries, breaks', () => {
     }))
     const day = dayOf(['txv-underfeeding'], { day: { start: START, rain } })
     expect(day.finish).toBeUndefined()
-    expect(day.problem).toMatch(/No dry spell is long enough: the circuit stands open for about 1 h/)
+    expect(day.problem).toMatch(/No dry spell is long enough: the circuit is open for about 1 h/)
   })
   test('a part that comes at noon holds up its task, not what goes before it', () => {
     const parts = { 'part:expansion-valve': { arrives: '2026-11-27T12:00' } }
@@ -190,7 +190,7 @@ describe('weather, hours, deliveries, breaks', () => {
     expect(row('swapValve').start).toBe(240)
     expect(row('recover').end).toBeLessThan(240)
   })
-  test('a building that closes makes two visits; nothing stands open over night', () => {
+  test('a building that closes makes two visits; nothing is open over night', () => {
     const hours = { opensAt: '08:00', closesAt: '11:30' }
     const day = dayOf(['txv-underfeeding'], { day: { start: START, ...hours, access: 'easy' } })
     expect(day.visits).toHaveLength(2)

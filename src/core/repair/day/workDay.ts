@@ -17,7 +17,7 @@ export type DayRow = Placed &
     readonly helpWanted?: Stretch
   }
 
-/** A time on site: from the first minute of hands to the last. */
+/** A time on site: from the first minute hands-on to the last. */
 export type Visit = Stretch & { readonly tasks: readonly string[] }
 
 /** A moment that must not be passed, and how far the plan stays from it; negative minutes are past it. */
@@ -46,7 +46,7 @@ export type WorkDay = {
   readonly open: Stretch | undefined
   readonly visits: readonly Visit[]
   readonly deadline: Deadline | undefined
-  /** minutes of hands, and of what runs by itself */
+  /** minutes hands-on, and of what runs unattended */
   readonly handsOn: number
   readonly unattended: number
   /** why there is no plan, and what would make room */
@@ -88,7 +88,7 @@ function visitsOf(rows: readonly DayRow[], { origin }: DayCalendar): Visit[] {
   })
 }
 
-/** Work that stands open, end to end, at its likely times. */
+/** Work that is open, end to end, at its likely times. */
 const openWork = ({ activities }: Problem) =>
   sum(
     activities
@@ -105,9 +105,9 @@ function problemOf(problem: Problem, calendar: DayCalendar): string {
   if (openWork(problem) > longest * problem.people)
     return `The open work of about ${opened} is longer than a working day: bring a second person, or lengthen the hours.`
   if (calendar.rain.length > 0 && fits({ shut: calendar.nights }))
-    return `No dry spell is long enough: the circuit stands open for about ${opened}. Move the day, bring a second person, or put a roof over it.`
+    return `No dry spell is long enough: the circuit is open for about ${opened}. Move the day, bring a second person, or put a roof over it.`
   if (fits({ still: [] }))
-    return 'What runs by itself does not end before the building closes: let machines run on over night, or begin in the morning.'
+    return 'What runs unattended does not end before the building closes: let machines run on over night, or begin in the morning.'
   if (fits({ activities: problem.activities.map(({ notBefore: _none, ...each }) => each) }))
     return 'A delivery or a moved task comes later than the days looked at: take it back, or move the day.'
   return 'The work has no room in the hours of the building and the light: lengthen them.'

@@ -214,11 +214,14 @@ test('a scale that was zeroed with the cylinder on it counts below zero while it
   expect(figureState('cylinderWeight', five, AIR, 'weigh-in').state).toBe('unlikely')
   expect(figureState('cylinderWeight', five, AIR, 'recovery').state).toBe('impossible')
 })
-test.each(PURPOSES)('%s: nothing passes where the time goes back; a table says at which row', (purpose) => {
-  const { rows } = GOOD[purpose]
-  const back = rows.map((row, i) => (i >= 30 ? [row[0]! - 300, ...row.slice(1)] : row))
-  const told = judge(purpose, asLog(purpose, back))
-  expect(told.missing.join()).toMatch(/times that go forward/)
-  expect(isOpening(told)).toBe(false)
-  expect(() => readWorkLog(asCsv(purpose, back), purpose)).toThrow(/row 32: the time goes back/)
-})
+test.each(PURPOSES)(
+  '%s: nothing passes where the time runs backwards; a table says at which row',
+  (purpose) => {
+    const { rows } = GOOD[purpose]
+    const back = rows.map((row, i) => (i >= 30 ? [row[0]! - 300, ...row.slice(1)] : row))
+    const told = judge(purpose, asLog(purpose, back))
+    expect(told.missing.join()).toMatch(/times that go forward/)
+    expect(isOpening(told)).toBe(false)
+    expect(() => readWorkLog(asCsv(purpose, back), purpose)).toThrow(/row 32: the time runs backwards/)
+  },
+)

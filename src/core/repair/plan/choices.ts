@@ -6,7 +6,7 @@ import type { TaskId } from './tasks/tasks'
 
 type LeakPlace = (typeof LEAK_PLACES)[number]
 
-/** Where oil was seen: what mends it there. A place that says nothing of the kind is missing. */
+/** Where oil was seen: what repairs it there. A place that says nothing of the kind is missing. */
 const LEAK_BY_STAIN: { readonly [K in NonNullable<Observations['oilStain']>]?: LeakPlace } = {
   'condenser-coil': 'coil',
   'evaporator-coil': 'coil',

@@ -409,7 +409,9 @@ describe('a new unit beside the repair', () => {
       job: { arrival: { previousCompressor: true } },
     })!
     expect(once.reasons.filter((reason) => reason !== 'less work')).toEqual([])
-    expect(twice.reasons).toEqual(expect.arrayContaining(['its compressor failed before', 'R-22 grows dear']))
+    expect(twice.reasons).toEqual(
+      expect.arrayContaining(['its compressor failed before', 'R-22 gets expensive']),
+    )
     expect(twice.isBetter).toBe(true)
     expect(once.isBetter).toBe(once.reasons.includes('less work'))
   })

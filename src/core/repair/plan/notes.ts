@@ -56,7 +56,7 @@ const BRAZING: Readonly<Record<Policy['brazingNitrogen'], string>> = {
   static: 'Nitrogen: sweep, then hold 0.5 psi.',
 }
 
-const flozText = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} floz`
+const flozText = (cubicMetres: number) => `${fromSI(cubicMetres, 'floz').toFixed(1)} fl oz`
 
 /** What each note says on this job; nothing where it has nothing to say. */
 const NOTES: Readonly<Record<NoteId, (facts: NoteFacts) => readonly string[]>> = {

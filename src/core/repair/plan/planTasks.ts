@@ -38,7 +38,7 @@ export type PlanTask = GraphTask &
     readonly notes: readonly string[]
     /** what it is planned by, where that is a guess */
     readonly basis?: Basis
-    /** what can be done while it runs by itself */
+    /** what can be done while it runs unattended */
     readonly meanwhile: readonly TaskId[]
   }
 
@@ -87,7 +87,7 @@ function cautionIds(id: TaskId, { unit, burns, climate }: TaskFacts): CautionId[
   return [...new Set(ids)]
 }
 
-/** Tasks that are neither before nor after each, for those that run by themselves. */
+/** Tasks that are neither before nor after each, for those that run unattended. */
 function meanwhileOf(graph: readonly GraphTask[]): Map<TaskId, TaskId[]> {
   const ancestors = ancestorsOf(graph)
   const running = graph.filter(({ id }) => taskRow(id).unattended)

@@ -10,7 +10,7 @@ import { type DecisionState, decisionStatesOf } from '../../diagnosis/proof/deci
 export type Proof = {
   readonly fault: SuspectId
   readonly isFirst: boolean
-  /** why it is proven first: suspected only, its gate is shut, or it was seen or brought along and is checked again */
+  /** why it is proven first: suspected only, not proven yet, or it was seen or brought along and is checked again */
   readonly why: 'suspected' | 'gate-shut' | 'shown' | undefined
   /** points of its proof that are not on record */
   readonly missing: readonly string[]
@@ -48,7 +48,7 @@ function ofDecided({ fault, state, asked }: DecisionState): Proof {
 }
 
 /**
- * How each fault of a plan stands: one that is only suspected is never bought for, one whose gate is shut neither.
+ * How each fault of a plan stands: one that is only suspected is never bought for, one that is not proven yet neither.
  * @throws OrzoError not-loaded when the refrigerant's table is not in memory
  */
 export function proofsOf(job: KnownJob, faults: readonly SuspectId[]): Proof[] {

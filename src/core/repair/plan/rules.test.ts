@@ -165,7 +165,7 @@ function said(plan: Plan, unit: UnitPlate, at: (id: TaskId) => number) {
   )
   expect(later.length > 0).toBe(oil.laterChanges > 0)
   expect(plan.parts.some(({ id }) => id === 'part:oil-return')).toBe(oil.laterChanges > 0)
-  // another refrigerant: what came out never goes back, and is not finished by weight only
+  // another refrigerant: what came out never goes in again, and is not finished by weight only
   if (path.goesIn !== path.holds) {
     expect(path.recovered).not.toBe('reuse-in-same-equipment')
     if (path.path === 'convert') expect(charge?.finish.join(' ') ?? '').not.toMatch(/weight only/i)

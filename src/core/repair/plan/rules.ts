@@ -159,7 +159,7 @@ const RULES: readonly RuleRow[] = [
   },
   {
     id: 'leak-before-compressor',
-    sentence: 'The leak is found and mended before a new compressor is bought or fitted.',
+    sentence: 'The leak is found and repaired before a new compressor is bought or fitted.',
     applies: (view) => has(view, ...LEAK_FINDS) && has(view, ...COMPRESSORS),
     holds: (view) => inOrder(view, [...LEAK_FINDS, ...LEAK_REPAIRS], COMPRESSORS),
   },

@@ -51,7 +51,7 @@ type SwapFacts = {
 
 /** [practice] hands-on minutes of a unit that is changed whole, out and in, charged at the factory. */
 const WHOLE = { appliance: 90, package: 360 } as const
-/** [practice] a tenth less work decides by itself; two other reasons do together. */
+/** [practice] a tenth less work decides alone; two other reasons do together. */
 const LESS_WORK = 0.9
 const ENOUGH_REASONS = 2
 /** Refrigerants that are no longer made for new equipment in most places. [memory] */
@@ -97,7 +97,7 @@ function reasonsOf(repair: SwapPlan, { unit, failedBefore }: SwapFacts): string[
       ? ['burnout: a new unit brings clean coil, oil, accumulator and compressor at once']
       : []),
     ...(failedBefore ? ['its compressor failed before'] : []),
-    ...(PHASED_OUT.includes(unit.refrigerant) ? [`${unit.refrigerant} grows dear`] : []),
+    ...(PHASED_OUT.includes(unit.refrigerant) ? [`${unit.refrigerant} gets expensive`] : []),
     ...(faults.length > 1 ? [`${faults.length} faults on one unit`] : []),
   ]
 }

@@ -28,7 +28,7 @@ export function testOf({ job, figured, cleanup, policy }: Whole): TestPressure {
 
 const NOT_BOUGHT: Readonly<Record<NonNullable<Proof['why']>, string>> = {
   suspected: 'prove first: suspected, not decided',
-  'gate-shut': 'prove first: its gate is shut',
+  'gate-shut': 'prove first: not proven yet',
   shown: 'check first: seen or brought along, not checked here',
 }
 

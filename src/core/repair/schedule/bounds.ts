@@ -112,7 +112,7 @@ function mayEndBy(network: Network, heads: Heads, target: number): boolean {
   return machinesFit(network, heads, tails)
 }
 
-/** The same for each machine, in minutes of the clock: it is held to the end of what runs by itself. */
+/** The same for each machine, in minutes of the clock: it is held to the end of what runs unattended. */
 function machinesFit({ machine, activities, size }: Network, heads: Heads, tails: Tails): boolean {
   for (const one of new Set(machine)) {
     if (one < 0) continue

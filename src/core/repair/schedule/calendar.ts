@@ -9,7 +9,7 @@ export type Calendar = {
   readonly minuteOf: Int32Array
   /** spells in which a circuit may stand open, in order */
   readonly dry: readonly Stretch[]
-  /** stretches over which no work is left begun, and in which nothing runs by itself; in order */
+  /** stretches over which no work is left begun, and in which nothing runs unattended; in order */
   readonly closed: readonly Stretch[]
   readonly still: readonly Stretch[]
 }
@@ -78,7 +78,7 @@ export function workBackFrom(
 const metBy = (all: readonly Stretch[], from: number, to: number): number | undefined =>
   all.find((each) => each.from < to && each.to > from)?.to
 
-/** Where an activity lies: hands on from the start, by itself to the end; a second person helps until `helpOff`. */
+/** Where an activity lies: hands on from the start, unattended to the end; a second person helps until `helpOff`. */
 export type Fit = {
   readonly start: number
   /** its start where nobody helps */

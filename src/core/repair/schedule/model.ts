@@ -1,30 +1,30 @@
 /** Minutes: low, likely, high. */
 export type Minutes = readonly [low: number, likely: number, high: number]
 
-/** What there is one of on a van: held from the first minute of a task to the end of what runs by itself. */
+/** What there is one of on a van: held from the first minute of a task to the end of what runs unattended. */
 export const MACHINES = ['recovery machine', 'vacuum pump', 'nitrogen', 'torch', 'scale'] as const
 export type Machine = (typeof MACHINES)[number]
 
 /** Minutes from the start of the plan; the end is not part of it. */
 export type Stretch = { readonly from: number; readonly to: number }
 
-/** One task as it is placed in time: hands on first, then by itself without a gap. Whole minutes. */
+/** One task as it is placed in time: hands on first, then unattended without a gap. Whole minutes. */
 export type Activity = {
   readonly id: string
   /** minutes of one person, 1 or more */
   readonly handsOn: number
   /** minutes from its start, up to all of them, for which a second person helps; never where one works alone */
   readonly second?: number
-  /** minutes for which it goes on by itself afterwards */
+  /** minutes for which it goes on unattended afterwards */
   readonly unattended: number
   readonly machine?: Machine
   /** begins when these are over */
   readonly after: readonly string[]
-  /** begins when these run by themselves: their hands-on part is done */
+  /** begins when these run unattended: their hands-on part is done */
   readonly alongside?: readonly string[]
   /** never begins earlier */
   readonly notBefore?: number
-  /** the opening to which it belongs: the circuit stands open from its first minute to the end of the last of them */
+  /** the opening to which it belongs: the circuit is open from its first minute to the end of the last of them */
   readonly opening?: number
 }
 
@@ -38,9 +38,9 @@ export type Problem = {
   readonly idle: readonly Stretch[]
   /** nobody works, and nothing that was begun is left so: nights, a closed building */
   readonly closed: readonly Stretch[]
-  /** no circuit stands open: rain, nights */
+  /** no circuit is open: rain, nights */
   readonly shut: readonly Stretch[]
-  /** nothing runs by itself: the power is off, or machines must not be left */
+  /** nothing runs unattended: the power is off, or machines must not be left */
   readonly still: readonly Stretch[]
   /** minutes that are looked at */
   readonly horizon: number

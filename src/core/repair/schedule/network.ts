@@ -7,7 +7,7 @@ export type Network = {
   readonly people: number
   readonly activities: readonly Activity[]
   readonly size: number
-  /** what each waits for: until it is over, until it runs by itself */
+  /** what each waits for: until it is over, until it runs unattended */
   readonly after: readonly (readonly number[])[]
   readonly alongside: readonly (readonly number[])[]
   /** what waits for each, either way */

@@ -5,7 +5,7 @@ import type { Minutes, Placed, Problem } from './model'
 import { networkOf } from './network'
 import { place } from './place'
 
-/** What a task may take: hands on, then by itself. */
+/** What a task may take: hands on, then unattended. */
 export type Estimate = {
   readonly handsOn: Minutes
   readonly unattended?: Minutes | undefined

@@ -22,7 +22,7 @@ export type NowScene = {
  */
 export function holdingNow({ unit, vetoes, state, plan, began }: NowScene): VetoId[] {
   const ended = new Set(
-    state.mendings
+    state.fixes
       .filter(({ at }) => began !== undefined && at >= began)
       .flatMap(({ did }) => (did === 'evacuated' || did === 'charged' ? [] : (ENDED_BY_PART[did] ?? []))),
   )

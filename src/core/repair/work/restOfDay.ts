@@ -5,7 +5,7 @@ import type { Plan } from '../plan/plan'
 import type { PlannedDay } from '../plan/plannedDay'
 import type { RunSheet, SheetStep } from './runSheet'
 
-/** Minutes of hands that a task still takes: never less than one. */
+/** Minutes hands-on that a task still takes: never less than one. */
 const left = (likely: number, hands: number) => Math.max(1, Math.round(likely - hands))
 
 const LATER: readonly SheetStep['state'][] = ['waits', 'blocked', 'ready', 'paused', 'hands', 'running']

@@ -35,9 +35,9 @@ export type SheetStep = {
   readonly vetoes: readonly TaskVeto[]
   /** tasks that must be over before */
   readonly waitsFor: readonly TaskId[]
-  /** minutes of hands so far */
+  /** minutes hands-on so far */
   readonly hands: number
-  /** moment, ms, at which what runs by itself is likely over, and how far that is, minutes; negative is over */
+  /** moment, ms, at which what runs unattended is likely over, and how far that is, minutes; negative is over */
   readonly endsAt: number | undefined
   readonly minutesLeft: number | undefined
 }
@@ -49,7 +49,7 @@ export type RunSheet = {
   /** at which hands are, or the first that can be begun */
   readonly current: SheetStep | undefined
   readonly next: SheetStep | undefined
-  /** what runs by itself */
+  /** what runs unattended */
   readonly running: readonly SheetStep[]
   /** what can be done while it runs */
   readonly meanwhile: readonly SheetStep[]
@@ -149,7 +149,7 @@ function shutBehind(steps: readonly SheetStep[], all: readonly SheetStep[]): Run
 }
 
 /**
- * The plan as it is worked on: how each task stands, the one that is on, what runs by itself and until when, what can be done
+ * The plan as it is worked on: how each task stands, the one that is on, what runs unattended and until when, what can be done
  * meanwhile. Everything follows from moments on record; nothing is counted.
  * @param now ms of the time of the job
  * @param order ids of the tasks as the day begins them; without it they stand as planned

@@ -669,7 +669,7 @@ describe('the run sheet', () => {
     expect(two.steps.find(({ id }) => id === 'confirm')!.spans).toEqual([{ from: at(22), to: at(25) }])
     expect(sheetOf(two, 26).current?.task.id).toBe('setUp')
   })
-  test('what runs by itself has a clock that is computed: hours later it is over, not paused', () => {
+  test('what runs unattended has a clock that is computed: hours later it is over, not paused', () => {
     const job = apply(
       decidedJob(),
       done('setUp', 'confirm', 'lockOut', 'gainAccess'),

@@ -1,4 +1,7 @@
 'use client'
+import { unitText } from '@/core/base/units/system'
+import { useUnits } from '@/ui/units'
+import { liveIn } from './capture'
 import { allLogs } from '@/core/record/job/acrossRounds'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
@@ -41,6 +44,8 @@ type ProbeProps = {
 function Probe({ probe, held, onHold, session, onCapture }: ProbeProps) {
   const { info, tap, latest, state, trend, battery } = probe
   const { source } = session
+  const { system } = useUnits()
+  const shown = latest && liveIn(latest, system)
   return (
     <Box
       component="li"
@@ -73,9 +78,9 @@ function Probe({ probe, held, onHold, session, onCapture }: ProbeProps) {
           </Typography>
         </Box>
         <Typography component="span" sx={{ fontSize: '1.2rem', fontWeight: 650, whiteSpace: 'nowrap' }}>
-          {latest?.value ?? '–'}
+          {shown?.value ?? '–'}
           <Typography component="span" sx={{ ml: 0.5, fontSize: '0.85rem', color: 'text.secondary' }}>
-            {latest?.unit}
+            {shown && unitText(shown.unit)}
           </Typography>
         </Typography>
       </ButtonBase>
@@ -210,7 +215,7 @@ export function LivePanel({
           <FormControlLabel
             sx={{ minHeight: 48 }}
             control={<Switch checked={auto} onChange={(_event, on) => onAuto(on)} />}
-            label="Take each one by itself when it has settled"
+            label="Take each one when it has settled"
           />
           <Settle state={state} session={session} />
           {recorder && <RecordButton recorder={recorder} taps={liveTaps.size} />}

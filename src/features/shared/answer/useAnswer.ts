@@ -2,9 +2,12 @@
 import { useEffect, useMemo, useState } from 'react'
 import type { Answer, Question } from '@/core/answer/answer'
 import type { Display } from '@/core/base/units/show'
+import type { UnitSystem } from '@/core/base/units/system'
+import { saidIn } from '@/core/base/units/textIn'
 import type { StoredJob } from '@/core/record/job/job'
 import type { LogSamples } from '@/core/repair/logs/verdicts'
 import { askAnswer } from '@/workers/answerClient'
+import { useLook } from '../display/DisplayProvider'
 import { Superseded } from '@/threads/protocol'
 
 /** What is known of a job: each part with the question that it answers. */
@@ -14,6 +17,25 @@ export type Answered = Answer & {
   /** ranking, gates, causes and plan belong to the readings on the screen */
   readonly isFresh: boolean
 }
+
+const said = new WeakMap<object, { readonly system: UnitSystem; readonly value: object }>()
+
+/** What is said in a part of an answer, in the units of a system; the same part is said once. */
+function saidOnce<T extends object>(part: T, system: UnitSystem): T {
+  const known = said.get(part)
+  if (known?.system === system) return known.value as T
+  const value = saidIn(part, system)
+  said.set(part, { system, value })
+  return value
+}
+
+const saidParts = (answer: Answer, system: UnitSystem): Answer =>
+  Object.fromEntries(
+    Object.entries(answer).map(([key, part]) => [
+      key,
+      typeof part === 'object' && part !== null ? saidOnce(part as object, system) : part,
+    ]),
+  ) as Answer
 
 /** ms: the whole is mostly there sooner, and the page is drawn once; where it takes longer, arithmetic is shown first. */
 const PATIENCE = 80
@@ -34,7 +56,14 @@ export function useAnswer(
   setId: string | undefined,
   temperature: Display['temperature'],
   samples: LogSamples,
-): { readonly answer: Answered | undefined; readonly problem: string | undefined } {
+): {
+  /** said in the units of this browser */
+  readonly answer: Answered | undefined
+  /** as the judges said it, to be kept beside the logs */
+  readonly verdicts: Answer['verdicts'] | undefined
+  readonly problem: string | undefined
+} {
+  const { system } = useLook()
   const question = useMemo<Question>(
     () => ({ job, setId, samples, display: { temperature } }),
     [job, setId, samples, temperature],
@@ -68,11 +97,15 @@ export function useAnswer(
     const { whole, arithmetic } = known
     if (!whole) return undefined
     return {
-      ...whole.answer,
-      assessment: arithmetic?.assessment ?? whole.answer.assessment,
+      ...saidParts(whole.answer, system),
+      assessment: saidOnce(arithmetic?.assessment ?? whole.answer.assessment, system),
       isArithmeticFresh: arithmetic?.of === question,
       isFresh: whole.of === question,
     }
-  }, [known, question])
-  return { answer, problem: known.problem }
+  }, [known, question, system])
+  return {
+    answer,
+    verdicts: answer?.isFresh ? known.whole?.answer.verdicts : undefined,
+    problem: known.problem,
+  }
 }

@@ -53,7 +53,7 @@ function barrier(gate: ProofGate | undefined, shown: Shown | undefined): string 
   const [refused] = gate?.refused ?? []
   if (refused) return refused
   if (!gate || gate.met || shown) return undefined
-  return 'Its gate is shut: say how it was shown, or take the readings that it asks for.'
+  return 'Not proven yet: say how it was shown, or take the readings that it asks for.'
 }
 
 /** What will be asked for again of a part that was seen or brought along. */
@@ -114,8 +114,7 @@ export function DecideAny({ job, unit, change, startRound, answer, asksFirst = f
   const put = (values: Partial<Draft>) => setDraft({ ...draft, ...values })
   const { fault } = draft
   const shown = shownOf(draft)
-  const gateId = fault === '' ? undefined : gateIdOf(fault)
-  const gate = answer.gates.find((each) => each.gate === gateId)
+  const gate = answer.gates.find((each) => fault !== '' && each.gate === gateIdOf(fault))
   const stop = barrier(gate, shown)
   const standing = fault === '' ? undefined : decisionOn(job, fault)
   const save = async (isDecided: boolean) => {

@@ -11,10 +11,12 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import type { TemperatureUnit } from '@/core/base/units/units'
+import { SYSTEM_UNITS, type SystemQuantity, unitText } from '@/core/base/units/system'
+import type { Unit } from '@/core/base/units/units'
 import { database } from '@/data/shared'
 import { type SettingKey, writeChoice } from '@/data/settings'
 import { useDisplay } from './useDisplay'
+import { UnitChoice } from './UnitChoice'
 import { useLook } from './DisplayProvider'
 
 type Choice = {
@@ -24,22 +26,72 @@ type Choice = {
   readonly values: readonly (readonly [value: string, label: string])[]
 }
 
-export const TEMPERATURE_CHOICES = [
-  ['F', 'Fahrenheit'],
-  ['C', 'Celsius'],
-  ['K', 'Kelvin'],
-] as const
+const QUANTITIES: readonly (readonly [SystemQuantity, string])[] = [
+  ['temperature', 'Temperatures'],
+  ['pressure', 'Pressures'],
+  ['mass', 'Weights'],
+  ['volume', 'Oil'],
+  ['length', 'Lengths'],
+  ['flow', 'Air flow'],
+]
+const UNIT_NAMES: { readonly [U in Unit]?: string } = {
+  F: 'Fahrenheit',
+  C: 'Celsius',
+  K: 'Kelvin',
+  lb: 'lb and oz',
+  kg: 'kg and g',
+  ft: 'ft and in',
+  m: 'm and mm',
+}
+
+/** One choice for everything, or a unit for each quantity. A figure that was typed keeps its unit. */
+function UnitsPart() {
+  const { system, setUnits } = useDisplay()
+  return (
+    <Box component="section" aria-labelledby="units-title">
+      <Typography id="units-title" sx={{ fontWeight: 650, mb: 0.5 }}>
+        Units
+      </Typography>
+      <UnitChoice />
+      <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 0.5 }}>
+        Of readings, sentences, limits, logs, tables and report. A figure keeps the unit in which it was
+        typed.
+      </Typography>
+      <Box component="details">
+        <Box
+          component="summary"
+          sx={{ minHeight: 48, alignContent: 'center', cursor: 'pointer', fontWeight: 600 }}
+        >
+          Mixed: a unit for each quantity
+        </Box>
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          {QUANTITIES.map(([quantity, label]) => (
+            <Box key={quantity} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
+              <Typography sx={{ width: 110 }}>{label}</Typography>
+              <ToggleButtonGroup
+                exclusive
+                value={system[quantity]}
+                aria-label={label}
+                onChange={(_event, unit: string | null) => unit && setUnits({ [quantity]: unit })}
+              >
+                {SYSTEM_UNITS[quantity].map((unit) => (
+                  <ToggleButton key={unit} value={unit} sx={{ px: 1.5 }}>
+                    {UNIT_NAMES[unit] ?? unitText(unit)}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+            </Box>
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  )
+}
 
 const CHOICES: readonly Choice[] = [
   {
-    setting: 'temperatureUnit',
-    label: 'Temperatures',
-    help: 'Of ladder, sentences and tables. A tap keeps the unit in which it was read.',
-    values: TEMPERATURE_CHOICES,
-  },
-  {
     setting: 'theme',
-    label: 'Ground',
+    label: 'Theme',
     help: 'Sunlight for glare, Cellar for the dark.',
     values: [
       ['sunlight', 'Sunlight'],
@@ -80,16 +132,13 @@ const CHOICES: readonly Choice[] = [
 export function DisplayButton() {
   const [open, setOpen] = useState(false)
   const look = useLook()
-  const { temperature, setTemperature } = useDisplay()
   const now: Partial<Record<SettingKey, string>> = {
-    ...look,
+    theme: look.theme,
+    textSize: look.textSize,
+    hand: look.hand,
     screenOn: look.screenOn ? 'yes' : 'no',
-    temperatureUnit: temperature,
   }
-  const choose = (setting: SettingKey, value: string) => {
-    if (setting === 'temperatureUnit') setTemperature(value as TemperatureUnit)
-    else void writeChoice(database(), setting, value)
-  }
+  const choose = (setting: SettingKey, value: string) => void writeChoice(database(), setting, value)
   return (
     <>
       <IconButton aria-label="Display" color="inherit" onClick={() => setOpen(true)}>
@@ -98,6 +147,7 @@ export function DisplayButton() {
       <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="display-title">
         <DialogTitle id="display-title">Display</DialogTitle>
         <DialogContent sx={{ display: 'grid', gap: 2 }}>
+          <UnitsPart />
           {CHOICES.map(({ setting, label, help, values }) => (
             <Box key={setting}>
               <Typography sx={{ fontWeight: 650, mb: 0.5 }}>{label}</Typography>

@@ -3,6 +3,7 @@ import { createContext, type ReactNode, useContext } from 'react'
 import { database } from '@/data/shared'
 import { readSettings } from '@/data/settings'
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry'
+import { UnitsContext } from '@/ui/units'
 import { StorageHealth } from '../storage/StorageHealth'
 import { useLive } from '../storage/useLive'
 import { type Look, lookOf } from './display'
@@ -17,10 +18,12 @@ export function DisplayProvider({ children }: { children: ReactNode }) {
   const look = lookOf(useLive(() => readSettings(database()), [], {}))
   return (
     <LookContext value={look}>
-      <ThemeRegistry name={look.theme} textSize={look.textSize}>
-        <StorageHealth />
-        {children}
-      </ThemeRegistry>
+      <UnitsContext value={look.system}>
+        <ThemeRegistry name={look.theme} textSize={look.textSize}>
+          <StorageHealth />
+          {children}
+        </ThemeRegistry>
+      </UnitsContext>
     </LookContext>
   )
 }

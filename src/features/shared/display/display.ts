@@ -1,4 +1,5 @@
-import type { Settings } from '@/data/settings'
+import type { UnitSystem } from '@/core/base/units/system'
+import { displayUnits, type Settings } from '@/data/settings'
 import type { HANDS } from '@/core/record/settings/settings'
 import type { TextSize } from '@/ui/theme/theme'
 import type { ThemeName } from '@/ui/theme/tokens'
@@ -13,12 +14,18 @@ export type Look = {
   readonly hand: Hand
   /** whether the screen is kept on while a job is open */
   readonly screenOn: boolean
+  /** the units in which everything is shown */
+  readonly system: UnitSystem
 }
 
 /** What was chosen; the first of each where nothing was. */
-export const lookOf = ({ theme, textSize, hand, screenOn }: Settings): Look => ({
-  theme: theme ?? 'sunlight',
-  textSize: textSize ?? 'usual',
-  hand: hand ?? 'right',
-  screenOn: screenOn ?? false,
-})
+export const lookOf = (settings: Settings): Look => {
+  const { theme, textSize, hand, screenOn } = settings
+  return {
+    theme: theme ?? 'sunlight',
+    textSize: textSize ?? 'usual',
+    hand: hand ?? 'right',
+    screenOn: screenOn ?? false,
+    system: displayUnits(settings).system,
+  }
+}

@@ -1,27 +1,56 @@
 'use client'
+import type { SystemQuantity, UnitSystem } from '@/core/base/units/system'
 import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
 import { database } from '@/data/shared'
-import { type DisplayUnits, displayUnits, readSettings, writeSetting, changeSetting } from '@/data/settings'
+import {
+  changeSetting,
+  type DisplayUnits,
+  displayUnits,
+  readSettings,
+  UNIT_SETTINGS,
+  writeSetting,
+} from '@/data/settings'
 import { useLive } from '../storage/useLive'
 
 export type { DisplayUnits }
 
+/** Kinds of quantity whose fields begin in the unit of a choice. */
+const FIELDS: { readonly [Q in SystemQuantity]: readonly QuantityKind[] } = {
+  temperature: ['temperature'],
+  pressure: ['pressure'],
+  mass: ['mass'],
+  volume: ['volume'],
+  length: ['length'],
+  flow: ['flow'],
+}
+
+/** Writes the units of some quantities; fields begin in them until another one is chosen at the field. */
+async function chooseUnits(units: Partial<UnitSystem>): Promise<void> {
+  const quantities = Object.keys(units) as SystemQuantity[]
+  for (const quantity of quantities)
+    await writeSetting(database(), UNIT_SETTINGS[quantity], units[quantity] as never)
+  await changeSetting(database(), 'unitsChosen', (now = {}) => {
+    const next: Record<string, Unit | undefined> = { ...now }
+    for (const quantity of quantities)
+      for (const kind of FIELDS[quantity])
+        next[kind] = kind === 'length' ? undefined : (units[quantity] as Unit)
+    return Object.fromEntries(Object.entries(next).filter(([, unit]) => unit !== undefined))
+  })
+}
+
 /** The units of this browser, and how to change them. */
 export function useDisplay(): DisplayUnits & {
+  setUnits: (units: Partial<UnitSystem>) => void
   setTemperature: (unit: TemperatureUnit) => void
   rememberUnit: (kind: QuantityKind, unit: Unit) => void
 } {
   const settings = useLive(() => readSettings(database()), [], {})
   const units = displayUnits(settings)
-  const choose = (kind: QuantityKind, unit: Unit) =>
-    void changeSetting(database(), 'unitsChosen', (now) => ({ ...now, [kind]: unit }))
   return {
     ...units,
-    setTemperature: (unit) => {
-      void writeSetting(database(), 'temperatureUnit', unit)
-      // the pad follows the unit of the screen until another one is chosen on it
-      choose('temperature', unit)
-    },
-    rememberUnit: choose,
+    setUnits: (chosen) => void chooseUnits(chosen),
+    setTemperature: (temperature) => void chooseUnits({ temperature }),
+    rememberUnit: (kind, unit) =>
+      void changeSetting(database(), 'unitsChosen', (now) => ({ ...now, [kind]: unit })),
   }
 }

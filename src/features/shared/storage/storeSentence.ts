@@ -32,7 +32,7 @@ export function healthSentence(health: Health): string | undefined {
     case 'well':
       return undefined
     case 'blocked':
-      return 'An older Orzo is open in another window and holds the jobs. Close that window; this one goes on by itself.'
+      return 'An older Orzo is open in another window and holds the jobs. Close that window; this one continues then.'
     case 'newer':
       return 'The jobs in this browser are of a newer Orzo than this one, which leaves them alone. Reload the page to get the newer one.'
     case 'closed':

@@ -23,7 +23,7 @@ test('the fields that settle a guess write where the entry belongs; the rest is 
   await userEvent.tab()
   expect(job.unit.factoryCharge).toEqual({ value: 7, unit: 'lb' })
   expect(job.unit.oldDryer?.cubicInches).toBe(8)
-  expect(screen.getByText(/the weather while it stood open/)).toBeTruthy()
+  expect(screen.getByText(/the weather while it was open/)).toBeTruthy()
 })
 
 test('a figure by a guess bears its mark; on tap from what, and what would settle it', async () => {

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { setBled, setBubbled } from '@/core/record/edits/workEdits'
@@ -35,10 +36,13 @@ export const BubblesPane = ({ job, change }: InstrumentProps) => (
 )
 
 /** Before anything is opened or the pump is put on, the pressure goes. */
-export const BledPane = ({ job, change }: InstrumentProps) => (
-  <MomentTick
-    label="Nitrogen bled off to 0 psig"
-    at={bledThatCounts({ job })}
-    onTick={(on) => void change(setBled(on))}
-  />
-)
+export function BledPane({ job, change }: InstrumentProps) {
+  const { say } = useUnits()
+  return (
+    <MomentTick
+      label={say('Nitrogen bled off to 0 psig')}
+      at={bledThatCounts({ job })}
+      onTick={(on) => void change(setBled(on))}
+    />
+  )
+}

@@ -98,7 +98,7 @@ function Form(props: InstrumentProps & { onClose: () => void }) {
           Repair it, then test again
         </Button>
         <Button color="inherit" onClick={onClose} sx={{ minHeight: 48 }}>
-          Leave it
+          Cancel
         </Button>
       </Box>
     </Box>

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -48,6 +49,7 @@ function Weight({ onAdd }: { onAdd: (step: Step) => void }) {
 
 /** What finishes it while it runs, by what the metering device allows, and where that stands. */
 function FinishText(props: InstrumentProps) {
+  const { say } = useUnits()
   const { unit, set, diagnosis } = props
   const { isAfter, superheat, subcooling } = afterStart(props)
   const { sentence, isThere } = finishBy(unit, {
@@ -60,7 +62,7 @@ function FinishText(props: InstrumentProps) {
   const mark = isThere === undefined ? '○' : isThere ? '●' : '△'
   return (
     <Typography data-finish={isThere ?? 'unread'} aria-live="polite">
-      {mark} {sentence}
+      {mark} {say(sentence)}
     </Typography>
   )
 }
@@ -69,13 +71,15 @@ function FinishText(props: InstrumentProps) {
 function Sum({ job, answer }: Pick<InstrumentProps, 'job' | 'answer'>) {
   const { opens, isPart } = answer.plan
   const total = finalCharge(job, opens && !isPart)
+  const { say } = useUnits()
   if (!total) return null
-  return <Typography data-final-charge>Charge: {finalChargeText(total)}.</Typography>
+  return <Typography data-final-charge>Charge: {say(finalChargeText(total))}.</Typography>
 }
 
 /** The trim, one step at a time: weights in and out, turns, and what each step did. */
 export function TrimLog(props: InstrumentProps) {
   const { job, change, display, now } = props
+  const { say } = useUnits()
   const { superheat, subcooling } = afterStart(props)
   const lines = trimLines(job.run?.trims ?? [], { at: now, superheat, subcooling })
   const did = (kelvin: number | undefined, word: string) =>
@@ -110,14 +114,14 @@ export function TrimLog(props: InstrumentProps) {
             sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}
           >
             <span>
-              {clockText(at)} {what}
+              {clockText(at)} {say(what)}
               {did(superheatBy, 'superheat')}
               {did(subcoolingBy, 'subcooling')}
               {waited !== undefined && `, ${durationText(waited)} later`}
             </span>
             <Button
               color="inherit"
-              aria-label={`Remove: ${what} at ${clockText(at)}`}
+              aria-label={`Remove: ${say(what)} at ${clockText(at)}`}
               onClick={() => void change(removeTrim(id))}
             >
               Remove

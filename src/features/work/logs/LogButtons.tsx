@@ -6,6 +6,7 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import { isOpening } from '@/core/repair/logs/told'
 import { WORK_PROBES } from '@/core/simulate/workProbes'
+import { useUnits } from '@/ui/units'
 import { useEnding } from './endings'
 import { keepLog } from '../../shared/logs/import/keepLog'
 import { LogImportButton } from '../../shared/logs/import/LogImportButton'
@@ -71,8 +72,9 @@ function Beginnings(props: Props) {
 
 /** What hands do while a log is written. */
 function Hands({ purpose, view, acts, onAct }: Props) {
+  const { say } = useUnits()
   const labelOf = ({ isStep, label }: LogAction) =>
-    isStep && view?.nextStep !== undefined ? `To ${Math.round(view.nextStep)} psig` : label
+    isStep && view?.nextStep !== undefined ? say(`To ${Math.round(view.nextStep)} psig`) : label
   return (
     <>
       {actionsOf(purpose).map((action) => (

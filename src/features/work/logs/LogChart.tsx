@@ -17,6 +17,7 @@ import Button from '@mui/material/Button'
 import { type Theme, useTheme } from '@mui/material/styles'
 import { startTransition, useDeferredValue, useMemo, useState } from 'react'
 import { Scatter } from 'react-chartjs-2'
+import { unitText } from '@/core/base/units/system'
 import { countOf, type Samples } from '@/core/record/logs/samples'
 import { gapOf, segmentsOf, type ThinPoint, thinWindow, type Window } from '@/core/record/logs/segments'
 import { channelRow } from '@/core/record/readings/channels'
@@ -182,7 +183,7 @@ function optionsFor(theme: Theme, props: Props, shown: Window, move: Move) {
         ticks: { ...minutes.ticks, callback: tidy },
       },
       y: {
-        ...chartAxis(theme, unit === 'micron' ? 'microns' : (unit ?? '')),
+        ...chartAxis(theme, unit ? unitText(unit) : ''),
         type: props.isLogarithmic ? 'logarithmic' : 'linear',
       },
     },

@@ -3,6 +3,8 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
+import { unitText } from '@/core/base/units/system'
+import type { Unit } from '@/core/base/units/units'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { channelRow } from '@/core/record/readings/channels'
@@ -30,7 +32,7 @@ function rowsOf({ looks = [], marks = [] }: LogHead): Row[] {
 }
 
 const keyOf = (row: Row) => (row.kind === 'look' ? row.look.id : `${row.mark.what} ${row.seconds}`)
-const shownUnit = (unit: string) => (unit === 'micron' ? 'microns' : unit)
+const shownUnit = (unit: Unit) => unitText(unit)
 const numberText = (value: number) => String(Number(value.toFixed(2)))
 
 function valuesText({ channels }: LogHead, { values }: TypedLook): string {
@@ -88,7 +90,7 @@ function Correction({ row, head, onClose, ...props }: RowProps & { onClose: () =
             return isKept ? undefined : 'It could not be corrected: see above.'
           }}
         />
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>Cancel</Button>
       </Box>
     )
   const save = async () => {
@@ -104,7 +106,7 @@ function Correction({ row, head, onClose, ...props }: RowProps & { onClose: () =
         Correct this mark
       </Button>
       <Button sx={{ minHeight: 56 }} onClick={onClose}>
-        Leave it
+        Cancel
       </Button>
     </Box>
   )

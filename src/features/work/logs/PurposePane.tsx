@@ -6,15 +6,21 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { drawable } from '@/core/record/logs/drawable'
 import { countOf } from '@/core/record/logs/samples'
-import { channelRow } from '@/core/record/readings/channels'
+import { curveText, shownLog } from '@/core/record/logs/shownLog'
+import { channelRow, type WorkChannel } from '@/core/record/readings/channels'
+import { convertValue } from '@/core/base/units/convertValue'
+import { unitText } from '@/core/base/units/system'
+import { isUnit, type Unit } from '@/core/base/units/units'
 import type { LogHead } from '@/core/record/records/log'
 import { Figure, Figures } from '@/ui/Figure'
+import { fieldUnit } from '@/core/base/units/system'
+import { useUnits } from '@/ui/units'
 import { AskEntries } from '../../shared/unit/entryFields'
 import { HandEntry } from './HandEntry'
 import { LogChart } from './LogChart'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { logWord } from '@/core/repair/logs/logWord'
-import { isOpening } from '@/core/repair/logs/told'
+import { isOpening, type Level } from '@/core/repair/logs/told'
 import { logActs } from './logActs'
 import { LogButtons } from './LogButtons'
 import { LooksList } from './LooksList'
@@ -23,6 +29,7 @@ import { hasSamples } from './useWork'
 
 /** What the instruments show now, large. */
 function Now({ purpose, work: { watching } }: Pick<PurposeProps, 'purpose' | 'work'>) {
+  const { say } = useUnits()
   return (
     <Figures>
       {LOG_KINDS[purpose].channels.map(([key]) => {
@@ -32,7 +39,9 @@ function Now({ purpose, work: { watching } }: Pick<PurposeProps, 'purpose' | 'wo
           <Figure
             key={key}
             label={channelRow(key).label}
-            value={shown ? `${shown.value} ${shown.unit === 'micron' ? 'microns' : shown.unit}` : '–'}
+            value={
+              shown ? say(`${shown.value} ${isUnit(shown.unit) ? unitText(shown.unit) : shown.unit}`) : '–'
+            }
             {...(lost ? { note: '△ out of reach' } : {})}
           />
         )
@@ -96,29 +105,49 @@ const axesOf = (channels: LogHead['channels']): number[][] =>
     channels.flatMap((channel, i) => (channel.unit === unit ? [i] : [])),
   )
 
-function Curves({ purpose, log: { head, samples }, view }: Pick<PurposeProps, 'purpose' | 'log' | 'view'>) {
+type CurvesProps = Pick<PurposeProps, 'purpose' | 'log' | 'view' | 'atmosphere'>
+
+/** Levels of a kind are in its own unit: they are drawn in that of the axis. */
+function levelsIn(levels: readonly Level[], from: Unit, to: Unit, atmosphere: number): Level[] {
+  return levels.map((level) => ({
+    ...level,
+    value: convertValue({ value: level.value, unit: from }, to, atmosphere),
+  }))
+}
+
+function Curves({ purpose, log: { head, samples }, view, atmosphere }: CurvesProps) {
+  const { system } = useUnits()
   if (!head || !hasSamples(samples)) return null
-  const { isLogarithmic } = LOG_KINDS[purpose]
-  const title = LOG_KINDS[purpose].name
-  return axesOf(head.channels).map((channels) => (
+  const { isLogarithmic, name, channels: own } = LOG_KINDS[purpose]
+  const shown = shownLog(head, drawable(head, samples), system, atmosphere)
+  return axesOf(shown.head.channels).map((channels) => (
     <LogChart
       key={channels.join()}
-      head={head}
-      samples={drawable(head, samples)}
+      head={shown.head}
+      samples={shown.samples}
       channels={channels}
-      label={`${title}: ${channels.map((at) => channelRow(head.channels[at]!.key).short).join(' and ')} over time`}
+      label={`${name}: ${channels.map((at) => curveText(shown.head, shown.samples, at)).join('; ')}`}
       isLogarithmic={isLogarithmic}
-      levels={channels[0] === 0 ? (view?.levels ?? []) : []}
+      levels={
+        channels[0] === 0
+          ? levelsIn(view?.levels ?? [], own[0]![1], shown.head.channels[0]!.unit, atmosphere)
+          : []
+      }
       zones={isLogarithmic ? (view?.zones ?? []) : []}
     />
   ))
 }
 
 /** Everything round one log: instruments, its beginning and end, what hands do, the curve, and what it says. */
-export function PurposePane(props: PurposeProps) {
+export function PurposePane(given: PurposeProps) {
+  const { said, system } = useUnits()
+  const props = { ...given, view: said(given.view) }
   const { purpose, work, log, view } = props
   const acts = logActs(props)
-  const channels = LOG_KINDS[purpose].channels
+  // what is typed is asked in the units of the log, and a new log is in those of the screen
+  const channels = log.head
+    ? log.head.channels.map(({ key, unit }) => [key as WorkChannel, unit] as const)
+    : LOG_KINDS[purpose].channels.map(([key, unit]) => [key, fieldUnit(system, unit)] as const)
   const title = LOG_KINDS[purpose].name
   const { problem, unstored, message } = work.watching
   const [when, setWhen] = useState('')
@@ -177,7 +206,7 @@ export function PurposePane(props: PurposeProps) {
         />
       )}
       <LooksList {...props} />
-      <Curves purpose={purpose} log={log} view={view} />
+      <Curves purpose={purpose} log={log} view={view} atmosphere={props.atmosphere} />
     </Box>
   )
 }

@@ -10,6 +10,7 @@ import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { systemClock } from '@/data/clock'
 import { removalOf } from '@/data/logs'
 import { randomWord } from '@/data/newId'
+import { fieldUnit } from '@/core/base/units/system'
 import { changesOf } from '../../shared/record/changes'
 import { jobNow } from '../useJobTime'
 import type { LogAction } from './logActions'
@@ -18,7 +19,7 @@ import type { PurposeProps } from './purposeProps'
 
 /** The head of a log that begins now. */
 function headFor(
-  { job, purpose, step }: Pick<PurposeProps, 'job' | 'purpose' | 'step'>,
+  { job, purpose, step, system }: Pick<PurposeProps, 'job' | 'purpose' | 'step' | 'system'>,
   isLive: boolean,
 ): LogHead {
   const channels = LOG_KINDS[purpose].channels
@@ -31,7 +32,7 @@ function headFor(
     source: isLive ? 'instruments' : 'hand',
     purpose,
     step,
-    channels: channels.map(([key, unit]) => ({ key, unit })),
+    channels: channels.map(([key, unit]) => ({ key, unit: isLive ? unit : fieldUnit(system, unit) })),
     ...(isLive ? {} : { looks: [] }),
   }
 }

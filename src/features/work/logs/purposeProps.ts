@@ -3,6 +3,7 @@ import type { ChannelKey } from '@/core/record/readings/channels'
 import type { LogPurpose } from '@/core/record/readings/logPurposes'
 import type { Told } from '@/core/repair/logs/told'
 import type { Verdicts } from '@/core/repair/logs/verdicts'
+import type { UnitSystem } from '@/core/base/units/system'
 import type { Edit } from '@/core/record/edits/edit'
 import type { StageProps } from '../../shared/stageProps'
 import type { PurposeLog, Work } from './useWork'
@@ -20,6 +21,8 @@ export type PurposeProps = Pick<StageProps, 'job' | 'change'> & {
   verdicts: Verdicts
   /** Pa, at the site */
   atmosphere: number
+  /** the units of this browser */
+  system: UnitSystem
   /** its task */
   task: string
   /** what begins the step with its log, where nobody began it */

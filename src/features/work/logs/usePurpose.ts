@@ -1,3 +1,4 @@
+import { useLook } from '../../shared/display/DisplayProvider'
 import type { InstrumentProps } from '../instruments/instrumentProps'
 import type { PurposeProps } from './purposeProps'
 import { hasSamples, usePurposeLog, useWork } from './useWork'
@@ -23,6 +24,7 @@ export function usePurpose(
   readonly own: WorkLog | undefined
   readonly facts: LogFacts
 } {
+  const { system } = useLook()
   const work = useWork({ job, unit, plan: answer.plan })
   const stepRef = { id: step.record?.id ?? stepId(job.round, step.task.id), pass: step.record?.pass ?? 1 }
   const log = usePurposeLog(job, work, purpose, stepRef)
@@ -47,6 +49,7 @@ export function usePurpose(
       step: stepRef.id,
       task: step.task.id,
       starts,
+      system,
       purpose,
       work,
       log,

@@ -94,7 +94,7 @@ function refrigerantParts({ charge, path, isPart }: ConsumableFacts): Consumable
     {
       name: 'refrigerant',
       label: isOwn
-        ? `${path.goesIn}: its own charge goes back, and a little more for ${weight}`
+        ? `${path.goesIn}: refill with its own charge, and a little more for ${weight}`
         : `${path.goesIn}, ${weight} and a little more`,
       why: 'weigh-in',
       quantity: `${cylinders} new cylinder${cylinders === 1 ? '' : 's'}`,
@@ -127,7 +127,7 @@ function oilParts({ oil }: ConsumableFacts): Consumable[] {
           {
             name: 'oil',
             label: `${goesIn} oil, ${cansText(cans)}`,
-            why: changes > 0 ? `${changes} oil change${changes > 1 ? 's' : ''}` : 'what came out goes back',
+            why: changes > 0 ? `${changes} oil change${changes > 1 ? 's' : ''}` : 'refill for what came out',
             quantity: `${cans}`,
             basis: bringBasis,
           },
@@ -157,12 +157,12 @@ function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
     ['test', test],
     ['breaks', breaks],
   ] as const
-  const told = shares.filter(([, volume]) => volume > 0).map(([name, volume]) => `${name} ${feet(volume)}`)
+  const told = shares.filter(([, volume]) => volume > 0).map(([name, volume]) => `${name} ${feet(volume)} ft³`)
   return [
     {
       name: 'nitrogen',
       label: 'dry nitrogen and regulator with relief',
-      why: `${told.join(', ')}: ${feet(total)} ft³; with one round more ${feet(withRound)}`,
+      why: `${told.join(', ')}: ${feet(total)} ft³; with one round more ${feet(withRound)} ft³`,
       quantity: `${cylinders > 1 ? `${cylinders} x ` : ''}${cylinder} ft³ or more`,
       basis: nitrogen,
     },

@@ -174,7 +174,7 @@ describe('what is not proven or agreed is not bought', () => {
   const decided = { id: fault, fault, state: 'decided' as const }
   test('suspected; gate shut; reason written; agreed', () => {
     expect(hold([])).toEqual(['prove first: suspected, not decided', true])
-    expect(hold([decided])).toEqual(['prove first: its gate is shut', true])
+    expect(hold([decided])).toEqual(['prove first: not proven yet', true])
     expect(hold([{ ...decided, override: 'windings shown by the owner' }])).toEqual([
       'not before the owner agrees',
       false,

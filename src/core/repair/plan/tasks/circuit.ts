@@ -59,7 +59,7 @@ export const CIRCUIT_TASKS = defineTasks({
     effects: { pumpsDown: true },
     cautions: ['live', 'recovery'],
     overWhen: 'low side just above 0 psig and stays there',
-    fails: { sentence: 'It rises again: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
+    fails: { sentence: 'It rises again: a valve leaks through; recover all instead.', minutes: [25, 40, 90] },
     unattended: null,
     roles: [],
   },
@@ -177,7 +177,7 @@ export const CIRCUIT_TASKS = defineTasks({
     handsOn: [3, 4, 8],
     unattended: [3, 6, 15],
     overWhen: 'at its depth, and no rise: the valves hold',
-    fails: { sentence: 'It rises: a valve lets by; recover all instead.', minutes: [25, 40, 90] },
+    fails: { sentence: 'It rises: a valve leaks through; recover all instead.', minutes: [25, 40, 90] },
     notes: ['depth', 'liquid-line'],
     roles: ['time-by-volume'],
   },
@@ -395,7 +395,7 @@ export const CIRCUIT_TASKS = defineTasks({
     cautions: ['pressure', 'asphyxiation'],
     overWhen: 'hold within error, corrected for temperature, and every joint bubbled',
     fails: {
-      sentence: 'It falls: bubbles, blow down, mend, clean the oil off, again from step one.',
+      sentence: 'It falls: bubbles, blow down, repair, clean the oil off, again from step one.',
       minutes: [60, 90, 120],
       chance: 0.1,
     },
@@ -435,13 +435,13 @@ export const CIRCUIT_TASKS = defineTasks({
   },
   evacuatePart: {
     ...PULLING,
-    label: 'Evacuate the isolated part; a valve that lets by stalls it: plan the higher stall',
+    label: 'Evacuate the isolated part; a valve that leaks through stalls it: plan the higher stall',
     handsOn: [4, 5, 10],
     unattended: [8, 15, 45],
     overWhen: 'at the target of the policy, or the stall is written down',
     fails: {
       sentence:
-        'It stalls near 3,000 microns and the detector alarms at the pump outlet: a valve lets by, stop.',
+        'It stalls near 3,000 microns and the detector alarms at the pump outlet: a valve leaks through, stop.',
       minutes: [20, 45, 120],
     },
     roles: ['time-by-volume'],

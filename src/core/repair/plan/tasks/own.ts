@@ -18,7 +18,7 @@ const OWN = {
   ...BY_HAND,
   ...NO_KIT,
   label: 'Own step',
-  stage: 'mend',
+  stage: 'repair',
   handsOn: MINUTES,
   unattended: null,
   roles: [],

@@ -17,7 +17,7 @@ const STAGES = [
   'empty',
   'sweep',
   'blow',
-  'mend',
+  'repair',
   'behind',
   'open',
   'oil',
@@ -38,7 +38,7 @@ export type Stage = (typeof STAGES)[number]
 export const stageAt = (stage: Stage): number => STAGES.indexOf(stage)
 
 /** Stages whose tasks may overlap, one person each; those of the others follow each other in the order of the table. */
-const OVERLAPPING: readonly Stage[] = ['mend', 'open', 'fit', 'test']
+const OVERLAPPING: readonly Stage[] = ['repair', 'open', 'fit', 'test']
 export const isInTurn = (stage: Stage): boolean => !OVERLAPPING.includes(stage)
 
 /** What then, if it fails. */
@@ -68,7 +68,7 @@ export type InstrumentId =
   | 'proof'
   | 'wiring'
 
-/** What of a task its effects do not tell: what it proves or mends, and what its time goes by. */
+/** What of a task its effects do not tell: what it proves or repairs, and what its time goes by. */
 export type TaskRole =
   | 'proof'
   | 'before-cut'
@@ -100,14 +100,14 @@ type TaskJoints = readonly [copper: number, steel: number] | 'as-dryer' | 'as-fe
 export type TaskRow = {
   readonly label: string
   readonly stage: Stage
-  /** it may lie anywhere after its stage and before this one: done while something runs by itself */
+  /** it may lie anywhere after its stage and before this one: done while something runs unattended */
   readonly until?: Stage
-  /** it is done while the task of another stage runs by itself */
+  /** it is done while the task of another stage runs unattended */
   readonly alongside?: string
   /** before (below zero) or after the others of its stage, although the table says otherwise */
   readonly turn?: number
   readonly handsOn: Minutes
-  /** while it runs by itself; null where it never does */
+  /** while it runs unattended; null where it never does */
   readonly unattended: Minutes | null
   readonly machine?: Machine
   /** what can hurt, beside what its flame brings */

@@ -86,7 +86,7 @@ function Actions({ canKeep, readings, isLogOnly, onClose, onKeep, onTake }: Acti
   return (
     <DialogActions sx={{ flexWrap: 'wrap', gap: 1 }}>
       <Button color="inherit" onClick={onClose}>
-        Leave it
+        Cancel
       </Button>
       <Button variant={isLogOnly ? 'contained' : 'outlined'} disabled={!canKeep} onClick={onKeep}>
         {isLogOnly ? 'Keep the log' : 'Keep the log alone'}
@@ -104,7 +104,7 @@ function Actions({ canKeep, readings, isLogOnly, onClose, onKeep, onTake }: Acti
 const momentOf = ({ beganAt }: Log, minute: number) =>
   new Date(beganAt === undefined ? systemClock.now() : beganAt + minute * MINUTE).toISOString()
 
-/** Where the clock of the file goes back: a log that is judged is not kept then. */
+/** Where the clock of the file runs backwards: a log that is judged is not kept then. */
 function GoesBack({ log, isJudged }: { log: Log | undefined; isJudged: boolean }) {
   if (log?.backAt === undefined) return null
   return <Alert severity={isJudged ? 'error' : 'warning'}>In {timeGoesBack(log.backAt)}</Alert>
