@@ -1,7 +1,7 @@
 import { connection } from 'next/server'
-import { JobsPage } from '@/features/jobs/JobsPage'
+import { JobsShell } from '@/features/jobs/JobsShell'
 
 export default async function Home() {
   await connection()
-  return <JobsPage offerDemo={process.env.ORZO_DEMO === '1'} />
+  return <JobsShell offerDemo={process.env.ORZO_DEMO === '1'} />
 }

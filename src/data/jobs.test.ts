@@ -1,3 +1,4 @@
+import { US_UNITS } from '@/core/base/units/system'
 import { documentOf } from '@/core/record/job/rounds'
 import { seededRandom } from '@/core/base/numeric/random'
 import { type JobProblem, readJobText, readJobValue, writeJobText } from '@/core/record/job/readJob'
@@ -21,7 +22,8 @@ import { readSamples } from './logs'
 import { addIfAbsent, addJob, blankJob, listJobs, removeJob, removeJobs } from './jobs'
 import { newJobId } from './newId'
 import { changeJob as change, getDocument, getJob } from './records'
-import { displayUnits, readSettings, writeSetting } from './settings'
+import { readSettings, writeSetting } from './settings'
+import { displayUnits } from '@/core/record/settings/displayUnits'
 
 const NOW = '2026-05-04T09:30:00.000Z'
 const LATER = '2026-05-04T10:30:00.000Z'
@@ -255,10 +257,22 @@ describe('demo jobs', () => {
 
 describe('settings', () => {
   test('start in F and psig, remember what is chosen, ignore what makes no sense', async () => {
-    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'F', pressure: 'psig', chosen: {} })
+    expect(displayUnits(await readSettings(db))).toEqual({
+      temperature: 'F',
+      pressure: 'psig',
+      system: US_UNITS,
+      chosen: {},
+    })
     await writeSetting(db, 'temperatureUnit', 'C')
     await writeSetting(db, 'pressureUnit', 'barg')
-    expect(displayUnits(await readSettings(db))).toEqual({ temperature: 'C', pressure: 'barg', chosen: {} })
+    expect(displayUnits(await readSettings(db))).toEqual({
+      temperature: 'C',
+      pressure: 'barg',
+      system: { ...US_UNITS, temperature: 'C', pressure: 'barg' },
+      chosen: {},
+    })
+    await writeSetting(db, 'pressureUnit', 'inHgVac')
+    expect(displayUnits(await readSettings(db)).pressure).toBe('psig')
     const rows = (settings: Record<string, unknown>) =>
       readSettingRows(Object.entries(settings).map(([key, value]) => ({ key, value })))
     expect(rows({ temperatureUnit: 'Réaumur', pressureUnit: 'F', other: 1 })).toEqual({})

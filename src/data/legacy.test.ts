@@ -8,7 +8,8 @@ import { OrzoDatabase } from './database'
 import { listJobs } from './jobs'
 import { sweepOldJobs } from './legacy'
 import { changeJob, getDocument, getJob } from './records'
-import { displayUnits, readSettings } from './settings'
+import { readSettings } from './settings'
+import { displayUnits } from '@/core/record/settings/displayUnits'
 
 const NOW = '2026-05-05T09:00:00.000Z'
 type Row = (typeof fixture.jobs)[number]

@@ -28,6 +28,8 @@ type Props = {
   onChange: (value: TypedQuantity | undefined) => void
   /** what may be stored, where that is not any quantity of the kind */
   schema?: ReturnType<typeof quantitySchema>
+  /** what cannot be read takes away what stood there: nothing is computed from an older figure */
+  clears?: boolean
 }
 
 const DECIMAL = { htmlInput: { inputMode: 'decimal' as const } }
@@ -89,6 +91,7 @@ export function QuantityField(props: Props) {
   const save = (text: string): string | undefined => {
     if (text.trim() === '') return void onChange(undefined)
     const problem = stored(() => parseTyped(text, kind, shown === 'both' ? defaultUnit : shown), props)
+    if (problem !== undefined && props.clears) onChange(undefined)
     if (problem === undefined) setChosen(parseTyped(text, kind, shown === 'both' ? defaultUnit : shown).unit)
     return problem
   }

@@ -18,7 +18,9 @@ const WORDS: readonly (readonly [pattern: RegExp, instead: string])[] = [
 /** Words of stored records: they stay, or old jobs could not be read. */
 const STORED = /leak-mended|groundMended/g
 
-const files = execFileSync('git', ['ls-files', 'src', 'tools', 'docs', 'e2e', 'README.md'], { encoding: 'utf8' })
+const files = execFileSync('git', ['ls-files', 'src', 'tools', 'docs', 'e2e', 'README.md'], {
+  encoding: 'utf8',
+})
   .split('\n')
   .filter((name) => /\.(ts|tsx|mjs|md)$/.test(name) && !/words\.test\.ts$/.test(name))
 
@@ -27,7 +29,9 @@ const said = (text: string, pattern: RegExp) =>
 
 test.each(WORDS)('nowhere %s: %s', (pattern, _instead) => {
   expect(files.length).toBeGreaterThan(500)
-  const found = files.flatMap((name) => said(readFileSync(name, 'utf8'), pattern).map((line) => `${name}:${line}`))
+  const found = files.flatMap((name) =>
+    said(readFileSync(name, 'utf8'), pattern).map((line) => `${name}:${line}`),
+  )
   expect(found).toEqual([])
 })
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import ToggleButton from '@mui/material/ToggleButton'
 import Typography from '@mui/material/Typography'
-import { format } from 'date-fns'
+import { useSiteClock } from '@/ui/siteClock'
 import { type ReactNode, useState } from 'react'
 import type { Unit } from '@/core/base/units/units'
 import type { Reading } from '@/core/record/readings/schema'
@@ -31,8 +31,6 @@ type Props = {
   compact?: boolean
 }
 
-const clock = (at: string | undefined) => (at ? format(new Date(at), 'HH:mm') : '')
-
 /** Gives way on a low screen: the keys must stay in sight. */
 const LAST_LINE = {
   display: 'flex',
@@ -46,6 +44,7 @@ const MARK = { px: 1, fontSize: '0.85rem' } as const
 
 /** What this tap read before, the newest first. */
 function History({ reading }: { reading: Reading }) {
+  const { time } = useSiteClock()
   return (
     <Box
       component="ol"
@@ -57,7 +56,7 @@ function History({ reading }: { reading: Reading }) {
         <li key={i}>
           {value} {unit}{' '}
           <Typography component="span" sx={{ color: 'text.secondary' }}>
-            {clock(at)}
+            {at ? time(at) : ''}
           </Typography>
         </li>
       ))}
@@ -127,11 +126,12 @@ function Marks({ reading, onDoubt, onNote, onClose }: MarksProps) {
 /** Where the stored value came from, and how to take it out. */
 function LastLine({ entry, reading }: Pick<Props, 'entry' | 'reading'>) {
   const draft = useDraft(entry)
+  const { time } = useSiteClock()
   return (
     <>
       <Typography sx={{ flex: 1, color: 'text.secondary', fontSize: '0.85rem' }}>
         {reading?.source && reading.source !== 'typed'
-          ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${clock(reading.at)}`
+          ? `${reading.source === 'probe' ? 'from' : 'from the log'} ${reading.instrument ?? ''} ${reading.at ? time(reading.at) : ''}`
           : ''}
       </Typography>
       {draft !== undefined && draft.text !== '' && (

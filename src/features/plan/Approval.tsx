@@ -10,6 +10,7 @@ import { AutosaveField } from '@/ui/AutosaveField'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { wallWords } from '@/ui/timeplan/layout'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import type { StageProps } from '../shared/stageProps'
 import { saveWithout } from '../shared/saveWithout'
 import { wallNow } from '../shared/wallClock'
@@ -24,7 +25,7 @@ const WHY = {
 } as const
 
 /** What must be proven before anything is bought. */
-export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
+export function ProveFirst({ job, plan: { proofs } }: Pick<Props, 'job' | 'plan'>) {
   const first = proofs.filter(({ isFirst }) => isFirst)
   if (first.length === 0) return null
   return (
@@ -45,6 +46,9 @@ export function ProveFirst({ plan: { proofs } }: Pick<Props, 'plan'>) {
           ? 'What can be checked before it is opened is checked before parts are bought; the rest has its own step.'
           : 'Its parts are not bought and nothing is opened for it until then; decide it on Diagnose.'}
       </Typography>
+      <Button component={JobAnchor} jobId={job.id} page="diagnose" variant="outlined" sx={{ mt: 0.5 }}>
+        To Diagnose
+      </Button>
     </section>
   )
 }
@@ -78,7 +82,10 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
             Take back: asked {wallWords(quote.askedAt)}
           </Button>
         ) : (
-          <Button variant="outlined" onClick={() => void change(setQuote({ askedAt: wallNow() }))}>
+          <Button
+            variant="outlined"
+            onClick={() => void change(setQuote({ askedAt: wallNow(job.unit.site?.zone) }))}
+          >
             The quote is asked for
           </Button>
         )}
@@ -91,7 +98,7 @@ export function Approval({ job, change, plan: { approval, opens, parts } }: Prop
             void change(
               setQuote({
                 answer: word as 'given' | 'refused' | undefined,
-                answeredAt: word ? wallNow() : undefined,
+                answeredAt: word ? wallNow(job.unit.site?.zone) : undefined,
               }),
             )
           }

@@ -42,7 +42,7 @@ export function DayBasics({ job, change }: Props) {
           onSave={(start) => set({ start })}
         />
         {!day.start && (
-          <Button variant="outlined" onClick={() => void set({ start: proposedStart() })}>
+          <Button variant="outlined" onClick={() => void set({ start: proposedStart(job.unit.site?.zone) })}>
             Tomorrow {USUAL_HOURS.start}
           </Button>
         )}
@@ -178,7 +178,9 @@ export function DayLimits({ job, change }: Props) {
           variant="outlined"
           onClick={() =>
             void change((before, stamp) => {
-              const dated = day.start ? before : setDay({ start: proposedStart() })(before, stamp)
+              const dated = day.start
+                ? before
+                : setDay({ start: proposedStart(job.unit.site?.zone) })(before, stamp)
               return addStretch('rain', usualRain(day))(dated, stamp)
             })
           }

@@ -92,7 +92,7 @@ function Drawn({ job, change, plan, day, chosen, lit, onLight, onChoose }: Drawn
       setNote(`${labelOf(id)}: it cannot begin earlier, it waits for what stands before it.`)
       return
     }
-    const start = job.day?.start ?? proposedStart()
+    const start = job.day?.start ?? proposedStart(job.unit.site?.zone)
     const from = Math.max(row.start, (wallMinutes(pins[id]) ?? -Infinity) - wallMinutes(start)!)
     const wall = wallText(wallMinutes(start)! + Math.max(0, from + minutes))
     setNote(`${labelOf(id)}: not before ${wall.slice(11)}.`)
@@ -224,7 +224,7 @@ export function DayView({ job, change, plan }: Props) {
       )}
       <DayBasics job={job} change={change} />
       <DayLimits job={job} change={change} />
-      {isWide && <ProveFirst plan={plan} />}
+      {isWide && <ProveFirst job={job} plan={plan} />}
       <section aria-labelledby="tasks-title">
         <Typography id="tasks-title" variant="h2">
           Tasks in order, {done} of {lines.length}

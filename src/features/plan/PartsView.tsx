@@ -126,7 +126,7 @@ export function PartsView({ job, change, plan }: Props) {
         }
         right={
           <>
-            <ProveFirst plan={plan} />
+            <ProveFirst job={job} plan={plan} />
             <Approval job={job} change={change} plan={plan} />
             <RepairWays job={job} change={change} plan={plan} />
             <Causes plan={plan} open={isWide} />

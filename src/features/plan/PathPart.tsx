@@ -39,7 +39,7 @@ function Verdict({ row, chosen, onChoose }: { row: ComparisonRow; chosen: boolea
 export function PathPart({ job, change, display, plan: { refrigerantPath: path } }: Props) {
   const { at, comparison, holds, goesIn, work } = path
   const unit = display.temperature
-  const gauge = unit === 'F' ? 'psig' : 'kPag'
+  const gauge = display.system.pressure
   const shown = (kelvin: number) => `${fromKelvin(kelvin, unit).toFixed(0)} ${unit}`
   const choose = (name: ComparisonRow['name']) =>
     void change(setRepair({ refrigerantTo: job.repair?.refrigerantTo === name ? undefined : name }))

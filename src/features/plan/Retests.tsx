@@ -3,8 +3,13 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { addHours, format } from 'date-fns'
+import { useState } from 'react'
 import { setStarted } from '@/core/record/edits/repairEdits'
+import { drawnUnit } from '@/core/record/equipment/asked'
+import { unitState } from '@/core/record/state/unitState'
+import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import type { Plan } from '@/core/repair/plan/plan'
+import { ConfirmDialog } from '@/ui/ConfirmDialog'
 import { NumberTable } from '@/ui/NumberTable'
 import type { StageProps } from '../shared/stageProps'
 
@@ -23,11 +28,20 @@ function later({ contamination, dryers }: Plan) {
   ].sort((a, b) => a.hours - b.hours)
 }
 
+/** Whether the steps on record leave a section without a charge: air, nitrogen or vacuum stands in it. */
+function isOpenNow({ unit, ...job }: Props['job']): boolean {
+  const { sections } = unitState({ ...job, unit: drawnUnit(unit) }, effectsOf)
+  return Object.values(sections).some(({ contents }) => ['air', 'nitrogen', 'vacuum'].includes(contents))
+}
+
 /** Dates after the first start: counted in hours until it runs, told as days and times from then on. */
 export function Retests({ job, change, plan }: Props) {
+  const [isAsking, setAsking] = useState(false)
   const all = later(plan)
   if (all.length === 0) return null
   const started = job.repair?.startedAt
+  const toggle = () => void change(setStarted(started === undefined))
+  const asks = started === undefined && isOpenNow(job)
   const when = (hours: number) =>
     started === undefined ? `${hours} h after` : format(addHours(new Date(started), hours), WHEN)
   return (
@@ -47,10 +61,21 @@ export function Retests({ job, change, plan }: Props) {
             ? 'Counted from the moment at which it runs again.'
             : `Runs since ${format(new Date(started), WHEN)}.`}
         </Typography>
-        <Button variant="outlined" onClick={() => void change(setStarted(started === undefined))}>
+        <Button variant="outlined" onClick={() => (asks ? setAsking(true) : toggle())}>
           {started === undefined ? 'Unit restarted' : 'Take back'}
         </Button>
       </Box>
+      {isAsking && (
+        <ConfirmDialog
+          title="The circuit is open"
+          doLabel="Restarted all the same"
+          onClose={() => setAsking(false)}
+          onDo={toggle}
+        >
+          By the steps on record it was opened and not closed, evacuated and charged since. Nothing runs on an
+          open circuit: finish the steps on Work, or say that it was restarted all the same.
+        </ConfirmDialog>
+      )}
     </section>
   )
 }

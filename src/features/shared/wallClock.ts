@@ -1,13 +1,14 @@
 import { addDays, format } from 'date-fns'
+import { wallIn } from '@/core/base/units/siteTime'
 import { USUAL_HOURS } from '@/core/repair/day/calendar'
 import { systemClock } from '@/data/clock'
 
 /** A moment by the clock on the wall of this machine, as the day is stored. */
 export const wallOf = (moment: Date | number): string => format(moment, "yyyy-MM-dd'T'HH:mm")
 
-/** Now by that clock. */
-export const wallNow = (): string => wallOf(systemClock.now())
+/** Now by the clock at a site; without a zone by that of this machine. */
+export const wallNow = (zone?: string): string => wallIn(systemClock.now(), zone)
 
 /** Tomorrow at the usual hour. */
-export const proposedStart = (): string =>
-  `${wallOf(addDays(systemClock.now(), 1)).slice(0, 10)}T${USUAL_HOURS.start}`
+export const proposedStart = (zone?: string): string =>
+  `${wallIn(addDays(systemClock.now(), 1).getTime(), zone).slice(0, 10)}T${USUAL_HOURS.start}`

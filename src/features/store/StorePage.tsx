@@ -123,8 +123,8 @@ function Tools({ dryers, onAdd, storing }: ToolsProps) {
       <Button color="inherit" onClick={() => input.current?.click()}>
         Import CSV
       </Button>
-      <Button color="inherit" disabled={dryers.length === 0} onClick={() => storing(saveCsv(dryers))}>
-        Export CSV
+      <Button color="inherit" onClick={() => storing(saveCsv(dryers))}>
+        {dryers.length === 0 ? 'CSV template' : 'Export CSV'}
       </Button>
       <input
         ref={input}

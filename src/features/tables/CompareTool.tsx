@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import { percent } from '@/core/base/units/percent'
 import Box from '@mui/material/Box'
 import { useMemo } from 'react'
@@ -72,7 +73,8 @@ function Verdict({ row }: { row: ComparisonRow }) {
 }
 
 function ResultTable({ comparison, unit }: { comparison: Comparison; unit: TemperatureUnit }) {
-  const pressure = unit === 'F' ? 'psig' : 'kPag'
+  const { system } = useUnits()
+  const { pressure } = system
   const order = { original: 0, possible: 1, refused: 2 }
   const rows = [...comparison.rows].sort(
     (a, b) => order[a.suitability.verdict] - order[b.suitability.verdict],
@@ -86,8 +88,8 @@ function ResultTable({ comparison, unit }: { comparison: Comparison; unit: Tempe
         key: row.name,
         cells: [
           row.name,
-          fromPascals(row.cycle.suctionPressure, pressure).toFixed(0),
-          fromPascals(row.cycle.dischargePressure, pressure).toFixed(0),
+          fromPascals(row.cycle.suctionPressure, pressure).toFixed(pressure === 'barg' ? 1 : 0),
+          fromPascals(row.cycle.dischargePressure, pressure).toFixed(pressure === 'barg' ? 1 : 0),
           row.cycle.ratio.toFixed(2),
           differenceFromKelvin(row.cycle.evaporatingGlide, unit).toFixed(1),
           fromKelvin(row.cycle.dischargeTemperature, unit).toFixed(0),
@@ -154,6 +156,7 @@ export function CompareTool() {
           onChange={(original) => set({ original })}
         />
         <QuantityField
+          clears
           label="Evaporating"
           kind="temperature"
           defaultUnit="F"
@@ -161,6 +164,7 @@ export function CompareTool() {
           onChange={(evaporating) => set({ evaporating })}
         />
         <QuantityField
+          clears
           label="Condensing"
           kind="temperature"
           defaultUnit="F"

@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import { UNITS } from '@/core/base/units/units'
 import { Choice } from '@/ui/Choice'
 import { attempt } from '@/core/base/errors/orzoError'
@@ -34,22 +35,27 @@ const perFoot = (kilograms: number) => `${fromSI(kilograms * FOOT, 'oz').toFixed
 const perMetre = (kilograms: number) => `${(kilograms * 1000).toFixed(0)} g/m`
 
 function Answer({ input }: { input: Input }) {
+  const { system } = useUnits()
   const { refrigerant, liquidTube, vapourTube, length, included } = input
   if (!length) return <Problem>Type the length of the line set.</Problem>
   const beyond = toSI(length) - (included ? toSI(included) : 0)
   const found = attempt(() => lineSetAdder(refrigerant, liquidTube, vapourTube, beyond))
   if (!found.ok) return <Problem>{found.error.message}</Problem>
   const { liquid, vapour, total } = found.value
+  const rate = system.mass === 'kg' ? perMetre : perFoot
   return (
     <>
       <Figures>
         <Figure
           label={total < 0 ? 'Take out' : 'Add'}
-          value={`${Math.abs(fromSI(total, 'oz')).toFixed(1)} oz`}
-          note={`${Math.abs(total * 1000).toFixed(0)} g`}
+          value={
+            system.mass === 'kg'
+              ? `${Math.abs(total * 1000).toFixed(0)} g`
+              : `${Math.abs(fromSI(total, 'oz')).toFixed(1)} oz`
+          }
         />
-        <Figure label="Liquid line" value={perFoot(liquid)} note={perMetre(liquid)} />
-        <Figure label="Vapour line" value={perFoot(vapour)} note={perMetre(vapour)} />
+        <Figure label="Liquid line" value={rate(liquid)} />
+        <Figure label="Vapour line" value={rate(vapour)} />
       </Figures>
       {total < 0 && (
         <Problem>The line is shorter than the plate charge covers: the charge is too much by this.</Problem>
@@ -80,6 +86,7 @@ export function LineSetTool() {
           onChange={(vapourTube) => set({ vapourTube })}
         />
         <QuantityField
+          clears
           label="Line length"
           kind="length"
           defaultUnit="ft"
@@ -87,6 +94,7 @@ export function LineSetTool() {
           onChange={(length) => set({ length })}
         />
         <QuantityField
+          clears
           label="Covered by the plate"
           kind="length"
           defaultUnit="ft"

@@ -82,6 +82,7 @@ export function NitrogenTool() {
     <>
       <Inputs>
         <QuantityField
+          clears
           label="Start pressure"
           kind="pressure"
           defaultUnit="psig"
@@ -89,6 +90,7 @@ export function NitrogenTool() {
           onChange={(start) => set({ start })}
         />
         <QuantityField
+          clears
           label="Start temperature"
           kind="temperature"
           defaultUnit="F"
@@ -96,6 +98,7 @@ export function NitrogenTool() {
           onChange={(startTemperature) => set({ startTemperature })}
         />
         <QuantityField
+          clears
           label="Temperature now"
           kind="temperature"
           defaultUnit="F"
@@ -103,6 +106,7 @@ export function NitrogenTool() {
           onChange={(endTemperature) => set({ endTemperature })}
         />
         <QuantityField
+          clears
           label="Pressure now"
           kind="pressure"
           defaultUnit="psig"

@@ -205,6 +205,7 @@ export function SaturationTool() {
         {input.by === 'pressure' ? (
           <>
             <QuantityField
+              clears
               key="pressure"
               label="Pressure"
               kind="pressure"
@@ -222,6 +223,7 @@ export function SaturationTool() {
         ) : (
           <>
             <QuantityField
+              clears
               key="temperature"
               label="Temperature"
               kind="temperature"

@@ -1,7 +1,8 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import { attempt } from '@/core/base/errors/orzoError'
 import { FORMULA_TOLERANCE_F, orificeSuperheat } from '@/core/diagnosis/targets/orificeFormula'
-import { differenceToKelvin, fromKelvin, toKelvin } from '@/core/base/units/convert'
+import { differenceFromKelvin, differenceToKelvin, fromKelvin, toKelvin } from '@/core/base/units/convert'
 import { showDifference } from '@/core/base/units/show'
 import type { TemperatureUnit } from '@/core/base/units/units'
 import { QuantityField } from '@/ui/QuantityField'
@@ -36,19 +37,21 @@ function Answer({ input }: { input: Input }) {
   )
 }
 
-const cell = (wet: number, outdoor: number) => {
+const cell = (wet: number, outdoor: number, unit: TemperatureUnit) => {
   const found = attempt(() => orificeSuperheat(wet, outdoor))
-  return found.ok ? found.value.toFixed(0) : 'weigh'
+  return found.ok ? differenceFromKelvin(differenceToKelvin(found.value, 'F'), unit).toFixed(0) : 'weigh'
 }
 
 /** Target superheat of a fixed orifice. */
 export function SuperheatTool() {
+  const { say, system } = useUnits()
   const { input, set, restored } = useRemembered(INITIAL)
   if (!restored) return null
   return (
     <>
       <Inputs>
         <QuantityField
+          clears
           label="Return wet bulb"
           kind="temperature"
           defaultUnit="F"
@@ -56,6 +59,7 @@ export function SuperheatTool() {
           onChange={(wetBulb) => set({ wetBulb })}
         />
         <QuantityField
+          clears
           label="Outdoor air"
           kind="temperature"
           defaultUnit="F"
@@ -65,11 +69,14 @@ export function SuperheatTool() {
       </Inputs>
       <Answer input={input} />
       <NumberTable
-        caption="Target superheat by wet bulb and outdoor air, F"
-        head={['Outdoor, F', ...WET_BULBS.map((wet) => `Wet bulb ${wet} F`)]}
+        caption={`Target superheat by wet bulb and outdoor air, ${system.temperature}`}
+        head={[`Outdoor, ${system.temperature}`, ...WET_BULBS.map((wet) => `Wet bulb ${say(`${wet} F`)}`)]}
         rows={OUTDOORS.map((outdoor) => ({
           key: String(outdoor),
-          cells: [String(outdoor), ...WET_BULBS.map((wet) => cell(wet, outdoor))],
+          cells: [
+            say(`${outdoor} F`).split(' ')[0],
+            ...WET_BULBS.map((wet) => cell(wet, outdoor, system.temperature)),
+          ],
         }))}
       />
       <Source>

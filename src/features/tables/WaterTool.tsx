@@ -1,4 +1,5 @@
 'use client'
+import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import { attempt } from '@/core/base/errors/orzoError'
 import { boilingPressure, boilingTemperatureOfWater } from '@/core/reference/boilingWater'
@@ -42,6 +43,7 @@ function ByTemperature({ metal }: { metal: Typed | undefined }) {
 }
 
 function ByPressure({ vacuum, siteElevation }: Pick<Input, 'vacuum' | 'siteElevation'>) {
+  const { system } = useUnits()
   if (!vacuum) return <Problem>Type the vacuum.</Problem>
   // a gauge in inHg or psi reads against the air of the site; microns are absolute
   const found = attempt(() => {
@@ -52,24 +54,26 @@ function ByPressure({ vacuum, siteElevation }: Pick<Input, 'vacuum' | 'siteEleva
   return (
     <Figure
       label="At this vacuum it boils at"
-      value={showKelvin(found.value, 'F')}
-      note={`${showKelvin(found.value, 'C')}; free water cools toward this while it boils`}
+      value={showKelvin(found.value, system.temperature)}
+      note={`free water cools toward this while it boils`}
     />
   )
 }
 
 /** Boiling of water against vacuum. */
 export function WaterTool() {
+  const { system } = useUnits()
   const { input, set, restored } = useRemembered(INITIAL)
   if (!restored) return null
   const points = Array.from({ length: 61 }, (_v, i) => 2 * i).map((degrees) => ({
-    x: degrees,
+    x: fromKelvin(f(degrees), system.temperature),
     y: fromPascals(boilingPressure(f(degrees)), 'micron') / 1000,
   }))
   return (
     <>
       <Inputs>
         <QuantityField
+          clears
           label="Coldest metal"
           kind="temperature"
           defaultUnit="F"
@@ -77,6 +81,7 @@ export function WaterTool() {
           onChange={(metal) => set({ metal })}
         />
         <QuantityField
+          clears
           label="Vacuum"
           kind="pressure"
           defaultUnit="micron"
@@ -98,18 +103,17 @@ export function WaterTool() {
       >
         <CurveChart
           label="Pressure at which water boils against its temperature"
-          xTitle="Water, F"
+          xTitle={`Water, ${system.temperature}`}
           yTitle="Thousand microns"
           curves={[{ label: 'Water boils', points, look: 'solid' }]}
         />
         <NumberTable
           caption="Water boils, or ice sublimes, at"
-          head={['F', 'C', 'Microns']}
+          head={[system.temperature, 'Microns']}
           rows={DEGREES.map((degrees) => ({
             key: String(degrees),
             cells: [
-              String(degrees),
-              fromKelvin(f(degrees), 'C').toFixed(0),
+              fromKelvin(f(degrees), system.temperature).toFixed(0),
               microns(boilingPressure(f(degrees))),
             ],
           }))}

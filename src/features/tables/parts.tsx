@@ -2,7 +2,8 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { ReactNode } from 'react'
+import { Children, type ReactNode } from 'react'
+import { useUnits } from '@/ui/units'
 import { REFRIGERANT_NAMES, type RefrigerantName } from '@/core/physics/refrigerants/catalogue'
 import { elevationSchema } from '@/core/record/equipment/unit'
 import { Choice } from '@/ui/Choice'
@@ -26,7 +27,9 @@ export const RefrigerantChoice = (props: {
 export const ElevationField = (props: {
   value: Typed | undefined
   onChange: (value: Typed | undefined) => void
-}) => <QuantityField label="Elevation" kind="length" defaultUnit="m" schema={elevationSchema} {...props} />
+}) => (
+  <QuantityField clears label="Elevation" kind="length" defaultUnit="m" schema={elevationSchema} {...props} />
+)
 
 /** Inputs side by side, as many as fit. */
 export const Inputs = ({ children }: { children: ReactNode }) => (
@@ -50,6 +53,11 @@ export const Problem = ({ children }: { children: ReactNode }) => (
   </Alert>
 )
 
-export const Source = ({ children }: { children: ReactNode }) => (
-  <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 1 }}>{children}</Typography>
-)
+export function Source({ children }: { children: ReactNode }) {
+  const { say } = useUnits()
+  return (
+    <Typography sx={{ color: 'text.secondary', fontSize: '0.9rem', mt: 1 }}>
+      {Children.map(children, (child) => (typeof child === 'string' ? say(child) : child))}
+    </Typography>
+  )
+}

@@ -1,3 +1,4 @@
+import { useSiteClock } from '@/ui/siteClock'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/record/job/job'
@@ -6,12 +7,12 @@ import { logWord } from '@/core/repair/logs/logWord'
 import { logsOfPass } from '@/core/repair/logs/taskPurposes'
 import type { Verdicts } from '@/core/repair/logs/verdicts'
 import type { SheetStep } from '@/core/repair/work/runSheet'
-import { clockText } from './stateWords'
 
 type Props = Pick<Job, 'logs'> & { step: SheetStep; verdicts: Verdicts }
 
 /** What earlier passes of a step showed: they stay, whatever the last one says. */
 export function EarlierPasses({ step, logs, verdicts }: Props) {
+  const { time } = useSiteClock()
   if (step.earlier.length === 0) return null
   return (
     <Box component="section" aria-labelledby="passes-title">
@@ -26,7 +27,7 @@ export function EarlierPasses({ step, logs, verdicts }: Props) {
             <Box component="li" key={pass.id} data-pass={passOf(pass)} sx={{ py: 0.5 }}>
               <Typography sx={{ fontWeight: 650 }}>
                 Pass {passOf(pass)}
-                {when ? `, ${clockText(when)}` : ''}
+                {when ? `, ${time(when)}` : ''}
                 {pass.doneAt ? ', done' : ', not finished'}
               </Typography>
               {kept.map((log) => {

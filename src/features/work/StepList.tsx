@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
+import { useSiteClock } from '@/ui/siteClock'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import { STATE_MARKS, STATE_WORDS, stepNote } from './stateWords'
 
@@ -9,6 +10,7 @@ type Props = { sheet: RunSheet; current: string | undefined; onOpen: (id: string
 
 function Line({ step, current, onOpen }: Omit<Props, 'sheet'> & { step: SheetStep }) {
   const { task, state } = step
+  const { time } = useSiteClock()
   return (
     <Box
       component="li"
@@ -49,7 +51,7 @@ function Line({ step, current, onOpen }: Omit<Props, 'sheet'> & { step: SheetSte
           {STATE_WORDS[state]}
           {step.earlier.length > 0 && `, pass ${step.earlier.length + 1}`}
           <br />
-          {stepNote(step)}
+          {stepNote(step, time)}
         </Box>
       </ButtonBase>
     </Box>

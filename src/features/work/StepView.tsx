@@ -1,6 +1,7 @@
 'use client'
 import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useEffect, useRef } from 'react'
 import { durationText } from '@/core/base/units/wall'
@@ -9,10 +10,11 @@ import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
 import { stepFacts } from '@/core/repair/work/stepFacts'
 import type { StageProps } from '../shared/stageProps'
+import { type ClockText, useSiteClock } from '@/ui/siteClock'
 import { useUnits } from '@/ui/units'
 import { DecideButton } from '../shared/decide/DecideButton'
 import { StepInstruments } from './instruments/StepInstruments'
-import { clockText, leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
+import { leftText, STATE_MARKS, STATE_WORDS } from './stateWords'
 import { EarlierPasses } from './EarlierPasses'
 import { ShutBehind } from './ShutBehind'
 import { StepCautions } from './StepCautions'
@@ -37,11 +39,10 @@ type Props = StageProps & {
 }
 
 /** How long it takes, or how it stands. */
-function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep): string {
+function timeLine({ task, state, hands, endsAt, minutesLeft, record }: SheetStep, time: ClockText): string {
   if (state === 'running' && endsAt !== undefined && minutesLeft !== undefined)
-    return `runs unattended until about ${clockText(endsAt)}, ${leftText(minutesLeft)}`
-  if (state === 'done' && record?.doneAt)
-    return `${clockText(record.doneAt)}, ${durationText(hands)} hands-on`
+    return `runs unattended until about ${time(endsAt)}, ${leftText(minutesLeft)}`
+  if (state === 'done' && record?.doneAt) return `${time(record.doneAt)}, ${durationText(hands)} hands-on`
   if (state === 'skipped') return record?.skipped?.reason ?? ''
   const alone = task.unattended ? `, then ${durationText(task.unattended[1])} unattended` : ''
   const so = hands >= 1 ? `, ${durationText(hands)} so far` : ''
@@ -67,6 +68,7 @@ function StepPoints({ points }: { points: readonly string[] }) {
 export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen, ...props }: Props) {
   const { task, state, waitsFor } = step
   const { said } = useUnits()
+  const { time } = useSiteClock()
   const article = useRef<HTMLElement>(null)
   const title = useRef<HTMLHeadingElement>(null)
   useStepKeys(article, onMove)
@@ -88,7 +90,7 @@ export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen,
       <ShutBehind sheet={sheet} onOpen={onOpen} />
       <header>
         <Typography sx={{ color: 'text.secondary' }}>
-          {STATE_MARKS[state]} {STATE_WORDS[state]} · {timeLine(step)}
+          {STATE_MARKS[state]} {STATE_WORDS[state]} · {timeLine(step, time)}
           {isPlanned ? '' : ' · no longer planned'}
         </Typography>
         <Typography
@@ -103,7 +105,14 @@ export function StepView({ step, sheet, now, takesFocus, onOver, onMove, onOpen,
       </header>
       <StepCautions step={step} />
       {waitsFor.length > 0 && (
-        <Typography>Waits for: {waitsFor.map((id) => labelOf(id).toLowerCase()).join('; ')}.</Typography>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1 }}>
+          <span>Waits for:</span>
+          {waitsFor.map((id) => (
+            <Button key={id} variant="outlined" onClick={() => onOpen({ at: 'step', task: id })}>
+              {labelOf(id)}
+            </Button>
+          ))}
+        </Box>
       )}
       <StepGates change={props.change} step={step} onOpen={onOpen} />
       <StepFacts facts={said(stepFacts(task.id, props.answer.plan))} notes={notesOf(task)} />

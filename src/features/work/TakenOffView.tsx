@@ -1,4 +1,5 @@
 'use client'
+import { useSiteClock } from '@/ui/siteClock'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
@@ -9,7 +10,6 @@ import { useState } from 'react'
 import { addTaken, markTaken, removeTaken, type TakenState, together } from '@/core/record/edits/workEdits'
 import { type OffLine, stillOff, takenOffList } from '@/core/repair/work/takenOff'
 import type { StageProps } from '../shared/stageProps'
-import { clockText } from './stateWords'
 import { useUnitState } from './useSheet'
 
 const WORDS: Readonly<Record<OffLine['state'], string>> = {
@@ -36,6 +36,7 @@ const SAYS: Readonly<Record<OffLine['state'], readonly (readonly [label: string,
 }
 
 function Line({ change, line }: LineProps) {
+  const { time } = useSiteClock()
   const { state, offAt, backAt, isOwn } = line
   // what was written by hand did come off
   const says = SAYS[state].filter(([, to]) => !(isOwn && to === 'stays'))
@@ -58,8 +59,8 @@ function Line({ change, line }: LineProps) {
         <Typography sx={{ fontWeight: state === 'off' ? 700 : 400 }}>{line.label}</Typography>
         <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
           {WORDS[state]}
-          {state === 'off' && offAt ? ` since ${clockText(offAt)}` : ''}
-          {state === 'back' && backAt ? `, ${clockText(backAt)}` : ''}
+          {state === 'off' && offAt ? ` since ${time(offAt)}` : ''}
+          {state === 'back' && backAt ? `, ${time(backAt)}` : ''}
         </Typography>
       </Box>
       {says.map(([label, to]) => (

@@ -1,4 +1,5 @@
 'use client'
+import { useSiteClock } from '@/ui/siteClock'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -9,18 +10,19 @@ import { unknownOf } from '@/core/record/equipment/asked'
 import { DISCLAIMER } from '@/core/safety/cautions'
 import { restOfDay } from '@/core/repair/work/restOfDay'
 import type { RunSheet, SheetStep } from '@/core/repair/work/runSheet'
+import { wallIn } from '@/core/base/units/siteTime'
 import { clockOf, wallMinutes, wallText } from '@/core/base/units/wall'
 import { useQuestion } from '../shared/answer/useDay'
 import type { StageProps } from '../shared/stageProps'
-import { wallOf } from '../shared/wallClock'
 import { askForNotes, noteState } from './bell'
 import { DemoClockPart } from './DemoClockPart'
 import { PlantPart } from './PlantPart'
-import { clockText, leftText } from './stateWords'
+import { leftText } from './stateWords'
 import { useBell } from './useBell'
 import { useSheet } from './useSheet'
 
 function Running({ running }: { running: readonly SheetStep[] }) {
+  const { time } = useSiteClock()
   const [notes, setNotes] = useState(noteState)
   if (running.length === 0) return null
   return (
@@ -36,7 +38,7 @@ function Running({ running }: { running: readonly SheetStep[] }) {
             </Typography>
             <Typography sx={{ fontSize: '0.95rem' }}>
               {task.label}
-              {endsAt !== undefined && `, until about ${clockText(endsAt)}`}
+              {endsAt !== undefined && `, until about ${time(endsAt)}`}
             </Typography>
           </Box>
         ))}
@@ -61,7 +63,8 @@ function wallClock(today: number, minutes: number): string {
 function Rest({ sheet, now, ...props }: StageProps & { sheet: RunSheet; now: number }) {
   const { plan } = props.answer
   const minute = Math.floor(now / 300_000) * 300_000
-  const question = useMemo(() => restOfDay(plan, sheet, wallOf(minute)), [plan, sheet, minute])
+  const zone = props.job.unit.site?.zone
+  const question = useMemo(() => restOfDay(plan, sheet, wallIn(minute, zone)), [plan, sheet, minute, zone])
   const text = useMemo(() => JSON.stringify(question), [question])
   const { day, problem } = useQuestion(`${props.job.id} rest`, text)
   if (sheet.isOver) return null

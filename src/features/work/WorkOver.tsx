@@ -1,15 +1,16 @@
+import { useSiteClock } from '@/ui/siteClock'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Job } from '@/core/record/job/job'
 import { logWord } from '@/core/repair/logs/logWord'
 import type { Verdicts } from '@/core/repair/logs/verdicts'
-import { clockText } from './stateWords'
 
 type Props = { job: Pick<Job, 'logs' | 'steps'>; verdicts: Verdicts; onOpen: (task: string) => void }
 
 /** Nothing is left to do: what each log of the work said, and the way back to it. */
 export function WorkOver({ job: { logs, steps }, verdicts, onOpen }: Props) {
+  const { time } = useSiteClock()
   const taskOf = (step: string | undefined) => steps.find(({ id }) => id === step)?.task
   const judged = logs
     .filter(({ purpose }) => purpose !== undefined)
@@ -39,7 +40,7 @@ export function WorkOver({ job: { logs, steps }, verdicts, onOpen }: Props) {
           >
             <Box sx={{ flex: 1 }}>
               <Typography sx={{ fontWeight: 650 }}>
-                {mark} {name}, {clockText(startedAt)}: {word}
+                {mark} {name}, {time(startedAt)}: {word}
               </Typography>
               <Typography>{sentence}</Typography>
             </Box>

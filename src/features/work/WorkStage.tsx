@@ -1,5 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import Typography from '@mui/material/Typography'
@@ -8,6 +9,7 @@ import { unknownOf } from '@/core/record/equipment/asked'
 import { isDecided } from '@/core/record/job/decisions'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { RunSheet, StepState } from '@/core/repair/work/runSheet'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { goInJob, lookAt, useInAddress } from '../shared/address/useAddress'
 import { DecideAny } from '../shared/decide/DecideAny'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
@@ -24,12 +26,15 @@ const VIEWS = ['step', 'all', 'off'] as const
 type View = (typeof VIEWS)[number]
 const OPEN_STATES: readonly StepState[] = ['ready', 'paused', 'blocked']
 
-const Undecided = () => (
-  <Box>
+const Undecided = ({ jobId }: { jobId: string }) => (
+  <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
     <Typography variant="h2">Nothing is decided yet</Typography>
     <Typography>
       The run sheet follows the plan, and the plan a decision: decide on Diagnose what is repaired.
     </Typography>
+    <Button component={JobAnchor} jobId={jobId} page="diagnose" variant="outlined" sx={{ minHeight: 48 }}>
+      To Diagnose
+    </Button>
   </Box>
 )
 
@@ -109,7 +114,7 @@ export function WorkStage(props: StageProps) {
   if (isUndecided && sheet.unplanned.length === 0)
     return (
       <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
-        <Undecided />
+        <Undecided jobId={props.job.id} />
         <DecideAny {...props} />
       </Box>
     )
@@ -121,7 +126,7 @@ export function WorkStage(props: StageProps) {
   return (
     <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>
       <Views view={view} onView={setView} sheet={sheet} />
-      {isUndecided && <Undecided />}
+      {isUndecided && <Undecided jobId={props.job.id} />}
       <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
         {view === 'step' && !isOrdered && !isUndecided && <Typography>Putting the steps in order</Typography>}
         {view === 'step' && (isOrdered || isUndecided) && step && (

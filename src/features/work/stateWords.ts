@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import type { ClockText } from '@/ui/siteClock'
 import { durationText } from '@/core/base/units/wall'
 import type { SheetStep, StepState } from '@/core/repair/work/runSheet'
 
@@ -31,13 +31,10 @@ export function leftText(minutes: number): string {
   return minutes > -1 ? 'over now' : `over for ${durationText(Math.floor(-minutes))}`
 }
 
-/** A moment of the work by the clock of this machine. */
-export const clockText = (moment: number | string): string => format(new Date(moment), 'HH:mm')
-
 /** What stands behind a step in a list. */
-export function stepNote({ state, record, hands, minutesLeft, task }: SheetStep): string {
+export function stepNote({ state, record, hands, minutesLeft, task }: SheetStep, time: ClockText): string {
   if (state === 'done' && record?.doneAt)
-    return `${clockText(record.doneAt)}${hands >= 1 ? `, ${durationText(hands)} hands-on` : ''}`
+    return `${time(record.doneAt)}${hands >= 1 ? `, ${durationText(hands)} hands-on` : ''}`
   if (state === 'skipped') return record?.skipped?.reason ?? ''
   if (state === 'running' && minutesLeft !== undefined) return leftText(minutesLeft)
   if (state === 'hands') return durationText(hands)

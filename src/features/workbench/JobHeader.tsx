@@ -7,6 +7,8 @@ import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
+import { apartText } from '@/core/base/units/siteTime'
+import { systemClock } from '@/data/clock'
 import { summaryOf } from '@/core/record/job/summary'
 import { titleOf, unitLine } from '../shared/jobText'
 import { DisplayButton } from '../shared/display/DisplayButton'
@@ -18,6 +20,13 @@ type Props = Pick<StageProps, 'job'> & { steps: Steps }
 
 /** A narrow screen has the units in its Display dialog. */
 const ON_WIDE = { display: { xs: 'none', md: 'inline-flex' } } as const
+
+/** The zone of the site, where its clock is not that of the reader. */
+function SiteZone({ zone }: { zone: string | undefined }) {
+  if (!zone) return null
+  const apart = apartText(systemClock.now(), zone, systemClock.zone())
+  return apart && ` · times at the site: ${zone}, ${apart}`
+}
 
 /** Which job this is, and the units in which everything is shown. */
 export function JobHeader({ job, steps }: Props) {
@@ -51,6 +60,7 @@ export function JobHeader({ job, steps }: Props) {
         </Typography>
         <Typography noWrap sx={{ color: 'text.secondary', fontSize: '0.9rem' }}>
           {say(unitLine(summaryOf(job)))}
+          <SiteZone zone={job.unit.site?.zone} />
         </Typography>
       </Box>
       <IconButton aria-label="Undo" disabled={!steps.undo} onClick={steps.back}>

@@ -2,17 +2,20 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import CircularProgress from '@mui/material/CircularProgress'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useEffect } from 'react'
+import { useEffect, useMemo } from 'react'
 import type { Suspect } from '@/core/answer/diagnose'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
+import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { viewOf } from '@/core/record/job/rounds'
 import { progressOf, type Stage, stageStates } from '@/core/record/job/stages'
 import { believed } from '../shared/SuspectNotes'
+import { systemClock } from '@/data/clock'
+import { type SiteTime, SiteTimeContext } from '@/ui/siteClock'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { jobPath } from '../shared/address/jobAddress'
+import { Coming } from '../shared/Coming'
 import { Nowhere } from '../shared/Nowhere'
 import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
@@ -26,7 +29,7 @@ import { RoundTabs } from '../shared/rounds/RoundTabs'
 import type { StageProps } from '../shared/stageProps'
 import { JobHeader } from './JobHeader'
 import { PhoneSheet } from './PhoneSheet'
-import { STAGE_VIEWS } from './registry'
+import { fetchStages, STAGE_VIEWS } from './registry'
 import { StageRail } from './StageRail'
 import { type Looking, useLooking } from './useLooking'
 import { useRound } from './useRound'
@@ -51,12 +54,6 @@ function peekOf(
   return { label, value: believed(shown) }
 }
 
-const Loading = ({ label }: { label: string }) => (
-  <Box sx={{ height: '100dvh', display: 'grid', placeItems: 'center' }}>
-    <CircularProgress aria-label={label} />
-  </Box>
-)
-
 /** The job with its first answer; until that is there, the page waits. */
 function OpenJob({ document, change, ...open }: FoundProps) {
   const display = useDisplay()
@@ -71,7 +68,7 @@ function OpenJob({ document, change, ...open }: FoundProps) {
   )
   useKeptVerdicts(job, verdicts)
   if (!answer)
-    return problem ? <Alert severity="error">{problem}</Alert> : <Loading label="Computing the job" />
+    return problem ? <Alert severity="error">{problem}</Alert> : <Coming label="Computing the job" />
   return (
     <>
       {problem && <Alert severity="error">{problem}</Alert>}
@@ -109,9 +106,33 @@ type BenchProps = OpenProps & {
   props: StageProps
 }
 
+/** [practice] ms after which what can wait is done on browsers that tell no idle moment */
+const LATER = 1500
+
+/** Does something once, when the page has nothing else to do. */
+function useIdle(what: () => Promise<void>) {
+  useEffect(() => {
+    if (!('requestIdleCallback' in window)) {
+      const timer = setTimeout(() => void what(), LATER)
+      return () => clearTimeout(timer)
+    }
+    const idle = requestIdleCallback(() => void what(), { timeout: 2 * LATER })
+    return () => cancelIdleCallback(idle)
+  }, [what])
+}
+
+/** The clock at the site: where it differs from that of the reader, the header says so. */
+function useSiteTime(job: StoredJob): SiteTime {
+  const zone = job.unit.site?.zone
+  const clock = clockOf(job)
+  return useMemo(() => ({ zone, now: () => jobTime(clock, systemClock.now()) }), [zone, clock])
+}
+
 function Bench({ job, steps, stage, props }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, steps)
+  const siteTime = useSiteTime(job)
+  useIdle(fetchStages)
   useScreenOn(useLook().screenOn)
   const { Work, Side, computed = false, byRound = false } = STAGE_VIEWS[stage]
   const { isFresh } = props.answer
@@ -136,40 +157,44 @@ function Bench({ job, steps, stage, props }: BenchProps) {
   const header = <JobHeader job={job} steps={steps} />
   if (!isWide) {
     return (
-      <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-        {header}
-        <Box component="main" sx={{ flex: 1, pb: 'calc(var(--orzo-bars) + 8px)', minWidth: 0 }}>
-          {main}
+      <SiteTimeContext value={siteTime}>
+        <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+          {header}
+          <Box component="main" sx={{ flex: 1, pb: 'calc(var(--orzo-bars) + 8px)', minWidth: 0 }}>
+            {main}
+          </Box>
+          <Box ref={measureBars} sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
+            <PhoneSheet {...peekOf(stage, props)} fresh={isFresh}>
+              {side}
+            </PhoneSheet>
+            {rail}
+          </Box>
         </Box>
-        <Box ref={measureBars} sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
-          <PhoneSheet {...peekOf(stage, props)} fresh={isFresh}>
-            {side}
-          </PhoneSheet>
-          {rail}
-        </Box>
-      </Box>
+      </SiteTimeContext>
     )
   }
   return (
-    <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: 'auto 1fr', overflow: 'hidden' }}>
-      {header}
-      <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
-        {rail}
-        <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
-          {main}
+    <SiteTimeContext value={siteTime}>
+      <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: 'auto 1fr', overflow: 'hidden' }}>
+        {header}
+        <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
+          {rail}
+          <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
+            {main}
+          </Box>
+          <Box
+            component="aside"
+            aria-label="Answer"
+            // it scrolls: the keyboard must reach it
+            tabIndex={0}
+            sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+          >
+            {side}
+          </Box>
         </Box>
-        <Box
-          component="aside"
-          aria-label="Answer"
-          // it scrolls: the keyboard must reach it
-          tabIndex={0}
-          sx={{ overflowY: 'auto', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
-        >
-          {side}
-        </Box>
+        {keys}
       </Box>
-      {keys}
-    </Box>
+    </SiteTimeContext>
   )
 }
 
@@ -202,7 +227,7 @@ function AtStage({ stage, ...found }: AtStage) {
 /** One job at one stage; undefined: the one at which it stands. */
 export function JobPage({ jobId, stage }: { jobId: string; stage: Stage | undefined }) {
   const found = useJob(jobId)
-  if (found.state === 'loading') return <Loading label="Loading the job" />
+  if (found.state === 'loading') return <Coming label="Loading the job" />
   if (found.state === 'missing') {
     return (
       <Nowhere

@@ -16,6 +16,23 @@ type StageView = {
   readonly byRound?: true
 }
 
+const PARTS = [
+  () => import('../arrive/ArriveStage'),
+  () => import('../measure/MeasureStage'),
+  () => import('../diagnose/DiagnoseStage'),
+  () => import('../diagnose/GateAnswer'),
+  () => import('../plan/PlanStage'),
+  () => import('../plan/PlanAnswer'),
+  () => import('../work/WorkStage'),
+  () => import('../work/WorkAnswer'),
+  () => import('../close/CloseStage'),
+] as const
+
+/** Fetches every stage while nothing else is to be done, so that a change of stage waits for no network. */
+export async function fetchStages(): Promise<void> {
+  for (const part of PARTS) await part().catch(() => undefined)
+}
+
 /** The stages: what fills the page, and what stands beside it. Each is fetched when it is opened. */
 export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
   arrive: {

@@ -103,10 +103,10 @@ describe('numeric pad', () => {
   test('rare units stand behind one key', async () => {
     const user = userEvent.setup()
     render(<Harness onNext={() => {}} />)
-    expect(screen.queryByRole('button', { name: 'micron' })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'microns' })).toBeNull()
     await user.click(screen.getByRole('button', { name: 'More units' }))
-    await user.click(screen.getByRole('button', { name: 'micron' }))
-    expect(screen.getByRole('button', { name: 'micron' })).toHaveAttribute('aria-pressed', 'true')
+    await user.click(screen.getByRole('button', { name: 'microns' }))
+    expect(screen.getByRole('button', { name: 'microns' })).toHaveAttribute('aria-pressed', 'true')
   })
   test('by keyboard: digits, a decimal comma, Enter goes on', async () => {
     const user = userEvent.setup()

@@ -1,11 +1,12 @@
-import { Suspense } from 'react'
-import { JobRoutes } from '@/features/workbench/JobRoutes'
+import { notFound } from 'next/navigation'
+import { readJobPath } from '@/features/shared/address/jobAddress'
+import { JobShell } from '@/features/workbench/JobShell'
 
-/** One shell for every page of every job. */
-export default function JobShell() {
-  return (
-    <Suspense>
-      <JobRoutes />
-    </Suspense>
-  )
+type Props = { params: Promise<{ path?: string[] }> }
+
+/** One shell for every page of every job; which one it is, is read in the browser. */
+export default async function JobPages({ params }: Props) {
+  const { path = [] } = await params
+  if (!readJobPath(`/job/${path.join('/')}`)) notFound()
+  return <JobShell />
 }

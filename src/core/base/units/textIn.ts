@@ -42,7 +42,7 @@ const times = (factor: number, unit: string) => ({ each: (figure: Figure) => sca
 
 /** Words from which a figure in F is a difference of temperatures. */
 const DIFFERENCE_AFTER =
-  /^ (of (superheat|subcooling|condensing difference|split)|(supply |water )?(rise|drop)\b|(over|below|above|under) (the |return|outdoor|leaving|entering|ambient|supply|box|air|plate)|at the (bulb|compressor)|at a [a-z]+ coil|at 3 gpm|where (it|the plate) is silent|with fixed|is good|replace|across|apart|between|is no drop|do not charge|of each other|for each|a minute|lower|higher|more|less|warmer|colder|difference)|^, or with over/
+  /^ ((of )?(superheat|subcooling|condensing difference|split)|(supply |water )?(rise|drop)\b|(over|below|above|under) (the |return|outdoor|leaving|entering|ambient|supply|box|air|plate)|at the (bulb|compressor)|at a [a-z]+ coil|at 3 gpm|where (it|the plate) is silent|with fixed|is good|replace|across|apart|between|is no drop|do not charge|of each other|for each|a minute|lower|higher|more|less|warmer|colder|difference)|^, or with over/
 const DIFFERENCE_BEFORE =
   /(asks for|would make|drop over|a drop of|good, over|drop across them:?|[Ss]uperheat|[Ss]ubcooling|split of|difference of?|spread of|[Ww]ithin|picks up more than about|at load: over|below [\d.]+ F or above|by|±)\s$|formula asks for [^.]*below $/
 

@@ -1,5 +1,6 @@
 import { isDecided } from './decisions'
 import type { Job } from './job'
+import { isMeasured } from './measured'
 import { LAST_TASK } from './lastTask'
 import { latestPass } from './passes'
 
@@ -10,7 +11,7 @@ const hasReadings = (job: Job): boolean => job.readingSets.some((set) => Object.
 
 const DONE: Readonly<Record<Stage, (job: Job) => boolean>> = {
   arrive: (job) => Boolean(job.title && job.arrival?.complaint),
-  measure: hasReadings,
+  measure: isMeasured,
   diagnose: isDecided,
   plan: (job) => job.ticks.length > 0,
   work: (job) => latestPass(job.steps, LAST_TASK)?.doneAt !== undefined,

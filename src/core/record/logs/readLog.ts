@@ -30,16 +30,18 @@ export type ColumnUse =
 
 /** Words in headings that speak for a reading; the first row that fits wins. */
 const HINTS: readonly (readonly [ChannelKey, RegExp])[] = [
-  ['pumpVacuum', /(pump.*(vacuum|micron))|((vacuum|micron).*pump)/],
-  ['systemVacuum', /vacuum|micron/],
+  ['pumpVacuum', /(pump.*(vac|micron))|((vac|micron).*pump)/],
+  ['systemVacuum', /\bvac\b|vacuum|micron|mtorr|\bsys(tem)?\b(?!.*(psi|bar|kpa|press|temp))/],
   ['cylinderWeight', /weight|scale|cylinder/],
-  ['testPressure', /nitrogen/],
+  ['testPressure', /nitrogen|\bn2\b/],
+  ['circuitPressure', /(circuit|\bsys(tem)?\b|recovery).*(press|psi|bar|kpa)/],
+  ['gasTemp', /(gas|pipe|tube).*(temp|°|\bf\b|\bc\b)/],
   ['returnAirWetBulb', /(return.*(wet|wb))|((wet|wb).*return)/],
   ['supplyAirWetBulb', /(supply.*(wet|wb))|((wet|wb).*supply)/],
   ['returnAirHumidity', /return.*(humid|rh|%)/],
   ['returnAirTemp', /return/],
   ['supplyAirTemp', /supply/],
-  ['outdoorAirTemp', /outdoor|ambient|outside/],
+  ['outdoorAirTemp', /outdoor|\bamb(ient)?\b|outside/],
   ['boxTemp', /\bbox\b|cabinet|room/],
   ['waterInTemp', /water.*(in|enter)/],
   ['waterOutTemp', /water.*(out|leav)/],

@@ -211,7 +211,7 @@ describe("the user's own dryers", () => {
     expect(choice.chosen!.dryer).toMatchObject({ id: 'own-9', own: true })
   })
   test.each([
-    [{ pressure: { value: 400, unit: 'psig' } }, 'pressure', /stands 400 psig, 600 wanted/],
+    [{ pressure: { value: 400, unit: 'psig' } }, 'pressure', /stands 400 psig, 600 psig wanted/],
     [{ tons: 2 }, 'tons', /carries 1\.9 tons on R-410A/],
     [{ flow: 'bi-flow' }, 'flow', /one way/],
     [{ core: 'high-acid' }, 'core', /gives away water/],

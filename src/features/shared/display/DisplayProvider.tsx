@@ -1,11 +1,9 @@
 'use client'
-import { createContext, type ReactNode, useContext } from 'react'
-import { database } from '@/data/shared'
-import { readSettings } from '@/data/settings'
+import { createContext, type ReactNode, useContext, useMemo, useState } from 'react'
+import type { Settings } from '@/core/record/settings/settings'
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry'
 import { UnitsContext } from '@/ui/units'
-import { StorageHealth } from '../storage/StorageHealth'
-import { useLive } from '../storage/useLive'
+import { useBehind } from '../useBehind'
 import { type Look, lookOf } from './display'
 
 const LookContext = createContext<Look>(lookOf({}))
@@ -13,14 +11,18 @@ const LookContext = createContext<Look>(lookOf({}))
 /** How this browser shows Orzo. */
 export const useLook = (): Look => useContext(LookContext)
 
-/** Brings the chosen theme, text size and hand to every page. */
+const storedSettings = () => import('./StoredSettings').then(({ StoredSettings }) => StoredSettings)
+
+/** Brings the chosen theme, text size, hand and units to every page. */
 export function DisplayProvider({ children }: { children: ReactNode }) {
-  const look = lookOf(useLive(() => readSettings(database()), [], {}))
+  const [settings, setSettings] = useState<Settings>({})
+  const StoredSettings = useBehind(storedSettings)
+  const look = useMemo(() => lookOf(settings), [settings])
   return (
     <LookContext value={look}>
       <UnitsContext value={look.system}>
         <ThemeRegistry name={look.theme} textSize={look.textSize}>
-          <StorageHealth />
+          {StoredSettings && <StoredSettings onSettings={setSettings} />}
           {children}
         </ThemeRegistry>
       </UnitsContext>

@@ -1,5 +1,6 @@
 import type { UnitSystem } from '@/core/base/units/system'
-import { displayUnits, type Settings } from '@/data/settings'
+import type { Settings } from '@/core/record/settings/settings'
+import { displayUnits } from '@/core/record/settings/displayUnits'
 import type { HANDS } from '@/core/record/settings/settings'
 import type { TextSize } from '@/ui/theme/theme'
 import type { ThemeName } from '@/ui/theme/tokens'

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event'
 import { database } from '@/data/shared'
 import { readSettings } from '@/data/settings'
 import { readSettingRows } from '@/core/record/settings/settings'
+import { US_UNITS } from '@/core/base/units/system'
 import { lookOf } from './display'
 import { DisplayButton } from './DisplayButton'
 import { DisplayProvider, useLook } from './DisplayProvider'
@@ -12,7 +13,7 @@ import { useScreenOn } from './useScreenOn'
 afterEach(() => database().settings.clear())
 
 test('nothing chosen is Sunlight, usual text, right hand, a screen that may sleep; nonsense too', () => {
-  const first = { theme: 'sunlight', textSize: 'usual', hand: 'right', screenOn: false }
+  const first = { theme: 'sunlight', textSize: 'usual', hand: 'right', screenOn: false, system: US_UNITS }
   expect(lookOf({})).toEqual(first)
   const rows = { theme: 'neon', textSize: '200', hand: 'both', screenOn: 'perhaps' }
   expect(lookOf(readSettingRows(Object.entries(rows).map(([key, value]) => ({ key, value }))))).toEqual(first)
@@ -32,6 +33,7 @@ test('what is chosen in the dialog holds for the whole page and is remembered', 
     </DisplayProvider>,
   )
   await user.click(screen.getByRole('button', { name: 'Display' }))
+  await user.click(screen.getByText('Mixed: a unit for each quantity'))
   for (const name of ['Cellar', 'Large', 'Left', 'Kelvin'])
     await user.click(screen.getByRole('button', { name }))
   await waitFor(() => expect(screen.getByText('cellar large left')).toBeInTheDocument())

@@ -2,14 +2,8 @@
 import type { SystemQuantity, UnitSystem } from '@/core/base/units/system'
 import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
 import { database } from '@/data/shared'
-import {
-  changeSetting,
-  type DisplayUnits,
-  displayUnits,
-  readSettings,
-  UNIT_SETTINGS,
-  writeSetting,
-} from '@/data/settings'
+import { changeSetting, readSettings, writeSetting } from '@/data/settings'
+import { type DisplayUnits, displayUnits, UNIT_SETTINGS } from '@/core/record/settings/displayUnits'
 import { useLive } from '../storage/useLive'
 
 export type { DisplayUnits }

@@ -1,16 +1,17 @@
 'use client'
+import { useSiteClock } from '@/ui/siteClock'
 import { useUnits } from '@/ui/units'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import { setBled, setBubbled } from '@/core/record/edits/workEdits'
 import { bledThatCounts, bubblesThatCount } from '@/core/repair/work/momentsThatCount'
-import { clockText } from '../stateWords'
 import type { InstrumentProps } from './instrumentProps'
 
 type MomentTickProps = { label: string; at: string | undefined; onTick: (on: boolean) => void }
 
 /** A tick that keeps the moment it was set. */
 function MomentTick({ label, at, onTick }: MomentTickProps) {
+  const { time } = useSiteClock()
   return (
     <FormControlLabel
       sx={{ minHeight: 48 }}
@@ -21,7 +22,7 @@ function MomentTick({ label, at, onTick }: MomentTickProps) {
           onChange={(_event, on) => onTick(on)}
         />
       }
-      label={at ? `${label}, ${clockText(at)}` : label}
+      label={at ? `${label}, ${time(at)}` : label}
     />
   )
 }

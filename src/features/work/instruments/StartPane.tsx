@@ -1,4 +1,5 @@
 'use client'
+import { useSiteClock } from '@/ui/siteClock'
 import { MINUTE } from '@/core/base/units/time'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -13,7 +14,6 @@ import { isSettled, totalTurns, turnsText, WAIT_MINUTES } from '@/core/repair/wo
 import { randomWord } from '@/data/newId'
 import { Figure, Figures } from '@/ui/Figure'
 import { goInJob } from '../../shared/address/useAddress'
-import { clockText } from '../stateWords'
 import { afterStart } from './afterStart'
 import { FirstStartList } from './FirstStartList'
 import type { InstrumentProps } from './instrumentProps'
@@ -74,6 +74,7 @@ function Readings(props: InstrumentProps) {
 }
 
 function Turns({ job, change }: InstrumentProps) {
+  const { time } = useSiteClock()
   const turns = job.run?.turns ?? []
   return (
     <Box component="section" aria-label="Valve turns">
@@ -91,10 +92,10 @@ function Turns({ job, change }: InstrumentProps) {
       <Box component="ul" aria-label="Turns so far" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {turns.map(({ id, at, turns: each }) => (
           <Box component="li" key={id} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            {clockText(at)} {turnsText(each)}
+            {time(at)} {turnsText(each)}
             <Button
               color="inherit"
-              aria-label={`Remove: ${turnsText(each)} at ${clockText(at)}`}
+              aria-label={`Remove: ${turnsText(each)} at ${time(at)}`}
               onClick={() => void change(removeTurn(id))}
             >
               Remove

@@ -1,4 +1,5 @@
 'use client'
+import { useSiteClock } from '@/ui/siteClock'
 import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -15,7 +16,6 @@ import { finalCharge, finalChargeText } from '@/core/repair/work/finalCharge'
 import { finishBy } from '@/core/repair/work/finishBy'
 import { trimLines } from '@/core/repair/work/startUp'
 import { QuantityField } from '@/ui/QuantityField'
-import { clockText } from '../stateWords'
 import { afterStart } from './afterStart'
 import type { InstrumentProps } from './instrumentProps'
 
@@ -78,6 +78,7 @@ function Sum({ job, answer }: Pick<InstrumentProps, 'job' | 'answer'>) {
 
 /** The trim, one step at a time: weights in and out, turns, and what each step did. */
 export function TrimLog(props: InstrumentProps) {
+  const { time } = useSiteClock()
   const { job, change, display, now } = props
   const { say } = useUnits()
   const { superheat, subcooling } = afterStart(props)
@@ -114,14 +115,14 @@ export function TrimLog(props: InstrumentProps) {
             sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}
           >
             <span>
-              {clockText(at)} {say(what)}
+              {time(at)} {say(what)}
               {did(superheatBy, 'superheat')}
               {did(subcoolingBy, 'subcooling')}
               {waited !== undefined && `, ${durationText(waited)} later`}
             </span>
             <Button
               color="inherit"
-              aria-label={`Remove: ${say(what)} at ${clockText(at)}`}
+              aria-label={`Remove: ${say(what)} at ${time(at)}`}
               onClick={() => void change(removeTrim(id))}
             >
               Remove

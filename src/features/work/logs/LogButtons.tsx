@@ -108,7 +108,7 @@ export function LogButtons(props: Props) {
     >
       {isWritten && <Hands {...props} />}
       {!isWritten && !isOpen && <Beginnings {...props} />}
-      {isOpen && !isWritten && (
+      {isOpen && !isWritten && props.work.watching.elsewhere === head?.id && (
         <Typography sx={{ alignSelf: 'center' }}>
           Another window writes this log; it is shown there live.
         </Typography>

@@ -21,6 +21,8 @@ export type Watching = {
   readonly lost: ReadonlySet<WorkChannel>
   /** the log that this window writes */
   readonly log: LogHead | undefined
+  /** id of a log that another window writes, as was seen when this one wanted to */
+  readonly elsewhere: string | undefined
   /** all of its samples that are stored */
   readonly samples: Samples | undefined
   /** what could not be done, until the next thing is */
@@ -35,6 +37,7 @@ export const WATCHING_NOTHING: Watching = {
   latest: new Map(),
   lost: new Set(),
   log: undefined,
+  elsewhere: undefined,
   samples: undefined,
   problem: undefined,
   unstored: undefined,
@@ -133,7 +136,7 @@ export class WorkRecorder {
     if (this.#state.log || this.#ended.has(head.id)) return
     try {
       const release = await claimLog(head.id)
-      if (!release) return
+      if (!release) return this.#set({ elsewhere: head.id })
       const samples = await readSamples(database(), this.#jobId, head)
       this.#writer = await LogWriter.resume(database(), this.#jobId, head)
       this.#begun(head, samples, release)

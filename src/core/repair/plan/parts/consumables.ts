@@ -157,7 +157,9 @@ function nitrogenParts({ nitrogen }: ConsumableFacts): Consumable[] {
     ['test', test],
     ['breaks', breaks],
   ] as const
-  const told = shares.filter(([, volume]) => volume > 0).map(([name, volume]) => `${name} ${feet(volume)} ft³`)
+  const told = shares
+    .filter(([, volume]) => volume > 0)
+    .map(([name, volume]) => `${name} ${feet(volume)} ft³`)
   return [
     {
       name: 'nitrogen',

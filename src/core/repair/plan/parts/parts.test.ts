@@ -303,7 +303,7 @@ describe('quantities', () => {
     const list = partsOf(['compressor-open-winding'])
     const line = (id: string) => list.find((each) => each.id === `part:${id}`)!
     expect(line('nitrogen').why).toMatch(
-      /^sweeps [\d.]+, brazing [\d.]+, test [\d.]+: [\d.]+ ft³; with one round more [\d.]+$/,
+      /^sweeps [\d.]+ ft³, brazing [\d.]+ ft³, test [\d.]+ ft³: [\d.]+ ft³; with one round more [\d.]+ ft³$/,
     )
     expect(line('rods-copper').quantity).toBe('1')
     expect(line('rods-silver').why).toBe('2 joints with steel or brass')

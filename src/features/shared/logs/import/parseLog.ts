@@ -8,6 +8,10 @@ export const MOST_BYTES = 20_000_000
 
 const isNumber = (cell: string) => /^\s*[+-]?\d*[.,]?\d+\s*$/.test(cell)
 
+/** Neither a number nor a moment: what a heading is. */
+const isWord = (cell: string) =>
+  cell.trim() !== '' && !/^[\d\s.,:/+-]*([ap]m)?z?t?$/i.test(cell.trim().replace(/T/g, ' '))
+
 /** Kinds whose units stand in a row of their own below the names. */
 const UNIT_KINDS = ['pressure', 'temperature', 'voltage', 'current', 'humidity', 'time'] as const
 const CLOCK_WORDS =
@@ -37,9 +41,19 @@ function headingsOf(
   return Array.from({ length: width }, (_v, i) => `${names[i]?.trim() ?? ''} ${units[i]?.trim() ?? ''}`)
 }
 
-/** Cells of a file; the row above the first row with numbers is taken for the headings, what stands before it is left out. */
+/**
+ * Cells of a file; the row above the first row with numbers is taken for the headings, what stands before it is left out.
+ */
 export function tableOf(cells: readonly (readonly string[])[]): LogTable | undefined {
-  const firstValues = cells.findIndex((row, i) => i > 0 && row.length > 1 && row.some(isNumber))
+  const isValues = (row: readonly string[] | undefined) =>
+    row !== undefined && row.length > 1 && row.some(isNumber)
+  // a file without headings begins with its first values: they are kept
+  if (isValues(cells[0]) && isValues(cells[1]) && !cells[0]!.some(isWord))
+    return {
+      headings: cells[0]!.map((_cell, i) => `Column ${i + 1}`),
+      rows: cells.filter((row) => row.length > 1),
+    }
+  const firstValues = cells.findIndex((row, i) => i > 0 && isValues(row))
   const headings = headingsOf(cells, firstValues)
   if (!headings || headings.length < 2) return undefined
   return {
