@@ -5,6 +5,8 @@ import { goTo as byRail } from './helpers'
 export class Hand {
   taps = 0
   groups = 0
+  /** groups of keys of the looks at a log: they are counted apart */
+  looks = 0
   constructor(readonly page: Page) {}
   async tap(target: Locator) {
     this.taps += 1
@@ -12,6 +14,9 @@ export class Hand {
   }
   async type(target: Locator, text: string) {
     this.groups += 1
+    await this.fill(target, text)
+  }
+  async fill(target: Locator, text: string) {
     await target.fill(text)
   }
   /** To a stage by the rail: a tap as any other. */

@@ -37,7 +37,7 @@ export async function goTo(page: Page, stage: string): Promise<void> {
     .getByRole('navigation', { name: 'Stages' })
     .getByRole('link', { name: new RegExp(`^${stage}`) })
     .click()
-  await expect(page).toHaveURL(new RegExp(`/${stage.toLowerCase()}$`))
+  await expect(page).toHaveURL(new RegExp(`/${stage.toLowerCase()}(\\?|$)`))
 }
 
 /** The first suspect's id on screen. */

@@ -68,7 +68,7 @@ async function begin(page: Page, id: string) {
 }
 async function doStep(page: Page, id: string) {
   await begin(page, id)
-  await button(page, 'Done').click()
+  await button(page, 'Done, next').click()
   await expect(step(page)).not.toHaveAttribute('data-step', id)
 }
 
@@ -92,7 +92,7 @@ test('a conversion: readings before and after are judged each by its own refrige
   for (const id of ['checkMetering', 'evacuate', 'decayTest', 'weighIn', 'unlock']) await doStep(page, id)
   await begin(page, 'settle')
   await button(page, 'Take readings after the start').click()
-  await expect(page).toHaveURL(/measure$/)
+  await expect(page).toHaveURL(/measure(\?|$)/)
   // the unit runs, and holds what was charged
   await expect(page.locator('[data-inside]')).toHaveText('R-407C inside')
   await expect(
@@ -112,7 +112,7 @@ test('a conversion: readings before and after are judged each by its own refrige
   await button(page, 'after repair').click()
   await button(page, 'Edit this set').click()
   await choose(page, 'Refrigerant inside', 'R-22')
-  await button(page, 'Done').click()
+  await button(page, 'Done, next').click()
   await expect(page.getByText('condensing mean 116 F')).toBeVisible()
   await button(page, 'Undo').click()
   await expect(page.getByText('condensing mean 111 F')).toBeVisible()
@@ -203,7 +203,7 @@ test('another repair on a phone: begun from Close, removed again while nothing s
   const home = await atTheVacuum(page, (file) => file)
   await page.goto(`${home}/close`)
   await button(page, 'Return visit').click()
-  await expect(page).toHaveURL(/diagnose$/)
+  await expect(page).toHaveURL(/diagnose(\?|$)/)
   await expect(page.getByRole('tab', { name: /^2: .*nothing decided yet/ })).toBeVisible()
   await expectNoSidewaysScroll(page)
   await button(page, 'Remove').click()

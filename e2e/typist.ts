@@ -1,8 +1,10 @@
-import { expect } from '@playwright/test'
+import { expect, type Locator } from '@playwright/test'
 import { Hand } from './hand'
 
 /** A person without radio instruments, at the pad, the logs and the steps. */
 export class Typist extends Hand {
+  /** bar, kg and C are typed in place of psig, lb and F */
+  isMetric = false
   /** Readings one after the other, each from the keyboard: the pad leads on on its own. */
   async readings(first: string, values: readonly string[]) {
     await this.tap(this.page.locator(`[data-tap=${first}]`).first())
@@ -16,13 +18,18 @@ export class Typist extends Hand {
   /** One look at the instruments of the log that is open. */
   async look(when: string, figures: Readonly<Record<string, string>>) {
     const form = this.page.getByRole('form', { name: 'Type a look' })
-    if (when !== '') await this.type(this.page.getByLabel('When, if not now'), when)
-    for (const [label, figure] of Object.entries(figures)) await this.type(form.getByLabel(label), figure)
+    if (when !== '') await this.lookAt(this.page.getByLabel('When, if not now'), when)
+    for (const [label, figure] of Object.entries(figures))
+      await this.lookAt(form.getByLabel(label), typedAs(this, label, figure))
     await this.tap(form.getByRole('button', { name: /Write down|It is right/ }))
     await expect(form.getByLabel(Object.keys(figures)[0]!)).toHaveValue('')
   }
+  private async lookAt(target: Locator, text: string) {
+    this.looks += 1
+    await this.fill(target, text)
+  }
   async mark(name: string, when = '') {
-    if (when !== '') await this.type(this.page.getByLabel('When, if not now'), when)
+    if (when !== '') await this.lookAt(this.page.getByLabel('When, if not now'), when)
     await this.tap(this.button(name))
   }
   async beginStep(id: string) {
@@ -36,32 +43,48 @@ export class Typist extends Hand {
   async endLog() {
     await this.tap(this.button('■ End the log'))
   }
+  /** The large button of a step: its log is ended with it. */
   async done(id: string) {
-    await this.tap(this.button('Done'))
+    await this.tap(this.button(/^Done(, next| already)?$/))
     await expect(this.step).not.toHaveAttribute('data-step', id)
+  }
+  /** The step to which the sheet leads. */
+  async at(id: string) {
+    await expect(this.step).toHaveAttribute('data-step', id)
   }
 }
 
-const P = 'Pressure in the circuit, psig'
-const SCALE = 'Cylinder on the scale, lb'
-const NITROGEN = 'Nitrogen in the circuit, psig'
-const PIPE = 'Pipe where the gas is, F'
-const VACUUM = 'Vacuum at the system, far from the pump, micron'
-export const SPACE = 'Space, or what the unit works on, F'
+const P = 'Pressure in the circuit'
+const SCALE = 'Cylinder on the scale'
+const NITROGEN = 'Nitrogen in the circuit'
+const PIPE = 'Pipe where the gas is'
+const VACUUM = 'Vacuum at the system, far from the pump'
+export const SPACE = 'Space, or what the unit works on'
+
+/** A figure in the units that the hand types in. */
+const METRIC = {
+  [P]: (psi: number) => psi / 14.5038,
+  [NITROGEN]: (psi: number) => psi / 14.5038,
+  [SCALE]: (lb: number) => lb * 0.45359237,
+  [PIPE]: (f: number) => (f - 32) / 1.8,
+  [SPACE]: (f: number) => (f - 32) / 1.8,
+} as Readonly<Record<string, (us: number) => number>>
+const typedAs = (hand: Typist, label: string, figure: string) => {
+  const metric = hand.isMetric ? METRIC[label] : undefined
+  return metric ? metric(Number(figure)).toFixed(3) : figure
+}
 
 export const verdict = (hand: Typist) => hand.page.locator('[data-verdict]').first()
 export const opens = (hand: Typist) => expect(verdict(hand)).toHaveAttribute('data-opens', 'true')
 export const figure = (hand: Typist, name: string) => hand.page.locator(`[data-figure="${name}"]`)
 
 async function recovery(hand: Typist, id: string) {
-  await hand.beginStep(id)
+  await hand.at(id)
   await hand.beginLog()
   await hand.look('14 min ago', { [P]: '120', [SCALE]: '20' })
   await hand.look('7 min ago', { [P]: '0', [SCALE]: '27.2' })
   await hand.mark('Machine stopped', '7 min ago')
   await hand.look('', { [P]: '0', [SCALE]: '27.2' })
-  await hand.endLog()
-  await opens(hand)
   await hand.done(id)
 }
 
@@ -84,7 +107,7 @@ export type Way = {
 }
 
 async function pressureTest(hand: Typist, { test: psig }: Way) {
-  await hand.beginStep('pressureTest')
+  await hand.at('pressureTest')
   await hold(hand, psig, psig)
   await bubbled(hand)
   await opens(hand)
@@ -92,17 +115,16 @@ async function pressureTest(hand: Typist, { test: psig }: Way) {
 }
 
 async function evacuate(hand: Typist, id: string) {
-  await hand.beginStep(id)
+  await hand.at(id)
   await hand.beginLog()
   await hand.look('30 min ago', { [VACUUM]: '20000' })
   await hand.look('1 min ago', { [VACUUM]: '320' })
   await hand.look('', { [VACUUM]: '300' })
-  await hand.endLog()
   await hand.done(id)
 }
 
 async function threePulls(hand: Typist, id: string) {
-  await hand.beginStep(id)
+  await hand.at(id)
   await hand.beginLog()
   await hand.look('3 h ago', { [VACUUM]: '20000' })
   await hand.look('2 h ago', { [VACUUM]: '1800' })
@@ -117,30 +139,27 @@ async function threePulls(hand: Typist, id: string) {
 }
 
 async function decay(hand: Typist) {
-  await hand.beginStep('decayTest')
+  await hand.at('decayTest')
   await hand.beginLog()
   await hand.mark('Valve shut, watch', '16 min ago')
   await hand.look('16 min ago', { [VACUUM]: '300' })
   await hand.look('8 min ago', { [VACUUM]: '330' })
   await hand.look('', { [VACUUM]: '345' })
-  await hand.endLog()
-  await opens(hand)
   await hand.done('decayTest')
 }
 
 async function weighIn(hand: Typist, id: string, { charge }: Way) {
-  await hand.beginStep(id)
+  await hand.at(id)
   await hand.beginLog()
   await hand.look('10 min ago', { [SCALE]: '30' })
   await hand.look('', { [SCALE]: String(30 - (charge ?? 5)) })
-  await hand.endLog()
   await hand.done(id)
 }
 
 async function firstStart(hand: Typist) {
   const list = hand.page.getByRole('region', { name: 'First start' })
   for (const box of await list.getByRole('checkbox').all()) if (!(await box.isChecked())) await hand.tap(box)
-  await hand.tap(hand.button('Done already'))
+  await hand.tap(hand.button(/^Done(, next| already)$/))
 }
 
 /** What each kind of step asks for beyond a tap. */
@@ -164,7 +183,7 @@ export async function walk(hand: Typist, way: Way, until: string): Promise<strin
     if (id === until) return gone
     gone.push(id)
     if (gone.length > 60) throw new Error(`a dead end: ${gone.slice(-5).join()}`)
-    await (byHand(hand, id, way) ?? hand.tap(hand.button('Done already')))
+    await (byHand(hand, id, way) ?? hand.tap(hand.button(/^Done(, next| already)?$/)))
     await expect(hand.step).not.toHaveAttribute('data-step', id)
   }
 }
@@ -227,8 +246,9 @@ export async function allBackOn(hand: Typist) {
 export async function proveAndClose(hand: Typist, way: Way, cameOff = true) {
   const { page } = hand
   await hand.tap(hand.button(/^(Take readings after the start|Another set of readings)$/))
-  await expect(page).toHaveURL(/\/measure$/)
-  await hand.readings('suctionPressure', ['125', '330', '55', '95'])
+  await expect(page).toHaveURL(/\/measure(\?|$)/)
+  const after = hand.isMetric ? ['8.62', '22.8', '12.8', '35'] : ['125', '330', '55', '95']
+  await hand.readings('suctionPressure', after)
   await hand.goTo('Work')
   await expect(hand.step).toBeVisible()
   if ((await hand.step.getAttribute('data-step')) === 'settle') await hand.done('settle')
@@ -236,8 +256,8 @@ export async function proveAndClose(hand: Typist, way: Way, cameOff = true) {
   if (cameOff) await allBackOn(hand)
 }
 export async function close(hand: Typist) {
-  await hand.tap(hand.button('Done already'))
+  await hand.tap(hand.button(/^Done( already)?$/))
   await expect(hand.page.getByText('Every step is over.')).toBeVisible()
 }
 export const print = (hand: Typist, name: string) =>
-  process.stdout.write(`${name}: ${hand.taps} taps, ${hand.groups} typed groups\n`)
+  process.stdout.write(`${name}: ${hand.taps} taps, ${hand.groups} typed groups, ${hand.looks} in logs\n`)

@@ -53,7 +53,7 @@ const tickAll = async (boxes: Locator) => {
 }
 /** Ends a step and waits until the sheet leads on. */
 async function done(page: Page, id: string) {
-  await button(page, 'Done').click()
+  await button(page, 'Done, next').click()
   await expect(step(page)).not.toHaveAttribute('data-step', id)
 }
 async function endLog(page: Page) {
@@ -215,7 +215,7 @@ test('an expansion valve in a wet circuit from the set-up to the end: each gate 
   await inState(page, 'hands')
   await button(page, '1/4 turn in').click()
   await expect(page.getByText('Valve stem: 1/4 turn in')).toBeVisible()
-  await button(page, 'Done').click()
+  await button(page, 'Done, next').click()
   await doStep(page, 'writeUp')
   // the end asks for readings and for what came off; a reason is printed
   await onStep(page, 'closeUp')
@@ -312,7 +312,7 @@ test('the owner’s answer holds opening; a step of one’s own, another order, 
   await gate(page, 'not-approved')
     .getByRole('button', { name: /^Go to: Plan/ })
     .click()
-  await expect(page).toHaveURL(/\/plan$/)
+  await expect(page).toHaveURL(/\/plan(\?|$)/)
   await page.goto(`${home}/work`)
   await choose(page, 'swapValve')
   const reason = gate(page, 'not-approved').getByLabel(/Or why it goes on without/)
@@ -394,7 +394,7 @@ test('on a phone, with the keyboard, without a serious finding; a note and a ski
 
 test('typed by hand: a log of looks is kept, judged, and goes on after a reload', async ({ page }) => {
   await openWork(page, '04-valve-sweat', (file) => ({ ...file, demo: false }))
-  for (const id of ['setUp', 'confirm', 'checkBoxes', 'lockOut', 'gainAccess']) await doStep(page, id)
+  for (const id of ['setUp', 'confirm', 'checkBoxes', 'lockOut']) await doStep(page, id)
   await button(page, 'Start').click()
   await expect(button(page, '● Start the log')).toHaveCount(0)
   await button(page, 'Log by hand').click()

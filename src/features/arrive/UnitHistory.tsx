@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { format } from 'date-fns'
-import Link from 'next/link'
+import { JobAnchor } from '../shared/address/JobAnchor'
 import { useEffect, useMemo, useState } from 'react'
 import { database } from '@/data/shared'
 import { getJob } from '@/data/records'
@@ -73,8 +73,9 @@ export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {before.map((other) => (
             <li key={other.id}>
-              <Link
-                href={`/job/${encodeURIComponent(other.id)}/close`}
+              <JobAnchor
+                jobId={other.id}
+                page="close"
                 style={{ display: 'block', minHeight: 48, padding: '6px 0', color: 'inherit' }}
               >
                 {format(new Date(other.createdAt), 'd MMM yyyy')}:{' '}
@@ -85,7 +86,7 @@ export function UnitHistory({ job, change }: { job: StoredJob } & Pick<PlatePart
                 >
                   {[texts[other.id], other.closing?.replaced].filter(Boolean).join('. ') || 'nothing decided'}
                 </Typography>
-              </Link>
+              </JobAnchor>
             </li>
           ))}
         </Box>

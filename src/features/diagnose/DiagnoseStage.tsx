@@ -206,11 +206,11 @@ function Suspects({ props, actions, decidesBelow }: AllProps) {
     return (
       <Box sx={{ px: 2, pb: 2, display: 'grid', gap: 2 }}>
         <Leader {...props} />
-        <SuspectNotes ranking={props.diagnosis} mode={props.set.mode} />
-        <StandingCircuit told={props.answer.standing} />
-        <ToCheck {...props} />
         <NotNow {...props} />
         <Checks props={props} actions={actions} most={1} />
+        <ToCheck {...props} />
+        <StandingCircuit told={props.answer.standing} />
+        <SuspectNotes ranking={props.diagnosis} mode={props.set.mode} />
         <SuspectPanel {...props} />
         {decidesBelow && <DecideAny {...props} />}
       </Box>

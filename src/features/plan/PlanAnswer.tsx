@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { DISCLAIMER } from '@/core/safety/cautions'
+import { usePlanView } from './usePlanView'
 import { AlsoReplaced } from './AlsoReplaced'
 import { DecideButton } from '../shared/decide/DecideButton'
 import { AcidTests } from '../shared/AcidTests'
@@ -19,7 +20,25 @@ import { durationText } from '@/core/base/units/wall'
 import { Freshness } from '../shared/answer/Freshness'
 import { useDay } from '../shared/answer/useDay'
 
-/** The answer of the plan: how long, how dirty, and what is known of the inside. */
+/** What is known of the inside, by which the class is told. */
+function Inside({ job, change }: Pick<StageProps, 'job' | 'change'>) {
+  return (
+    <section aria-labelledby="answer-inside">
+      <Typography id="answer-inside" variant="h2">
+        What is inside
+      </Typography>
+      <AcidTests job={job} change={change} />
+      <Observed
+        keys={INSIDE_KEYS}
+        observations={latestWords(setsOfRound(job))}
+        withHoursOpen
+        onChange={(key, value) => void change(observeLatest(key, value))}
+      />
+    </section>
+  )
+}
+
+/** The answer of the plan: how long, and what belongs to the view that is open. */
 export function PlanAnswer(props: StageProps) {
   const {
     job,
@@ -27,23 +46,13 @@ export function PlanAnswer(props: StageProps) {
     answer: { plan },
   } = props
   const isKnown = unknownOf(job.unit).length === 0
+  const [view] = usePlanView()
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
       {isKnown && <Planned job={job} plan={plan} />}
       <DecideButton {...props} label="Decide another fault" />
-      {isKnown && <AlsoReplaced {...props} plan={plan} />}
-      <section aria-labelledby="answer-inside">
-        <Typography id="answer-inside" variant="h2">
-          What is inside
-        </Typography>
-        <AcidTests job={job} change={change} />
-        <Observed
-          keys={INSIDE_KEYS}
-          observations={latestWords(setsOfRound(job))}
-          withHoursOpen
-          onChange={(key, value) => void change(observeLatest(key, value))}
-        />
-      </section>
+      {isKnown && view === 'parts' && <AlsoReplaced {...props} plan={plan} />}
+      {view === 'clean-up' && <Inside job={job} change={change} />}
       <Typography sx={{ fontSize: '0.85rem', color: 'text.secondary' }}>{DISCLAIMER}</Typography>
     </Box>
   )

@@ -3,12 +3,12 @@ import Box from '@mui/material/Box'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
 import { unknownOf } from '@/core/record/equipment/asked'
-import { useInAddress } from '../shared/address/useAddress'
 import type { StageProps } from '../shared/stageProps'
 import { AskFirst } from '../shared/unit/AskUnit'
 import { CleanUpView } from './CleanUpView'
 import { DayView } from './DayView'
 import { PartsView } from './PartsView'
+import { type PlanView, usePlanView } from './usePlanView'
 import { RefrigerantView } from './RefrigerantView'
 
 const VIEWS = [
@@ -16,13 +16,11 @@ const VIEWS = [
   ['refrigerant', 'Refrigerant', RefrigerantView],
   ['parts', 'Parts', PartsView],
   ['day', 'Day', DayView],
-] as const
-type View = (typeof VIEWS)[number][0]
-const VIEW_IDS = VIEWS.map(([id]) => id)
+] as const satisfies readonly (readonly [PlanView, string, unknown])[]
 
 /** Clean-up, refrigerant, parts, the day: one at a time, each with its answer at the top. */
 export function PlanStage({ job, change, display, answer: { plan } }: StageProps) {
-  const [view, setView] = useInAddress<View>('view', 'clean-up', VIEW_IDS)
+  const [view, setView] = usePlanView()
   const unknown = unknownOf(job.unit)
   if (unknown.length > 0)
     return (
@@ -35,7 +33,7 @@ export function PlanStage({ job, change, display, answer: { plan } }: StageProps
     <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>
       <Tabs
         value={view}
-        onChange={(_event, next: View) => setView(next)}
+        onChange={(_event, next: PlanView) => setView(next)}
         aria-label="Parts of the plan"
         variant="fullWidth"
         sx={{ mb: 1.5, borderBottom: 1, borderColor: 'divider' }}

@@ -18,3 +18,13 @@ export const STAGE_KEYS: Readonly<Record<Stage, string>> = {
   work: 'w',
   close: 'c',
 }
+
+/** The keys of the run sheet, as the list of keys says them. */
+export const STEP_KEYS = [
+  ['x', 'the large button of the step: done, next'],
+  ['s', 'start, continue, pause'],
+  ['l', 'log: begin it, or the next look'],
+  ['n', 'note to the step'],
+  ['j', 'next step of the list'],
+  ['k', 'step before it'],
+] as const

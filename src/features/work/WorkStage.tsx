@@ -118,6 +118,7 @@ export function WorkStage(props: StageProps) {
         <DecideAny {...props} />
       </Box>
     )
+  const isShown = isOrdered || isUndecided
   const goTo = (place: GatePlace) => {
     if (place.at === 'step') open(place.task)
     else if (place.at === 'off') setView('off')
@@ -128,8 +129,8 @@ export function WorkStage(props: StageProps) {
       <Views view={view} onView={setView} sheet={sheet} />
       {isUndecided && <Undecided jobId={props.job.id} />}
       <Box role="tabpanel" aria-labelledby={`work-tab-${view}`}>
-        {view === 'step' && !isOrdered && !isUndecided && <Typography>Putting the steps in order</Typography>}
-        {view === 'step' && (isOrdered || isUndecided) && step && (
+        {view !== 'off' && !isShown && <Typography>Putting the steps in order</Typography>}
+        {view === 'step' && isShown && step && (
           <StepView
             key={step.task.id}
             {...props}
@@ -151,7 +152,7 @@ export function WorkStage(props: StageProps) {
             <AnotherRepair {...props} />
           </Box>
         )}
-        {view === 'all' && (
+        {view === 'all' && isShown && (
           <Box sx={{ display: 'grid', gap: 2 }}>
             <StepList sheet={sheet} current={step?.task.id} onOpen={open} />
             <AddStep

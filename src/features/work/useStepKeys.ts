@@ -2,16 +2,6 @@
 import type { RefObject } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 
-/** The keys of the run sheet, as the list of keys says them. */
-export const STEP_KEYS = [
-  ['x', 'the large button of the step: done, next'],
-  ['s', 'start, continue, pause'],
-  ['l', 'log: begin it, or the next look'],
-  ['n', 'note to the step'],
-  ['j', 'next step of the list'],
-  ['k', 'step before it'],
-] as const
-
 const LOOK = 'form[aria-label="Type a look"] input'
 
 /** Everything of a step by one key each; nothing fires while text is typed. */

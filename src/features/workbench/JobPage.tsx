@@ -130,7 +130,7 @@ function useSiteTime(job: StoredJob): SiteTime {
 
 function Bench({ job, steps, stage, props }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
-  const keys = useStageKeys(job.id, steps)
+  const keys = useStageKeys(job.id, stage, steps)
   const siteTime = useSiteTime(job)
   useIdle(fetchStages)
   useScreenOn(useLook().screenOn)

@@ -1,8 +1,8 @@
 'use client'
-import { notFound, usePathname } from 'next/navigation'
+import { notFound } from 'next/navigation'
 import { type ComponentType, useEffect } from 'react'
 import { type JobPageName, readJobPath, SHEETS } from '../shared/address/jobAddress'
-import { useRemembered } from '../shared/address/useAddress'
+import { useJobPath, useRemembered } from '../shared/address/useAddress'
 import { STAGE_LABELS } from '../shared/stageNames'
 import { JobPage } from './JobPage'
 import { PAPER_VIEWS } from './registry'
@@ -15,7 +15,7 @@ const TITLES: Readonly<Record<JobPageName, string>> = {
 
 /** Every page of a job: which one it is stands in the address, and is read in the browser, so that no server is asked. */
 export function JobRoutes() {
-  const place = readJobPath(usePathname())
+  const place = readJobPath(useJobPath())
   const page = place?.page
   useRemembered()
   useEffect(() => {

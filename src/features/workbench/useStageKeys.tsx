@@ -7,7 +7,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { STAGES, type Stage } from '@/core/record/job/stages'
 import { goInJob } from '../shared/address/useAddress'
 import type { Steps } from '../shared/record/useJob'
-import { STAGE_KEYS, STAGE_LABELS } from '../shared/stageNames'
+import { STAGE_KEYS, STAGE_LABELS, STEP_KEYS } from '../shared/stageNames'
 
 const OTHER_KEYS: readonly (readonly [string, string])[] = [
   ['0-9', 'into the tap that is open'],
@@ -19,11 +19,11 @@ const OTHER_KEYS: readonly (readonly [string, string])[] = [
 ]
 
 /** Letters go to stages, ? lists the keys; nothing fires while text is typed. */
-export function useStageKeys(jobId: string, { back, forth }: Pick<Steps, 'back' | 'forth'>) {
+export function useStageKeys(jobId: string, stage: Stage, { back, forth }: Pick<Steps, 'back' | 'forth'>) {
   const [listed, setListed] = useState(false)
   useHotkeys(Object.values(STAGE_KEYS).join(','), (_event, { keys }) => {
-    const stage = STAGES.find((each: Stage) => STAGE_KEYS[each] === keys?.[0])
-    if (stage) goInJob(jobId, stage)
+    const next = STAGES.find((each: Stage) => STAGE_KEYS[each] === keys?.[0])
+    if (next) goInJob(jobId, next)
   })
   useHotkeys('mod+z', back, { preventDefault: true })
   useHotkeys('mod+shift+z, mod+y', forth, { preventDefault: true })
@@ -33,16 +33,18 @@ export function useStageKeys(jobId: string, { back, forth }: Pick<Steps, 'back' 
       <DialogTitle id="keys-title">Keys</DialogTitle>
       <DialogContent>
         <dl style={{ display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '8px 24px', margin: 0 }}>
-          {[...STAGES.map((stage) => [STAGE_KEYS[stage], STAGE_LABELS[stage]] as const), ...OTHER_KEYS].map(
-            ([key, what]) => (
-              <div key={key} style={{ display: 'contents' }}>
-                <dt>
-                  <kbd>{key}</kbd>
-                </dt>
-                <dd style={{ margin: 0 }}>{what}</dd>
-              </div>
-            ),
-          )}
+          {[
+            ...STAGES.map((each) => [STAGE_KEYS[each], STAGE_LABELS[each]] as const),
+            ...(stage === 'work' ? STEP_KEYS : []),
+            ...OTHER_KEYS,
+          ].map(([key, what]) => (
+            <div key={key} style={{ display: 'contents' }}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd style={{ margin: 0 }}>{what}</dd>
+            </div>
+          ))}
         </dl>
       </DialogContent>
     </Dialog>

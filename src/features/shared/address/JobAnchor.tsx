@@ -13,8 +13,8 @@ type Props = Omit<AnchorHTMLAttributes<HTMLAnchorElement>, 'href'> & {
 const isElsewhere = ({ metaKey, ctrlKey, shiftKey, altKey, button }: MouseEvent) =>
   metaKey || ctrlKey || shiftKey || altKey || button !== 0
 
-/** A link inside of a job: it opens in the page that is there; a new tab, a bookmark, a copy of it work as for any link. */
-export function JobAnchor({ jobId, page, query, onClick, ...rest }: Props) {
+/** A link inside of a job, and told as one, whatever it looks like: it opens in the page that is there; a new tab, a bookmark, a copy of it work as for any link. */
+export function JobAnchor({ jobId, page, query, onClick, role: _button, ...rest }: Props) {
   return (
     <a
       {...rest}

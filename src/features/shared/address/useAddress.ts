@@ -7,6 +7,9 @@ import { type JobPageName, jobPath, type Query, searchWith } from './jobAddress'
 const left = new Map<string, string>()
 
 const watchers = new Set<() => void>()
+const tellAll = () => {
+  for (const tell of watchers) tell()
+}
 function watch(onChange: () => void): () => void {
   watchers.add(onChange)
   window.addEventListener('popstate', onChange)
@@ -16,24 +19,53 @@ function watch(onChange: () => void): () => void {
   }
 }
 
+const isOfJob = (path: string) => path.startsWith('/job/')
+
+/**
+ * Back and forth between pages of jobs are answered here: the router would ask the server for each, and after a reload load
+ * the page anew. Whatever leads out of the jobs is left to it.
+ */
+function useOwnBack(): void {
+  useEffect(() => {
+    const answer = (event: PopStateEvent) => {
+      if (!isOfJob(window.location.pathname)) return
+      event.stopImmediatePropagation()
+      tellAll()
+    }
+    window.addEventListener('popstate', answer, true)
+    return () => window.removeEventListener('popstate', answer, true)
+  }, [])
+}
+
+/** The address as the window has it; a job's pages are changed and gone back to without the router. */
+const useWindow = (read: () => string): string => useSyncExternalStore(watch, read, () => '')
+const windowPath = () => window.location.pathname
+const windowSearch = () => window.location.search
+
+/**
+ * The path of the page. While one comes from a page of another kind the window still has the old address: then the router's
+ * word counts. Within the jobs the window's counts: after a reload the router does not tell of Back.
+ */
+export function useJobPath(): string {
+  const routed = usePathname() as string | null
+  const own = useWindow(windowPath)
+  return isOfJob(own) || routed === null ? own : routed
+}
+
 /** What stands behind the question mark, as it is now. */
 export function useSearch(): string {
   const routed = useSearchParams() as URLSearchParams | null
-  // outside of the router, as in a test of one stage, the window says it
-  const own = useSyncExternalStore(
-    watch,
-    () => window.location.search,
-    () => '',
-  )
-  return routed ? routed.toString() : own
+  const [path, own] = [useWindow(windowPath), useWindow(windowSearch)]
+  return isOfJob(path) || routed === null ? own : routed.toString()
 }
 
 function push(path: string, search: string): void {
   left.set(path, search)
   // what is there already is no new place: Back would seem to do nothing
   if (`${window.location.pathname}${window.location.search}` === `${path}${search}`) return
-  window.history.pushState(null, '', `${path}${search}`)
-  for (const tell of watchers) tell()
+  // the browser's own: the router's would draw its whole tree again for a page that it need not know
+  History.prototype.pushState.call(window.history, window.history.state, '', `${path}${search}`)
+  tellAll()
 }
 
 /** Writes what is looked at into the address; Back has what was looked at before. */
@@ -55,8 +87,9 @@ export function goInJob(jobId: string, page: JobPageName, change: Query = {}): v
 
 /** Remembers how a page is looked at while the tab lives. */
 export function useRemembered(): void {
-  const path = usePathname()
+  const path = useJobPath()
   const search = useSearch()
+  useOwnBack()
   useEffect(() => {
     left.set(path, searchWith(search, {}))
   }, [path, search])

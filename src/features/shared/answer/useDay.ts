@@ -14,6 +14,8 @@ type Known = {
   readonly job?: string
   readonly day?: DayPlan
   readonly isWhole?: boolean
+  /** the last one whose search was over */
+  readonly whole?: DayPlan
   readonly problem?: string | undefined
 }
 type Ask = (onStep: (day: DayPlan) => void) => Promise<DayPlan>
@@ -40,7 +42,8 @@ class Asked {
     this.#known = before === job ? { ...this.#known, asked: what } : { job, asked: what }
     const isAsked = () => this.#known.asked === what && this.#known.job === job
     const take = (isWhole: boolean) => (day: DayPlan) => {
-      if (isAsked()) this.#tell({ of: what, day, isWhole, problem: undefined })
+      if (isAsked())
+        this.#tell({ of: what, day, isWhole, problem: undefined, ...(isWhole ? { whole: day } : {}) })
     }
     by(take(false)).then(take(true), (error: Error) => {
       if (isAsked() && !(error instanceof Superseded)) this.#tell({ problem: error.message })
@@ -54,6 +57,8 @@ type KnownDay = {
   readonly day: DayPlan | undefined
   /** it belongs to the plan on the screen, and the search is over */
   readonly isFresh: boolean
+  /** the last one whose search was over: its order stands until the next one is found */
+  readonly whole: DayPlan | undefined
   readonly problem: string | undefined
 }
 
@@ -63,10 +68,11 @@ function useKnownDay(asked: Asked, job: string, what: object | string): KnownDay
     of,
     day,
     isWhole,
+    whole,
     problem,
   } = useSyncExternalStore(asked.subscribe, asked.latest, () => NOTHING)
-  if (known !== job) return { day: undefined, isFresh: false, problem: undefined }
-  return { day, isFresh: of === what && isWhole === true, problem }
+  if (known !== job) return { day: undefined, isFresh: false, whole: undefined, problem: undefined }
+  return { day, isFresh: of === what && isWhole === true, whole, problem }
 }
 
 /**

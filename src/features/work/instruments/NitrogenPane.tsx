@@ -1,5 +1,6 @@
 'use client'
 import Typography from '@mui/material/Typography'
+import { useUnits } from '@/ui/units'
 import { LOG_KINDS } from '@/core/repair/logs/kinds'
 import { limitSentence } from '@/core/repair/logs/testLimit'
 import { PurposePane } from '../logs/PurposePane'
@@ -9,10 +10,11 @@ import type { InstrumentProps } from './instrumentProps'
 /** The limit of what is connected, beside each step in which nitrogen goes in. */
 export function NitrogenLimit({ answer }: Pick<InstrumentProps, 'answer'>) {
   const { testPressure } = answer.plan
+  const { say } = useUnits()
   if (!testPressure) return null
   return (
     <Typography data-limit sx={{ fontWeight: 650 }}>
-      △ {limitSentence(testPressure)}
+      △ {say(limitSentence(testPressure))}
     </Typography>
   )
 }
