@@ -144,7 +144,7 @@ test('a leak and a dryer: two gates, one round, open only in the dry', async ({ 
   await view(page, 'Parts')
   await page.getByRole('link', { name: 'Load-out list' }).click()
   await expect(page.getByRole('list', { name: 'To bring' })).toContainText('parts for the leak, when found')
-  await expect(page.getByText(/The circuit is open Fri 27 Nov, 12:30 to 14:20/)).toBeVisible()
+  await expect(page.getByText(/Circuit open Fri 27 Nov, 12:30 to 14:20/)).toBeVisible()
 })
 
 test('a bar is dragged or moved by keys, the day is planned anew, undo takes it back', async ({ page }) => {

@@ -19,7 +19,9 @@ async function scriptsOf(page: Page, path: string): Promise<{ kilobytes: number;
 
 const told = (what: string, kilobytes: number, most: number) => {
   test.info().annotations.push({ type: 'kB of script', description: `${kilobytes.toFixed(0)} of ${most}` })
-  process.stdout.write(`${what}: ${kilobytes.toFixed(0)} kB of script before the first paint, ${most} allowed\n`)
+  process.stdout.write(
+    `${what}: ${kilobytes.toFixed(0)} kB of script before the first paint, ${most} allowed\n`,
+  )
 }
 
 /** Words of what comes behind the first paint: a fault row, the database, the schemas. */
@@ -41,7 +43,8 @@ test('a job comes light too, at every stage and for paper', async ({ page }) => 
   for (const where of ['measure', 'work', 'print']) {
     const { kilobytes, bodies } = await scriptsOf(page, path.replace(/arrive$/, where))
     told(where, kilobytes, MOST_JOB)
-    for (const word of BEHIND) expect([word, bodies.some((body) => body.includes(word))]).toEqual([word, false])
+    for (const word of BEHIND)
+      expect([word, bodies.some((body) => body.includes(word))]).toEqual([word, false])
     expect(kilobytes).toBeGreaterThan(50)
     expect(kilobytes).toBeLessThan(MOST_JOB)
   }

@@ -34,6 +34,19 @@ export async function changeSetting<K extends SettingKey>(
   })
 }
 
+/** Writes several settings at once: whoever leaves in the middle finds all of them, or none. */
+export async function writeSettings(
+  db: OrzoDatabase,
+  change: (now: Settings) => Partial<Settings>,
+): Promise<void> {
+  await db.transaction('rw', db.settings, async () => {
+    const rows = Object.entries(change(await readSettings(db))).flatMap(([key, value]) =>
+      value === undefined ? [] : [{ key, value }],
+    )
+    await db.settings.bulkPut(rows as Parameters<typeof db.settings.bulkPut>[0])
+  })
+}
+
 const devices = new WeakMap<OrzoDatabase, Promise<string>>()
 
 async function findDevice(db: OrzoDatabase): Promise<string> {

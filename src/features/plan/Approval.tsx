@@ -24,6 +24,9 @@ const WHY = {
   shown: 'seen or brought along, to be checked here',
 } as const
 
+/** A link in a sentence: a finger needs more room than the word takes. */
+const IN_LINE = { color: 'inherit', padding: '12px 4px', margin: '-12px -4px' } as const
+
 /** What must be proven before anything is bought. */
 export function ProveFirst({ job, plan: { proofs } }: Pick<Props, 'job' | 'plan'>) {
   const first = proofs.filter(({ isFirst }) => isFirst)
@@ -44,11 +47,13 @@ export function ProveFirst({ job, plan: { proofs } }: Pick<Props, 'job' | 'plan'
       <Typography sx={{ fontSize: '0.95rem' }}>
         {first.every(({ why }) => why === 'shown')
           ? 'What can be checked before it is opened is checked before parts are bought; the rest has its own step.'
-          : 'Its parts are not bought and nothing is opened for it until then; decide it on Diagnose.'}
+          : 'Its parts are not bought and nothing is opened for it until then; decide it on '}
+        {first.every(({ why }) => why === 'shown') || (
+          <JobAnchor jobId={job.id} page="diagnose" style={IN_LINE}>
+            Diagnose
+          </JobAnchor>
+        )}
       </Typography>
-      <Button component={JobAnchor} jobId={job.id} page="diagnose" variant="outlined" sx={{ mt: 0.5 }}>
-        To Diagnose
-      </Button>
     </section>
   )
 }

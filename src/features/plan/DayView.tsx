@@ -116,21 +116,21 @@ function Drawn({ job, change, plan, day, chosen, lit, onLight, onChoose }: Drawn
           void change(pinTask(id, undefined))
         }}
       />
-      {pointed && (
-        <Typography aria-hidden data-pointed sx={{ fontWeight: 650, minHeight: 24 }}>
-          {barText(day, labels, {
+      <Typography
+        aria-hidden
+        noWrap
+        data-pointed={pointed ? true : undefined}
+        sx={{ fontWeight: 650, minHeight: 24 }}
+      >
+        {pointed &&
+          barText(day, labels, {
             id: pointed.id,
             number: numbersOf(day.rows).get(pointed.id) ?? 0,
             from: pointed.start,
             to: pointed.end,
           })}
-        </Typography>
-      )}
-      <Typography
-        role="status"
-        hidden={pointed !== undefined}
-        sx={{ color: 'text.secondary', fontSize: '0.95rem', minHeight: 24 }}
-      >
+      </Typography>
+      <Typography role="status" sx={{ color: 'text.secondary', fontSize: '0.95rem', minHeight: 24 }}>
         {note ||
           'Drag a bar along the clock, or move it with the arrow keys; Delete lets it go as early as it can. Hatched: unattended.'}
       </Typography>

@@ -30,8 +30,10 @@ export function useSheet(props: StageProps): {
   const now = useJobTime(props.job)
   const { job, unit, answer } = props
   const { system } = useLook()
-  const { whole, problem } = useDay(job, answer.plan)
-  const order = useMemo(() => orderOf(whole?.rows ?? []), [whole])
+  const { day, whole, problem } = useDay(job, answer.plan)
+  // a good order at once, the best when it is found
+  const ordered = whole ?? day
+  const order = useMemo(() => orderOf(ordered?.rows ?? []), [ordered])
   const state = useUnitState(props)
   // the sheet moves by the minute; clocks beside it by the second
   const minute = Math.floor(now / 5000) * 5000
@@ -43,7 +45,7 @@ export function useSheet(props: StageProps): {
     const scene = { job: { ...job, unit }, tasks, state, holding, verdicts }
     return saidIn(runSheet(scene, Math.max(minute, latestMoment(job)), order), system)
   }, [job, unit, answer, state, minute, order, system])
-  return { sheet, now, isOrdered: whole !== undefined || problem !== undefined }
+  return { sheet, now, isOrdered: ordered !== undefined || problem !== undefined }
 }
 
 /** What was just done is never in the future of the sheet. */

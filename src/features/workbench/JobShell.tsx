@@ -1,11 +1,9 @@
 'use client'
+import dynamic from 'next/dynamic'
 import { Coming } from '../shared/Coming'
-import { useBehind } from '../shared/useBehind'
-
-const load = () => import('./JobRoutes').then(({ JobRoutes }) => JobRoutes)
 
 /** Every page of a job: database and schemas come behind the first paint. */
-export function JobShell() {
-  const JobRoutes = useBehind(load)
-  return JobRoutes ? <JobRoutes /> : <Coming label="Loading the job" />
-}
+export const JobShell = dynamic(() => import('./JobRoutes').then(({ JobRoutes }) => JobRoutes), {
+  ssr: false,
+  loading: () => <Coming label="Loading the job" />,
+})

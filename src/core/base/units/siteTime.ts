@@ -21,13 +21,13 @@ const dayOf = (ms: number, zone: string | undefined) =>
 
 /**
  * "14:05" by the clock of a zone; "Tue 14:05" where it is another day than now, "27 Nov 14:05" where that is over a week away.
- * @param now ms
+ * @param now ms; undefined tells no day
  * @param zone IANA; undefined is that of this machine
  */
-export function clockIn(moment: number | string, now: number, zone?: string): string {
+export function clockIn(moment: number | string, now: number | undefined, zone?: string): string {
   const ms = msOf(moment)
   const time = formatOf(zone, TIME).format(ms)
-  if (dayOf(ms, zone) === dayOf(now, zone)) return time
+  if (now === undefined || dayOf(ms, zone) === dayOf(now, zone)) return time
   const day = Math.abs(ms - now) < WEEK ? formatOf(zone, { weekday: 'short' }) : formatOf(zone, DATE)
   return `${day.format(ms)} ${time}`
 }

@@ -66,6 +66,7 @@ test.each([
   ['on lines of 7/8 in and more', 'on lines of 7/8 in and more'],
   ['liquid dryer, block 8 in³, sieve core', 'liquid dryer, block 8 in³, sieve core'],
   ['3/8 in hose', '3/8 in hose'],
+  ['two reducers 0.375 in to 0.625 in', 'two reducers 0.375 in to 0.625 in'],
   ['2 in parallel carry the tons', '2 in parallel carry the tons'],
   ['R-407F', 'R-407F'],
 ])('%s', (text, metric) => {

@@ -1,9 +1,9 @@
 'use client'
+import dynamic from 'next/dynamic'
 import { createContext, type ReactNode, useContext, useMemo, useState } from 'react'
 import type { Settings } from '@/core/record/settings/settings'
 import { ThemeRegistry } from '@/ui/theme/ThemeRegistry'
 import { UnitsContext } from '@/ui/units'
-import { useBehind } from '../useBehind'
 import { type Look, lookOf } from './display'
 
 const LookContext = createContext<Look>(lookOf({}))
@@ -11,18 +11,20 @@ const LookContext = createContext<Look>(lookOf({}))
 /** How this browser shows Orzo. */
 export const useLook = (): Look => useContext(LookContext)
 
-const storedSettings = () => import('./StoredSettings').then(({ StoredSettings }) => StoredSettings)
+const StoredSettings = dynamic(
+  () => import('./StoredSettings').then(({ StoredSettings: loaded }) => loaded),
+  { ssr: false },
+)
 
 /** Brings the chosen theme, text size, hand and units to every page. */
 export function DisplayProvider({ children }: { children: ReactNode }) {
   const [settings, setSettings] = useState<Settings>({})
-  const StoredSettings = useBehind(storedSettings)
   const look = useMemo(() => lookOf(settings), [settings])
   return (
     <LookContext value={look}>
       <UnitsContext value={look.system}>
         <ThemeRegistry name={look.theme} textSize={look.textSize}>
-          {StoredSettings && <StoredSettings onSettings={setSettings} />}
+          <StoredSettings onSettings={setSettings} />
           {children}
         </ThemeRegistry>
       </UnitsContext>

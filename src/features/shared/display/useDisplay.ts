@@ -2,7 +2,7 @@
 import type { SystemQuantity, UnitSystem } from '@/core/base/units/system'
 import type { QuantityKind, TemperatureUnit, Unit } from '@/core/base/units/units'
 import { database } from '@/data/shared'
-import { changeSetting, readSettings, writeSetting } from '@/data/settings'
+import { changeSetting, readSettings, writeSettings } from '@/data/settings'
 import { type DisplayUnits, displayUnits, UNIT_SETTINGS } from '@/core/record/settings/displayUnits'
 import { useLive } from '../storage/useLive'
 
@@ -19,18 +19,18 @@ const FIELDS: { readonly [Q in SystemQuantity]: readonly QuantityKind[] } = {
 }
 
 /** Writes the units of some quantities; fields begin in them until another one is chosen at the field. */
-async function chooseUnits(units: Partial<UnitSystem>): Promise<void> {
-  const quantities = Object.keys(units) as SystemQuantity[]
-  for (const quantity of quantities)
-    await writeSetting(database(), UNIT_SETTINGS[quantity], units[quantity] as never)
-  await changeSetting(database(), 'unitsChosen', (now = {}) => {
-    const next: Record<string, Unit | undefined> = { ...now }
+const chooseUnits = (units: Partial<UnitSystem>): Promise<void> =>
+  writeSettings(database(), ({ unitsChosen = {} }) => {
+    const quantities = Object.keys(units) as SystemQuantity[]
+    const chosen: Record<string, Unit | undefined> = { ...unitsChosen }
     for (const quantity of quantities)
       for (const kind of FIELDS[quantity])
-        next[kind] = kind === 'length' ? undefined : (units[quantity] as Unit)
-    return Object.fromEntries(Object.entries(next).filter(([, unit]) => unit !== undefined))
+        chosen[kind] = kind === 'length' ? undefined : (units[quantity] as Unit)
+    return {
+      ...Object.fromEntries(quantities.map((quantity) => [UNIT_SETTINGS[quantity], units[quantity]])),
+      unitsChosen: Object.fromEntries(Object.entries(chosen).filter(([, unit]) => unit !== undefined)),
+    }
   })
-}
 
 /** The units of this browser, and how to change them. */
 export function useDisplay(): DisplayUnits & {
