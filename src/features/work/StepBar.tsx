@@ -80,8 +80,9 @@ export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
         bottom: 'var(--orzo-bars, 0px)',
         zIndex: 1,
         display: 'flex',
-        flexWrap: 'wrap',
-        gap: 1,
+        // one row on a phone too: whatever it takes is taken from the step
+        flexWrap: skipping ? 'wrap' : { xs: 'nowrap', md: 'wrap' },
+        gap: { xs: 0.5, md: 1 },
         py: 1,
         bgcolor: 'background.default',
         borderTop: 1,
@@ -106,13 +107,24 @@ export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
               disabled={isOff(which)}
               data-act={which}
               onClick={() => void act(which)}
-              sx={{ minHeight: 56, fontSize: '1.1rem', flex: i === 0 ? 2 : 1, minWidth: 104, px: 1 }}
+              sx={{
+                minHeight: 56,
+                fontSize: { xs: '1rem', md: '1.1rem' },
+                lineHeight: 1.2,
+                flex: i === 0 ? 2 : 1,
+                minWidth: { xs: 0, md: 104 },
+                px: { xs: 0.5, md: 1 },
+              }}
             >
               {actLabel(which, state, isLast)}
             </Button>
           ))}
           {state !== 'done' && state !== 'skipped' && (
-            <Button color="inherit" onClick={() => setSkipping(true)} sx={{ minHeight: 56 }}>
+            <Button
+              color="inherit"
+              onClick={() => setSkipping(true)}
+              sx={{ minHeight: 56, minWidth: 0, lineHeight: 1.2 }}
+            >
               Leave out
             </Button>
           )}

@@ -20,10 +20,15 @@ const NUMBER_WIDTH = 15
 const LETTER = 6.8
 const MARGIN = 10
 
-/** What of number and name fits into a bar. */
+/** [practice] a name of which fewer letters are left tells nothing. */
+const LEAST_LETTERS = 8
+
+/** What of number and name fits into a bar: all of it, its beginning, or the number. */
 function textIn(width: number, number: number, name: string): string {
   const whole = `${number} ${name}`
-  if (width >= whole.length * LETTER + MARGIN) return whole
+  const letters = Math.floor((width - MARGIN) / LETTER)
+  if (letters >= whole.length) return whole
+  if (letters >= LEAST_LETTERS) return `${whole.slice(0, letters - 1).trimEnd()}…`
   return width >= NUMBER_WIDTH ? String(number) : ''
 }
 
