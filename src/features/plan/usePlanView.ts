@@ -1,7 +1,7 @@
 'use client'
 import { useInAddress } from '../shared/address/useAddress'
 
-export const PLAN_VIEWS = ['clean-up', 'refrigerant', 'parts', 'day'] as const
+const PLAN_VIEWS = ['clean-up', 'refrigerant', 'parts', 'day'] as const
 export type PlanView = (typeof PLAN_VIEWS)[number]
 
 /** Which part of the plan is looked at: the same for the page and what stands beside it. */

@@ -68,7 +68,7 @@ export function shownUnit(unit: Unit, system: UnitSystem): Unit {
 }
 
 /** A small length is told in the inches or millimetres of its system. */
-export const smallLength = ({ length }: UnitSystem): 'in' | 'mm' => (length === 'm' ? 'mm' : 'in')
+const smallLength = ({ length }: UnitSystem): 'in' | 'mm' => (length === 'm' ? 'mm' : 'in')
 
 /** "7 lb 15.2 oz" or "3.61 kg" of kilograms. */
 export const showMass = (kg: number, { mass }: Pick<UnitSystem, 'mass'>): string =>

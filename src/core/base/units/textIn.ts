@@ -184,7 +184,7 @@ function replaced(text: string, { row, regex }: (typeof PATTERNS)[number], syste
 }
 
 /** Whether anything is told otherwise than in US units. */
-export const isTranslated = (system: UnitSystem): boolean =>
+const isTranslated = (system: UnitSystem): boolean =>
   (Object.keys(US_UNITS) as SystemQuantity[]).some((key) => system[key] !== US_UNITS[key])
 
 const HAS_UNIT = /\d ?(?:°?F\b|psi|inHg|lb|oz|fl oz|cfm|gpm|tons?\b|ft|in\b)|ounce|quart/

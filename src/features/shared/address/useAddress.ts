@@ -53,7 +53,7 @@ export function useJobPath(): string {
 }
 
 /** What stands behind the question mark, as it is now. */
-export function useSearch(): string {
+function useSearch(): string {
   const routed = useSearchParams() as URLSearchParams | null
   const [path, own] = [useWindow(windowPath), useWindow(windowSearch)]
   return isOfJob(path) || routed === null ? own : routed.toString()
