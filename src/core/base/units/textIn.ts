@@ -138,7 +138,7 @@ const ROWS: readonly Row[] = [
 /** "in" is a word too: "2 in parallel". */
 const isInches = (before: string, after: string) =>
   /^($|[,.;:)]| (into|from|long|of|each|and|at|above|below|bore|wide|or)\b)/.test(after) &&
-  !/((size|count|person) |reducers? [^;.]*)$/.test(before)
+  !/((size|count|person) |reducers? [^;]*)$/.test(before)
 
 /** Words of US units that stand without a figure. */
 const WORDS: readonly (readonly [SystemQuantity, RegExp, string])[] = [
