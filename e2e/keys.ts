@@ -31,15 +31,6 @@ export class KeyTypist extends Typist {
     await this.tap(link)
     await expect(this.page).toHaveURL(new RegExp(`/${stage.toLowerCase()}(\\?|$)`))
   }
-  override async readings(first: string, values: readonly string[]) {
-    await this.tap(this.page.locator(`[data-tap=${first}]`).first())
-    for (const value of values) {
-      this.groups += 1
-      await this.page.keyboard.type(value)
-      await this.page.keyboard.press('Enter')
-    }
-    await this.page.keyboard.press('Escape')
-  }
   /** Of tabs one is a stop; arrows go to the others. */
   private async toTab(target: Locator) {
     await this.reach(

@@ -99,7 +99,8 @@ export function PartDetail({ job, change, part }: Props) {
           label="Written as"
           size="small"
           fullWidth={false}
-          value={part.label}
+          // what was typed is corrected as it was typed
+          value={edit?.label ?? part.label}
           sx={{ flex: 1, minWidth: 200 }}
           onSave={(label) => change(editPart(part.id, { label: label || undefined }))}
         />

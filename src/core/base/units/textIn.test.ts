@@ -101,3 +101,16 @@ test('no plan of the eight clean-ups leaves a US figure behind, and nothing but 
     expect(saidIn(plan, US_UNITS)).toBe(plan)
   }
 })
+
+test('what somebody typed is shown and corrected as it was typed', () => {
+  const step = {
+    label: 'Bleed off to 0 psig',
+    record: { note: 'read 40 F' },
+    gates: [{ state: 'under 0 psig', override: 'felt 40 F' }],
+  }
+  expect(saidIn(step, METRIC_UNITS)).toEqual({
+    label: 'Bleed off to 0 barg',
+    record: { note: 'read 40 F' },
+    gates: [{ state: 'under 0 barg', override: 'felt 40 F' }],
+  })
+})

@@ -107,7 +107,7 @@ const ROWS: readonly Row[] = [
   {
     quantity: 'pressure',
     pattern: '# psig\\b',
-    say: (_part, system) => pressure(PSI_KPA, system, system.pressure === 'barg' ? 'g' : 'g'),
+    say: (_part, system) => pressure(PSI_KPA, system, 'g'),
   },
   { quantity: 'pressure', pattern: '# psia\\b', say: (_part, system) => pressure(PSI_KPA, system, '') },
   { quantity: 'pressure', pattern: '# psi\\b', say: pressureStep },
@@ -204,7 +204,19 @@ export function textIn(text: string, system: UnitSystem): string {
   )
 }
 
-/** Everything that is said in a value, in the units of a system; numbers, ids and shapes stay. */
+/** What somebody typed is shown, and corrected, as it was typed. */
+const TYPED: readonly string[] = [
+  'record',
+  'earlier',
+  'override',
+  'offered',
+  'without',
+  'note',
+  'unit',
+  'planUnit',
+]
+
+/** Everything that core says in a value, in the units of a system; numbers, ids, shapes and what somebody typed stay. */
 export function saidIn<T>(value: T, system: UnitSystem): T {
   if (!isTranslated(system)) return value
   const walk = (each: unknown): unknown => {
@@ -212,7 +224,9 @@ export function saidIn<T>(value: T, system: UnitSystem): T {
     if (Array.isArray(each)) return each.map(walk)
     if (typeof each !== 'object' || each === null) return each
     if (Object.getPrototypeOf(each) !== Object.prototype) return each
-    return Object.fromEntries(Object.entries(each).map(([key, inner]) => [key, walk(inner)]))
+    return Object.fromEntries(
+      Object.entries(each).map(([key, inner]) => [key, TYPED.includes(key) ? inner : walk(inner)]),
+    )
   }
   return walk(value) as T
 }

@@ -10,10 +10,13 @@ type Shown<H extends Channels> = { readonly head: H; readonly samples: Samples }
 
 const known = new WeakMap<Samples, { readonly system: UnitSystem; readonly samples: Samples }>()
 
-const convertAll = (column: Float64Array, from: Unit, to: Unit, atmosphere: number) =>
-  column.map((value) =>
-    Number.isFinite(value) ? convertValue({ value, unit: from }, to, atmosphere) : value,
-  )
+/** Every unit of a kind is a line of every other one: two points tell it, and a long log is not asked value by value. */
+function convertAll(column: Float64Array, from: Unit, to: Unit, atmosphere: number): Float64Array {
+  const at = (value: number) => convertValue({ value, unit: from }, to, atmosphere)
+  const shift = at(0)
+  const scale = at(1) - shift
+  return column.map((value) => scale * value + shift)
+}
 
 /**
  * A log as it is drawn in the chosen units. The same object for the same samples and units.
@@ -47,28 +50,36 @@ export function shownLog<H extends Channels>(
 const LATE = 0.75
 const STEADY = 0.02
 
-function wayOf(times: readonly number[], values: readonly number[]): string {
-  const end = times.at(-1)!
-  const late = values[times.findIndex((time) => time >= end * LATE)] ?? values[0]!
-  const last = values.at(-1)!
-  const range = Math.max(...values) - Math.min(...values)
-  if (range === 0 || Math.abs(last - late) <= STEADY * range) return 'steady'
-  return last > late ? 'rising' : 'falling'
-}
-
 const text = (value: number) =>
   Number(value.toPrecision(Math.abs(value) >= 100 ? 4 : 3)).toLocaleString('en-US')
 
-/** "vacuum 321 microns after 22 minutes, falling": what a curve shows to whoever hears the page. */
+/** Last figure, range and the figure a quarter before the end, in one pass: a log may hold a hundred thousand. */
+function lookOf(time: Float64Array, values: Float64Array) {
+  const end = time.at(-1) ?? 0
+  let [least, most] = [Infinity, -Infinity]
+  let late: number | undefined
+  let last: { readonly seconds: number; readonly value: number } | undefined
+  for (let i = 0; i < time.length; i += 1) {
+    const [seconds, value] = [time[i]!, values[i]!]
+    if (!Number.isFinite(value)) continue
+    least = Math.min(least, value)
+    most = Math.max(most, value)
+    if (late === undefined && seconds >= end * LATE) late = value
+    last = { seconds, value }
+  }
+  return last && { ...last, late: late ?? last.value, range: most - least }
+}
+
+function wayOf({ value, late, range }: NonNullable<ReturnType<typeof lookOf>>): string {
+  if (Math.abs(value - late) <= STEADY * range) return 'steady'
+  return value > late ? 'rising' : 'falling'
+}
+
+/** "vacuum 321 microns after 22 minutes, falling": what a curve shows to whoever hears the page. Empty without a figure. */
 export function curveText({ channels }: Channels, { time, values }: Samples, channel: number): string {
   const own = channels[channel]
-  const points = [...time].flatMap((at, i) => {
-    const value = values[channel]?.[i]
-    return value !== undefined && Number.isFinite(value) ? [[at, value] as const] : []
-  })
-  const last = points.at(-1)
-  if (!own || !last) return ''
-  const minutes = Math.round(last[0] / 60)
-  const [times, figures] = [points.map(([at]) => at), points.map(([, value]) => value)]
-  return `${channelRow(own.key).short} ${text(last[1])} ${unitText(own.unit)} after ${minutes} minute${minutes === 1 ? '' : 's'}, ${wayOf(times, figures)}`
+  const look = values[channel] && lookOf(time, values[channel])
+  if (!own || !look) return ''
+  const minutes = Math.round(look.seconds / 60)
+  return `${channelRow(own.key).short} ${text(look.value)} ${unitText(own.unit)} after ${minutes} minute${minutes === 1 ? '' : 's'}, ${wayOf(look)}`
 }
