@@ -8,7 +8,7 @@ import { AskFirst } from '../shared/unit/AskUnit'
 import { CleanUpView } from './CleanUpView'
 import { DayView } from './DayView'
 import { PartsView } from './PartsView'
-import { type PlanView, usePlanView } from './usePlanView'
+import { type PlanView, usePlanView } from '../shared/address/usePlanView'
 import { RefrigerantView } from './RefrigerantView'
 
 const VIEWS = [

@@ -46,6 +46,34 @@ const editsOf = (
   remove: removeOwnStep(task.id),
 })
 
+type ActProps = {
+  which: Act
+  isFirst: boolean
+  isOff: boolean
+  onAct: (which: Act) => Promise<void>
+  children: string
+}
+
+/** One thing that can be done with a step; the first is the one that is meant. */
+const ActButton = ({ which, isFirst, isOff, onAct, children }: ActProps) => (
+  <Button
+    variant={isFirst ? 'contained' : 'outlined'}
+    disabled={isOff}
+    data-act={which}
+    onClick={() => void onAct(which)}
+    sx={{
+      minHeight: 56,
+      fontSize: { xs: '1rem', md: '1.1rem' },
+      lineHeight: 1.2,
+      flex: isFirst ? 2 : 1,
+      minWidth: { xs: 0, md: 104 },
+      px: { xs: 0.5, md: 1 },
+    }}
+  >
+    {children}
+  </Button>
+)
+
 /** Start, pause, leave running, done; leaving out with a reason. Always in reach: it stays above the bars of a phone. */
 export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
   const [skipping, setSkipping] = useState(false)
@@ -101,23 +129,9 @@ export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
       ) : (
         <>
           {actsOf(step).map((which, i) => (
-            <Button
-              key={which}
-              variant={i === 0 ? 'contained' : 'outlined'}
-              disabled={isOff(which)}
-              data-act={which}
-              onClick={() => void act(which)}
-              sx={{
-                minHeight: 56,
-                fontSize: { xs: '1rem', md: '1.1rem' },
-                lineHeight: 1.2,
-                flex: i === 0 ? 2 : 1,
-                minWidth: { xs: 0, md: 104 },
-                px: { xs: 0.5, md: 1 },
-              }}
-            >
+            <ActButton key={which} isFirst={i === 0} isOff={isOff(which)} which={which} onAct={act}>
               {actLabel(which, state, isLast)}
-            </Button>
+            </ActButton>
           ))}
           {state !== 'done' && state !== 'skipped' && (
             <Button

@@ -3,21 +3,18 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useEffect, useMemo } from 'react'
-import type { Suspect } from '@/core/answer/diagnose'
+import { useEffect, useMemo, useRef } from 'react'
 import type { RecordProblem } from '@/core/record/job/assemble'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
 import { clockOf, jobTime } from '@/core/record/job/jobTime'
 import { viewOf } from '@/core/record/job/rounds'
 import { progressOf, type Stage, stageStates } from '@/core/record/job/stages'
-import { believed } from '../shared/SuspectNotes'
 import { systemClock } from '@/data/clock'
 import { type SiteTime, SiteTimeContext } from '@/ui/siteClock'
 import { IS_WIDE } from '@/ui/theme/theme'
 import { jobPath } from '../shared/address/jobAddress'
 import { Coming } from '../shared/Coming'
 import { Nowhere } from '../shared/Nowhere'
-import { Freshness } from '../shared/answer/Freshness'
 import { type Answered, useAnswer } from '../shared/answer/useAnswer'
 import { useKeptVerdicts } from '../shared/answer/useKeptVerdicts'
 import { useSamples } from '../shared/answer/useSamples'
@@ -25,34 +22,20 @@ import { useLook } from '../shared/display/DisplayProvider'
 import { useDisplay } from '../shared/display/useDisplay'
 import { useScreenOn } from '../shared/display/useScreenOn'
 import { type ChangeDocument, type Steps, useJob } from '../shared/record/useJob'
-import { RoundTabs } from '../shared/rounds/RoundTabs'
 import type { StageProps } from '../shared/stageProps'
+import { HeldSide, HeldStage, useOpened } from './HeldStage'
 import { JobHeader } from './JobHeader'
 import { PhoneSheet } from './PhoneSheet'
-import { fetchStages, STAGE_VIEWS } from './registry'
+import { fetchStages, sideOf } from './registry'
 import { StageRail } from './StageRail'
 import { type Looking, useLooking } from './useLooking'
+import { usePeek } from './usePeek'
 import { useRound } from './useRound'
 import { useStageKeys } from './useStageKeys'
 import { chosenSet, useStageProps } from './useStageProps'
 
 type OpenProps = { steps: Steps; stage: Stage }
 type FoundProps = OpenProps & { document: StoredDocument; change: ChangeDocument }
-
-/** What stands on the phone's bar while the answer is folded away. */
-function peekOf(
-  stage: Stage,
-  { diagnosis, suspect, answer: { asks } }: StageProps,
-): { label: string; value: string } {
-  if (stage === 'plan') return { label: 'Time, what is inside', value: '' }
-  if (stage === 'work') return { label: 'Clocks, gates, when it is done', value: '' }
-  const shown = stage === 'diagnose' ? suspect : (diagnosis.suspects[0] as Suspect)
-  if (asks.length > 0) return { label: 'Choose what the plate says', value: '' }
-  // nothing stands before a sound circuit
-  const hasGate = stage === 'diagnose' && shown.fault !== 'healthy'
-  const label = hasGate ? `Gate: ${shown.label}` : shown.label
-  return { label, value: believed(shown) }
-}
 
 /** The job with its first answer; until that is there, the page waits. */
 function OpenJob({ document, change, ...open }: FoundProps) {
@@ -128,31 +111,37 @@ function useSiteTime(job: StoredJob): SiteTime {
   return useMemo(() => ({ zone, now: () => jobTime(clock, systemClock.now()) }), [zone, clock])
 }
 
+/** What scrolls begins at its top at each stage. */
+function useTop(stage: Stage) {
+  const scrolled = useRef<HTMLElement>(null)
+  useEffect(() => {
+    // browsers return a promise: an effect may not
+    void scrolled.current?.scrollTo(0, 0)
+  }, [stage])
+  return scrolled
+}
+
 function Bench({ job, steps, stage, props }: BenchProps) {
   const isWide = useMediaQuery(IS_WIDE, { noSsr: true })
   const keys = useStageKeys(job.id, stage, steps)
   const siteTime = useSiteTime(job)
   useIdle(fetchStages)
   useScreenOn(useLook().screenOn)
-  const { Work, Side, computed = false, byRound = false } = STAGE_VIEWS[stage]
   const { isFresh } = props.answer
+  const peek = usePeek(stage, props)
+  const [page, aside] = [useTop(stage), useTop(stage)]
   // the first reading makes the first set: the open tap must live through that, so the place counts, not the id
   const place = Math.max(
     job.readingSets.findIndex(({ id }) => id === props.setId),
     0,
   )
-  const work = <Work key={`${job.round} ${place}`} {...props} />
-  const main = (
-    <>
-      {byRound && <RoundTabs {...props} />}
-      {computed ? <Freshness fresh={isFresh}>{work}</Freshness> : work}
-    </>
-  )
-  const side = (
-    <Freshness fresh={isFresh}>
-      <Side {...props} />
-    </Freshness>
-  )
+  const Side = sideOf(stage)
+  const main = useOpened(stage).map((each) => (
+    <HeldStage key={each} stage={each} isShown={each === stage} {...{ place, props }} />
+  ))
+  const side = useOpened(Side).map((each, i) => (
+    <HeldSide key={i} Side={each} isShown={each === Side} props={props} />
+  ))
   const rail = <StageRail jobId={job.id} current={stage} states={stageStates(job)} />
   const header = <JobHeader job={job} steps={steps} />
   if (!isWide) {
@@ -164,7 +153,7 @@ function Bench({ job, steps, stage, props }: BenchProps) {
             {main}
           </Box>
           <Box ref={measureBars} sx={{ position: 'fixed', bottom: 0, left: 0, right: 0, zIndex: 2 }}>
-            <PhoneSheet {...peekOf(stage, props)} fresh={isFresh}>
+            <PhoneSheet {...peek} fresh={isFresh}>
               {side}
             </PhoneSheet>
             {rail}
@@ -179,11 +168,12 @@ function Bench({ job, steps, stage, props }: BenchProps) {
         {header}
         <Box sx={{ display: 'grid', gridTemplateColumns: '88px minmax(0, 1fr) 300px', minHeight: 0 }}>
           {rail}
-          <Box component="main" sx={{ overflowY: 'auto', minHeight: 0 }}>
+          <Box component="main" ref={page} sx={{ overflowY: 'auto', minHeight: 0 }}>
             {main}
           </Box>
           <Box
             component="aside"
+            ref={aside}
             aria-label="Answer"
             // it scrolls: the keyboard must reach it
             tabIndex={0}

@@ -1,75 +1,63 @@
-import dynamic from 'next/dynamic'
 import type { ComponentType } from 'react'
 import type { Stage } from '@/core/record/job/stages'
 import type { SHEETS } from '../shared/address/jobAddress'
 import type { StageProps } from '../shared/stageProps'
 import { Answer } from './Answer'
-
-type View = ComponentType<StageProps>
+import { type Fetched, fetched } from './fetched'
 
 type StageView = {
-  readonly Work: View
-  readonly Side: View
+  readonly work: Fetched<StageProps>
+  /** what stands beside it; the answer so far where nothing else is named */
+  readonly side?: Fetched<StageProps>
   /** what fills the page is computed from the whole job: it is marked while it answers an older state */
   readonly computed?: true
   /** it shows one repair of several: which one is chosen above it */
   readonly byRound?: true
 }
 
-const PARTS = [
-  () => import('../arrive/ArriveStage'),
-  () => import('../measure/MeasureStage'),
-  () => import('../diagnose/DiagnoseStage'),
-  () => import('../diagnose/GateAnswer'),
-  () => import('../plan/PlanStage'),
-  () => import('../plan/PlanAnswer'),
-  () => import('../work/WorkStage'),
-  () => import('../work/WorkAnswer'),
-  () => import('../close/CloseStage'),
-] as const
-
-/** Fetches every stage while nothing else is to be done, so that a change of stage waits for no network. */
-export async function fetchStages(): Promise<void> {
-  for (const part of PARTS) await part().catch(() => undefined)
-}
-
-/** The stages: what fills the page, and what stands beside it. Each is fetched when it is opened. */
+/** The stages: what fills the page, and what stands beside it. */
 export const STAGE_VIEWS: Readonly<Record<Stage, StageView>> = {
   arrive: {
-    Work: dynamic(() => import('../arrive/ArriveStage').then(({ ArriveStage }) => ArriveStage)),
-    Side: Answer,
+    work: fetched(() => import('../arrive/ArriveStage').then(({ ArriveStage }) => ArriveStage)),
   },
   measure: {
-    Work: dynamic(() => import('../measure/MeasureStage').then(({ MeasureStage }) => MeasureStage)),
-    Side: Answer,
+    work: fetched(() => import('../measure/MeasureStage').then(({ MeasureStage }) => MeasureStage)),
   },
   diagnose: {
-    Work: dynamic(() => import('../diagnose/DiagnoseStage').then(({ DiagnoseStage }) => DiagnoseStage)),
-    Side: dynamic(() => import('../diagnose/GateAnswer').then(({ GateAnswer }) => GateAnswer)),
+    work: fetched(() => import('../diagnose/DiagnoseStage').then(({ DiagnoseStage }) => DiagnoseStage)),
+    side: fetched(() => import('../diagnose/GateAnswer').then(({ GateAnswer }) => GateAnswer)),
     computed: true,
     byRound: true,
   },
   plan: {
-    Work: dynamic(() => import('../plan/PlanStage').then(({ PlanStage }) => PlanStage)),
-    Side: dynamic(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
+    work: fetched(() => import('../plan/PlanStage').then(({ PlanStage }) => PlanStage)),
+    side: fetched(() => import('../plan/PlanAnswer').then(({ PlanAnswer }) => PlanAnswer)),
     computed: true,
     byRound: true,
   },
   work: {
-    Work: dynamic(() => import('../work/WorkStage').then(({ WorkStage }) => WorkStage)),
-    Side: dynamic(() => import('../work/WorkAnswer').then(({ WorkAnswer }) => WorkAnswer)),
+    work: fetched(() => import('../work/WorkStage').then(({ WorkStage }) => WorkStage)),
+    side: fetched(() => import('../work/WorkAnswer').then(({ WorkAnswer }) => WorkAnswer)),
     computed: true,
     byRound: true,
   },
   close: {
-    Work: dynamic(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),
-    Side: Answer,
+    work: fetched(() => import('../close/CloseStage').then(({ CloseStage }) => CloseStage)),
     byRound: true,
   },
 }
 
+/** What stands beside a stage. */
+export const sideOf = (stage: Stage): ComponentType<StageProps> => STAGE_VIEWS[stage].side?.View ?? Answer
+
+/** Fetches every stage while nothing else is to be done, so that a change of stage waits for no network. */
+export async function fetchStages(): Promise<void> {
+  for (const { work, side } of Object.values(STAGE_VIEWS))
+    for (const part of [work, side]) await part?.fetch().catch(() => undefined)
+}
+
 /** What is made for paper, by its word in the address. */
 export const PAPER_VIEWS: Readonly<Record<(typeof SHEETS)[number], ComponentType<{ jobId: string }>>> = {
-  print: dynamic(() => import('../print/PrintPage').then(({ PrintPage }) => PrintPage)),
-  'load-out': dynamic(() => import('../print/LoadOutPage').then(({ LoadOutPage }) => LoadOutPage)),
+  print: fetched(() => import('../print/PrintPage').then(({ PrintPage }) => PrintPage)).View,
+  'load-out': fetched(() => import('../print/LoadOutPage').then(({ LoadOutPage }) => LoadOutPage)).View,
 }

@@ -29,6 +29,8 @@ export function useStageProps(
   { setId, suspect: looked, tap, look }: Looking,
   { temperature, pressure, system, chosen, rememberUnit }: ReturnType<typeof useDisplay>,
 ): StageProps {
+  // it calls no other hook: without this word the compiler would leave it as it is, and every stage be drawn each time
+  'use memo'
   const { job } = round
   const { unit: plate } = job
   const { assessment, ranking, asks } = answer

@@ -1,5 +1,5 @@
 'use client'
-import { useInAddress } from '../shared/address/useAddress'
+import { useInAddress } from './useAddress'
 
 const PLAN_VIEWS = ['clean-up', 'refrigerant', 'parts', 'day'] as const
 export type PlanView = (typeof PLAN_VIEWS)[number]
