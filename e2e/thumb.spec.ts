@@ -185,3 +185,42 @@ test('one order: bars of the day, its list, the list of steps; a bar and its lin
     expect(listed.filter((id) => order.includes(id))).toEqual(order.filter((id) => listed.includes(id)))
   }).toPass()
 })
+
+test('a stage stays as it was left: no dialog of it over another one, nothing stale after undo, each begins at its top', async ({
+  page,
+}) => {
+  await openWithDemo(page)
+  const stage = (name: RegExp) =>
+    page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name }).click()
+  await page.goto(`${DOME}/measure`)
+  await page.getByRole('button', { name: 'Edit this set' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
+  await stage(/^Arrive/)
+  const complaint = page.getByLabel('Complaint')
+  const before = await complaint.inputValue()
+  await complaint.fill('No cooling since noon')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+  // left by Back while the field has the focus, undone elsewhere
+  await page.goBack()
+  await expect(page.locator('[data-tap=suctionPressure]').first()).toBeVisible()
+  await expect(complaint).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await stage(/^Arrive/)
+  await expect(complaint).toHaveValue(before)
+  await page.locator('main').evaluate((main) => main.scrollTo(0, 400))
+  await stage(/^Close/)
+  await expect(page.locator('#files-title')).toBeVisible()
+  expect(await page.locator('main').evaluate((main) => main.scrollTop)).toBe(0)
+  // a dialog goes with its stage
+  await stage(/^Measure/)
+  await page.getByRole('button', { name: 'Edit this set' }).click()
+  await expect(dialog).toBeVisible()
+  await page.goBack()
+  await expect(page.locator('#files-title')).toBeVisible()
+  await expect(dialog).toBeHidden()
+  await stage(/^Arrive/)
+  await expect(complaint).toBeVisible()
+})
