@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import path from 'node:path'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { newJob, PHONE, seriousFindings, storedJobs } from './helpers'
 
 const EXAMPLES = path.resolve('examples/cleanup')

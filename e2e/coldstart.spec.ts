@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page, test } from './test'
 import { PHONE, storedJobs } from './helpers'
 
 /** A first diagnosis takes no more than this many taps and groups of keys. */

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import path from 'node:path'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import ICAL from 'ical.js'
 import { PHONE, seriousFindings, storedJobs } from './helpers'
 

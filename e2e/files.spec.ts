@@ -1,4 +1,4 @@
-import { type Browser, expect, type Page, test } from '@playwright/test'
+import { type Browser, expect, type Page, test } from './test'
 import { readFile } from 'node:fs/promises'
 import { DEMO_COUNT, goTo, openWithDemo, seriousFindings, storedJobs } from './helpers'
 

@@ -1,4 +1,4 @@
-import type { Locator, Page } from '@playwright/test'
+import type { Locator, Page } from './test'
 import { goTo as byRail } from './helpers'
 
 /** Does what a person without radio instruments does, and counts it: every tap, every group of keys that is typed. */

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { readFile } from 'node:fs/promises'
 import {
   DEMO_COUNT,

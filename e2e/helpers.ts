@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Page } from './test'
 import { strToU8, zipSync } from 'fflate'
 
 export const PHONE = { width: 390, height: 844 }

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { readFile } from 'node:fs/promises'
 import { choose, goTo, leadingSuspect, newJob, storedJobs } from './helpers'
 

@@ -1,4 +1,4 @@
-import { expect, type Locator } from '@playwright/test'
+import { expect, type Locator } from './test'
 import { Typist } from './typist'
 
 /** So many stops of the keyboard a page has at most. */

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { expectNoSidewaysScroll, importAtTheVacuum, PHONE, seriousFindings, storedJobs } from './helpers'
 
 const button = (page: Page, name: string | RegExp) =>

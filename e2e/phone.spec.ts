@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { choose, expectNoSidewaysScroll, goTo, newJob, PHONE, storedJobs } from './helpers'
 
 test.use({ viewport: PHONE, hasTouch: true, isMobile: true })

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { goTo, leadingSuspect, openFile, storedJobs } from './helpers'
 
 /** What is seen leads, what is found stays, and a word that is put later moves nothing. */

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { choose, expectNoSidewaysScroll, PHONE } from './helpers'
 
 const TOOLS = ['saturation', 'compare', 'superheat', 'line-set', 'water', 'nitrogen'] as const

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { expectNoSidewaysScroll, newJob, openWithDemo, PHONE, seriousFindings } from './helpers'
 import { KeyTypist } from './keys'
 import { agreed, close, COMFORT, proveAndClose, toThePlan, Typist, walk, type Way } from './typist'

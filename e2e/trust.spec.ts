@@ -1,4 +1,4 @@
-import { type Browser, expect, type Page, test } from '@playwright/test'
+import { type Browser, expect, type Page, test } from './test'
 import { expectNoSidewaysScroll, goTo, openFile, PHONE, seriousFindings, storedJobs } from './helpers'
 
 /** Nothing that can hurt is proposed, no gate is tricked, and a unit that stands is understood. */

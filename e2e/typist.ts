@@ -1,4 +1,4 @@
-import { expect, type Locator } from '@playwright/test'
+import { expect, type Locator } from './test'
 import { Hand } from './hand'
 
 /** A person without radio instruments, at the pad, the logs and the steps. */

@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { goTo, newJob } from './helpers'
 import { agreed, close, COMFORT, proveAndClose, toThePlan, Typist, walk, type Way } from './typist'
 

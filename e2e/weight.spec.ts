@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib'
-import { expect, type Page, test } from '@playwright/test'
+import { expect, type Page, test } from './test'
 import { newJob } from './helpers'
 
 /** Compressed script that a page names itself, before its first paint, kB. React and Next are 136 of it. */

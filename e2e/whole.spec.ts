@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { storedJobs } from './helpers'
 import { agreed, close, COMFORT, print, proveAndClose, toThePlan, Typist, walk, type Way } from './typist'
 

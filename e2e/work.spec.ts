@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import path from 'node:path'
-import { expect, type Locator, type Page, test } from '@playwright/test'
+import { expect, type Locator, type Page, test } from './test'
 import { expectNoSidewaysScroll, importAtTheVacuum, PHONE, seriousFindings, storedJobs } from './helpers'
 
 /** A job of examples/plans as a demo job, so that it has simulated instruments, opened at its work. */

@@ -1,6 +1,6 @@
 'use client'
 import { createContext, useContext } from 'react'
-import { clockIn } from '@/core/base/units/siteTime'
+import { clockIn, momentIn } from '@/core/base/units/siteTime'
 
 /** The time of a site: its zone, undefined for that of this machine, and what is now there, ms. */
 export type SiteTime = { readonly zone: string | undefined; readonly now?: () => number }
@@ -11,7 +11,14 @@ export const SiteTimeContext = createContext<SiteTime>({ zone: undefined })
 export type ClockText = (moment: number | string) => string
 
 /** Moments as the clock at the site shows them. */
-export function useSiteClock(): { readonly time: ClockText } {
+export function useSiteClock(): {
+  readonly time: ClockText
+  /** "27 Nov 14:05" */
+  readonly moment: ClockText
+} {
   const { zone, now } = useContext(SiteTimeContext)
-  return { time: (moment) => clockIn(moment, now?.(), zone) }
+  return {
+    time: (moment) => clockIn(moment, now?.(), zone),
+    moment: (moment) => momentIn(moment, zone),
+  }
 }

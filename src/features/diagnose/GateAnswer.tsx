@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { dayIn, instantOf } from '@/core/base/units/instants'
+import { dateIn } from '@/core/base/units/siteTime'
 import { familyOf } from '@/core/diagnosis/faults/families'
 import { type SuspectId, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { gateIdOf } from '@/core/diagnosis/faults/faults'
@@ -166,7 +167,7 @@ function ProveAgain({ set }: Pick<StageProps, 'set'>) {
   if (read === undefined || dayIn(read, zone) === dayIn(now, zone)) return null
   return (
     <Typography role="note" sx={{ fontWeight: 650 }}>
-      △ Read on {new Date(read).toLocaleDateString()}: prove it again on the day of the repair, before
+      △ Read on {dateIn(read, zone)}: prove it again on the day of the repair, before
       anything is opened.
     </Typography>
   )

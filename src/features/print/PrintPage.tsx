@@ -2,9 +2,9 @@
 import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { format } from 'date-fns'
 import { useMemo } from 'react'
 import { useComparison } from '../shared/answer/useComparison'
+import { momentIn } from '@/core/base/units/siteTime'
 import { isPlaced } from '@/core/record/readings/places'
 import { placesText } from '../shared/seenText'
 import { summaryOf } from '@/core/record/job/summary'
@@ -32,7 +32,7 @@ function SetReadings({ job }: { job: StoredJob }) {
       <Typography variant="h3">
         {set.label ?? `Set ${i + 1}`}, {set.mode}
         {set.refrigerant && set.refrigerant !== job.unit.refrigerant ? `, ${set.refrigerant} inside` : ''}
-        {set.at ? `, ${format(new Date(set.at), 'd MMM yyyy HH:mm')}` : ''}
+        {set.at ? `, ${momentIn(set.at, job.unit.site?.zone)}` : ''}
       </Typography>
       <Facts
         rows={[

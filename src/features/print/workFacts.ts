@@ -1,4 +1,3 @@
-import { format } from 'date-fns'
 import { isDecided } from '@/core/record/job/decisions'
 import type { StoredJob } from '@/core/record/job/job'
 import type { UnitPlate } from '@/core/record/equipment/unit'
@@ -11,6 +10,7 @@ import type { Plan } from '@/core/repair/plan/plan'
 import { heaterHours } from '@/core/repair/work/heater'
 import { otherMode } from '@/core/repair/work/otherMode'
 import { workTimes } from '@/core/repair/work/workTimes'
+import { momentIn } from '@/core/base/units/siteTime'
 import { instantOf } from '@/core/base/units/instants'
 import { durationText } from '@/core/base/units/wall'
 import { totalTurns, turnsText } from '@/core/repair/work/startUp'
@@ -56,11 +56,12 @@ const ownDone = (job: StoredJob): string =>
     .join('; ')
 
 /** When it was worked on, and the hands that it took. */
-function timesText({ steps, updatedAt }: StoredJob): string | undefined {
+function timesText({ steps, updatedAt, unit }: StoredJob): string | undefined {
   const times = workTimes(steps, Date.parse(updatedAt))
   if (!times) return undefined
   const { from, to, hands } = times
-  return `${format(new Date(from), 'd MMM HH:mm')} to ${format(new Date(to), 'd MMM HH:mm')}, ${durationText(Math.round(hands))} hands-on`
+  const [begun, ended] = [from, to].map((moment) => momentIn(moment, unit.site?.zone))
+  return `${begun} to ${ended}, ${durationText(Math.round(hands))} hands-on`
 }
 
 /** Leaks that a pressure test found, and how each was repaired. */
@@ -73,9 +74,9 @@ const leaksText = ({ repair }: StoredJob): string =>
     .join('; ')
 
 /** Tests for acid, each with its moment. */
-const acidText = ({ repair }: StoredJob): string =>
+const acidText = ({ repair, unit }: StoredJob): string =>
   (repair?.acidTests ?? [])
-    .map((test) => `${format(new Date(test.at), 'd MMM HH:mm')} ${acidTestText(test)}`)
+    .map((test) => `${momentIn(test.at, unit.site?.zone)} ${acidTestText(test)}`)
     .join('; ')
 
 /** Oil by measure: what came out, what goes in again. */
@@ -119,7 +120,7 @@ export function workFacts(job: StoredJob, plan: Plan, unit: UnitPlate, verdicts:
   return [
     ...judged.map(({ purpose, told, step }): Fact => [
       `${LOG_KINDS[purpose].name}${passText(job, step)}`,
-      `${format(new Date(told.at), 'HH:mm')} ${told.word}: ${told.sentence}`,
+      `${momentIn(told.at, job.unit.site?.zone)} ${told.word}: ${told.sentence}`,
     ]),
     ['Worked', timesText(job)],
     ['Tests for acid', acidText(job)],

@@ -1,4 +1,4 @@
-import { apartText, clockIn, minutesApart, momentIn, wallIn } from './siteTime'
+import { apartText, clockIn, dateIn, minutesApart, momentIn, wallIn } from './siteTime'
 
 // Santiago is three hours behind UTC in November (summer time), four in July [std: IANA time zone database]
 const NOON = Date.UTC(2026, 10, 27, 12, 0)
@@ -14,6 +14,8 @@ test('the clock at the site, with its day where that is not today there', () => 
   expect(clockIn(Date.UTC(2026, 10, 3, 15, 5), NOON, 'UTC')).toBe('3 Nov 15:05')
   expect(clockIn(new Date(NOON).toISOString(), NOON, SITE)).toBe('09:00')
   expect(momentIn(NOON, SITE)).toBe('27 Nov 09:00')
+  expect(dateIn(night, SITE)).toBe('27 Nov')
+  expect(dateIn(night, 'UTC')).toBe('28 Nov')
 })
 
 test('midnight is 00, and the wall is written as a day is stored', () => {

@@ -36,6 +36,10 @@ export function clockIn(moment: number | string, now: number | undefined, zone?:
 export const momentIn = (moment: number | string, zone?: string): string =>
   `${formatOf(zone, DATE).format(msOf(moment))} ${formatOf(zone, TIME).format(msOf(moment))}`
 
+/** "27 Nov" by the calendar of a zone. */
+export const dateIn = (moment: number | string, zone?: string): string =>
+  formatOf(zone, DATE).format(msOf(moment))
+
 /** "2026-11-27T14:05" by the clock on the wall of a zone. */
 export function wallIn(moment: number, zone?: string): string {
   const parts = formatOf(zone, { year: 'numeric', month: '2-digit', day: '2-digit', ...TIME }).formatToParts(

@@ -3,7 +3,6 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { format } from 'date-fns'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { channelRow } from '@/core/record/readings/channels'
@@ -12,6 +11,7 @@ import { extentOf, readSamples, removalOf } from '@/data/logs'
 import { database } from '@/data/shared'
 import { filesClient } from '@/workers/filesClient'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
+import { type ClockText, useSiteClock } from '@/ui/siteClock'
 import { saveBlob } from '@/ui/saveBlob'
 import { slugOf } from '@/core/base/units/slug'
 import { durationText } from '@/core/base/units/wall'
@@ -32,14 +32,19 @@ type LineProps = {
 }
 
 /** "4 May 09:30 · 12 min · 720 samples" */
-function extentText(log: LogHead, extent: { samples: number; seconds: number }, recording: boolean): string {
+function extentText(
+  log: LogHead,
+  extent: { samples: number; seconds: number },
+  recording: boolean,
+  moment: ClockText,
+): string {
   if (extent.samples === 0)
     return recording
       ? 'being recorded'
       : 'its samples are not in this browser: import the .orzo.zip file of this job'
   const state = recording ? ', being recorded' : log.samples === undefined ? ', broken off' : ''
   return [
-    log.undated ? 'its file told no date' : format(new Date(log.startedAt), 'd MMM HH:mm'),
+    log.undated ? 'its file told no date' : moment(log.startedAt),
     extent.seconds < 60 ? `${Math.round(extent.seconds)} s` : durationText(extent.seconds / 60),
     `${extent.samples} samples${state}`,
   ].join(' · ')
@@ -52,6 +57,7 @@ async function saveCsv(jobId: string, log: LogHead): Promise<void> {
 }
 
 function LogLine({ jobId, log, recording, isLooked, onLook, onProblem }: LineProps) {
+  const { moment } = useSiteClock()
   const extent = useLive(() => extentOf(database(), jobId, log), [jobId, log])
   const [isAsking, setAsking] = useState(false)
   const told = (work: Promise<void>) =>
@@ -61,7 +67,7 @@ function LogLine({ jobId, log, recording, isLooked, onLook, onProblem }: LinePro
     <Box component="li" data-log={log.id} sx={{ borderBottom: 1, borderColor: 'divider', py: 1 }}>
       <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{log.name}</Typography>
       <Typography sx={{ color: 'text.secondary', fontSize: '0.95rem' }}>
-        {extent && extentText(log, extent, recording)}
+        {extent && extentText(log, extent, recording, moment)}
         <br />
         {log.channels.map(({ key }) => channelRow(key).short).join(', ')}
       </Typography>

@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { dateIn } from '@/core/base/units/siteTime'
 import { isSuspect, suspectLabel } from '@/core/diagnosis/faults/faults'
 import { decided } from '@/core/record/job/decisions'
 import type { Job } from '@/core/record/job/job'
@@ -21,7 +21,7 @@ function roundFaults(job: Job, round: string): string {
 
 /** "4 May, expansion valve underfeeding", "4 May, nothing decided yet". */
 export function roundName(job: Job, { id, at }: Round): string {
-  const day = at ? `${format(new Date(at), 'd MMM')}, ` : ''
+  const day = at ? `${dateIn(at, job.unit.site?.zone)}, ` : ''
   const faults = roundFaults(job, id)
   return `${day}${faults ? faults.charAt(0).toLowerCase() + faults.slice(1) : 'nothing decided yet'}`
 }
