@@ -1,4 +1,5 @@
 'use client'
+import { tradeSize } from '@/core/base/units/tradeSize'
 import { useUnits } from '@/ui/units'
 import { Assumed } from '@/ui/Assumed'
 import Box from '@mui/material/Box'
@@ -49,7 +50,7 @@ function Choice({ choice }: { choice: PlannedDryer }) {
       {place === 'liquid' && chosen && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           {extraText(holds, oldHeld, mass)}
-          {chosen.reducer && `; two reducers ${chosen.reducer.from} to ${chosen.reducer.to} in`}.{' '}
+          {chosen.reducer && `; two reducers ${tradeSize(chosen.reducer.from)} to ${tradeSize(chosen.reducer.to)}`}.{' '}
           <Assumed basis={basis} of="Charge for the larger dryer" />
         </Typography>
       )}

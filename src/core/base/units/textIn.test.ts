@@ -8,6 +8,8 @@ test.each([
   ['its vapour is 3,000 at 23 F', 'its vapour is 3,000 at -5 C'],
   ['a clear glass at 90 to 95 F of condensing or more', 'a clear glass at 32 to 35 C of condensing or more'],
   ['box at -5 F.', 'box at -21 C.'],
+  ['two reducers 3/8 in to 1 1/8 in', 'two reducers 3/8 in to 1 1/8 in'],
+  ['block 41 in³; line 3/8 in, 10 ft', 'block 41 in³; line 3/8 in, 3.0 m'],
   // differences
   ['with over 15 F of subcooling no pressure drop', 'with over 8.3 C of subcooling no pressure drop'],
   ['20-30 F over outdoor air', '11-17 C over outdoor air'],

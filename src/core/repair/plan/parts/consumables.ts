@@ -6,6 +6,7 @@ import type { OilBalance } from '../../charge/oilFigures'
 import type { RefrigerantPath } from '../../charge/refrigerantPath'
 import type { Recovery } from '../../charge/recovery'
 import type { DryerChoice } from '../../cleanup/dryers'
+import { tradeSize } from '../../../base/units/tradeSize'
 import { dryerName } from '../dryerName'
 import { cubicFeet, type Nitrogen } from './nitrogen'
 import { weightText } from '../weightText'
@@ -34,7 +35,6 @@ export type ConsumableFacts = {
   readonly joints: Known<{ readonly copper: number; readonly steel: number }>
 }
 
-const inch = (size: number) => `${Number(size.toFixed(3))} in`
 
 function dryerParts({ place, chosen, ways, basis }: DryerChoice): Consumable[] {
   if (!chosen) return []
@@ -60,7 +60,7 @@ function dryerParts({ place, chosen, ways, basis }: DryerChoice): Consumable[] {
       ? [
           {
             name: `${place}-dryer-reducers`,
-            label: `two reducers ${inch(chosen.reducer.from)} to ${inch(chosen.reducer.to)}`,
+            label: `two reducers ${tradeSize(chosen.reducer.from)} to ${tradeSize(chosen.reducer.to)}`,
             why: `line and ${place} dryer differ`,
             basis,
           },
