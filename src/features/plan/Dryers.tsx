@@ -50,8 +50,9 @@ function Choice({ choice }: { choice: PlannedDryer }) {
       {place === 'liquid' && chosen && (
         <Typography sx={{ fontSize: '0.95rem' }}>
           {extraText(holds, oldHeld, mass)}
-          {chosen.reducer && `; two reducers ${tradeSize(chosen.reducer.from)} to ${tradeSize(chosen.reducer.to)}`}.{' '}
-          <Assumed basis={basis} of="Charge for the larger dryer" />
+          {chosen.reducer &&
+            `; two reducers ${tradeSize(chosen.reducer.from)} to ${tradeSize(chosen.reducer.to)}`}
+          . <Assumed basis={basis} of="Charge for the larger dryer" />
         </Typography>
       )}
       {chosen && (

@@ -40,7 +40,10 @@ export function PhoneSheet({
           <span aria-hidden>▴ </span>
           {label}
         </span>
-        <strong style={{ fontSize: '1.2rem', whiteSpace: 'nowrap', opacity: fresh ? 1 : 0.6 }} aria-busy={!fresh}>
+        <strong
+          style={{ fontSize: '1.2rem', whiteSpace: 'nowrap', opacity: fresh ? 1 : 0.6 }}
+          aria-busy={!fresh}
+        >
           {value}
         </strong>
       </ButtonBase>

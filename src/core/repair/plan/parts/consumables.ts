@@ -35,7 +35,6 @@ export type ConsumableFacts = {
   readonly joints: Known<{ readonly copper: number; readonly steel: number }>
 }
 
-
 function dryerParts({ place, chosen, ways, basis }: DryerChoice): Consumable[] {
   if (!chosen) return []
   const count = ways && ways.parallel > 1 ? `${ways.parallel} x ` : ''
