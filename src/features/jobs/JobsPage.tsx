@@ -99,11 +99,11 @@ function Header({ live, onNew, onMessages }: HeaderProps) {
   const [backing, setBacking] = useState(false)
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
-      <Box sx={{ flex: 1, minWidth: 220 }}>
+      <Box sx={{ flex: 1, minWidth: { xs: 80, sm: 220 } }}>
         <Typography variant="h1" sx={{ fontSize: '2rem' }}>
           Orzo
         </Typography>
-        <Typography sx={{ color: 'text.secondary' }}>
+        <Typography sx={{ color: 'text.secondary', display: { xs: 'none', sm: 'block' } }}>
           One broken circuit at a time: readings, proof, repair, record.
         </Typography>
       </Box>

@@ -16,15 +16,17 @@ type Props = Pick<StageProps, 'job' | 'change'> & { part: PlanPart }
 const MARKS = { fits: '● fits', differs: '⬣ differs', unknown: '△ open' } as const
 
 /** Point by point: what is asked for, what a substitute offers, whether it fits. */
-function MatchTable({ part, change }: Omit<Props, 'job'>) {
+function MatchTable({ part, job, change }: Props) {
   if (part.match.length === 0) return null
+  const typed = job.day?.parts?.[part.id]
   const field = (side: 'wanted' | 'offered', point: PlanPart['match'][number]) => {
     const name = `${point.label}, ${side === 'wanted' ? 'asked for' : 'substitute'}`
     return (
       <AutosaveField
         size="small"
         fullWidth
-        value={point[side] ?? ''}
+        // what was typed stands as it was typed; only what is calculated is shown in the units of this browser
+        value={typed?.[side]?.[point.id] ?? point[side] ?? ''}
         placeholder={side === 'wanted' ? 'read it off' : ''}
         slotProps={{ htmlInput: { 'aria-label': name } }}
         onSave={(text) => change(setMatch(part.id, side, point.id, text))}
@@ -79,7 +81,7 @@ export function PartDetail({ job, change, part }: Props) {
   return (
     <Box sx={{ display: 'grid', gap: 1, py: 0.5 }}>
       <Assumed basis={part.basis} of={part.label} />
-      <MatchTable part={part} change={change} />
+      <MatchTable job={job} part={part} change={change} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <AutosaveField
           label="How many, how much"
