@@ -167,8 +167,7 @@ function ProveAgain({ set }: Pick<StageProps, 'set'>) {
   if (read === undefined || dayIn(read, zone) === dayIn(now, zone)) return null
   return (
     <Typography role="note" sx={{ fontWeight: 650 }}>
-      △ Read on {dateIn(read, zone)}: prove it again on the day of the repair, before
-      anything is opened.
+      △ Read on {dateIn(read, zone)}: prove it again on the day of the repair, before anything is opened.
     </Typography>
   )
 }
