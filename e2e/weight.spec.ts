@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib'
 import { expect, type Page, test } from './test'
-import { newJob } from './helpers'
+import { newJob, openWithDemo } from './helpers'
 
 /** Compressed script that a page names itself, before its first paint, kB. React and Next are 136 of it. */
 const MOST_FIRST_SCREEN = 250
@@ -48,4 +48,29 @@ test('a job comes light too, at every stage and for paper', async ({ page }) => 
     expect(kilobytes).toBeGreaterThan(50)
     expect(kilobytes).toBeLessThan(MOST_JOB)
   }
+})
+
+/** Elements of a page: what has to be laid out whenever something changes. Measured: 226, 966 at most (Arrive), 2,270. */
+const MOST_ELEMENTS = { list: 400, stage: 1200, allStages: 3000 }
+
+const elementsOf = (page: Page) => page.evaluate(() => document.querySelectorAll('*').length)
+
+test('pages stay small: the list, each stage, and all stages together once they were opened', async ({
+  page,
+}) => {
+  await openWithDemo(page)
+  expect(await elementsOf(page)).toBeLessThan(MOST_ELEMENTS.list)
+  await page.goto('/job/demo-dome/arrive')
+  const rail = page.getByRole('navigation', { name: 'Stages' })
+  let before = 0
+  for (const name of ['Arrive', 'Measure', 'Diagnose', 'Plan', 'Work', 'Close']) {
+    await rail.getByRole('link', { name: new RegExp(`^${name}`) }).click()
+    await expect(page.locator('main').getByRole('button').first()).toBeVisible()
+    const now = await elementsOf(page)
+    process.stdout.write(`${name}: ${now - before} elements, ${MOST_ELEMENTS.stage} allowed\n`)
+    expect(now - before).toBeLessThan(MOST_ELEMENTS.stage)
+    before = now
+  }
+  expect(before).toBeGreaterThan(1000)
+  expect(before).toBeLessThan(MOST_ELEMENTS.allStages)
 })
