@@ -1,11 +1,9 @@
 'use client'
-import { Chart, Legend, LinearScale, LineElement, PointElement, ScatterController, Tooltip } from 'chart.js'
+import './chartParts'
 import Box from '@mui/material/Box'
 import { Scatter } from 'react-chartjs-2'
 import { type Theme, useTheme } from '@mui/material/styles'
 import { chartAxis, chartLabels, DASHES, type Look, lookColour } from './chartStyle'
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip, Legend)
 
 export type Curve = {
   readonly label: string

@@ -1,17 +1,7 @@
 'use client'
-import {
-  Chart,
-  type ChartOptions,
-  Legend,
-  LinearScale,
-  LineElement,
-  LogarithmicScale,
-  PointElement,
-  ScatterController,
-  Tooltip,
-} from 'chart.js'
-import annotationPlugin, { type AnnotationOptions } from 'chartjs-plugin-annotation'
-import zoomPlugin from 'chartjs-plugin-zoom'
+import '@/ui/chartParts'
+import type { ChartOptions } from 'chart.js'
+import type { AnnotationOptions } from 'chartjs-plugin-annotation'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type Theme, useTheme } from '@mui/material/styles'
@@ -24,18 +14,6 @@ import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import type { Level, Zone } from '@/core/repair/logs/told'
 import { CHART_FONT, chartAxis, chartLabels, DASHES, LINE_LOOKS, lookColour } from '@/ui/chartStyle'
-
-Chart.register(
-  LinearScale,
-  LogarithmicScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  Tooltip,
-  Legend,
-  annotationPlugin,
-  zoomPlugin,
-)
 
 const SLICES = 250
 const MINUTE = 60
