@@ -1,6 +1,6 @@
 'use client'
 import '@/ui/chartParts'
-import type { ChartOptions } from 'chart.js'
+import type { Chart, ChartOptions } from 'chart.js'
 import type { AnnotationOptions } from 'chartjs-plugin-annotation'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
