@@ -9,7 +9,6 @@ import {
   Tooltip,
 } from 'chart.js'
 import annotationPlugin from 'chartjs-plugin-annotation'
-import zoomPlugin from 'chartjs-plugin-zoom'
 
 /**
  * What charts are made of, told once and before any of them is drawn: a plugin that came while one stood would be asked for a
@@ -24,5 +23,4 @@ Chart.register(
   Tooltip,
   Legend,
   annotationPlugin,
-  zoomPlugin,
 )

@@ -1,7 +1,8 @@
 'use client'
 import '@/ui/chartParts'
-import type { Chart, ChartOptions } from 'chart.js'
+import { Chart, type ChartOptions } from 'chart.js'
 import type { AnnotationOptions } from 'chartjs-plugin-annotation'
+import zoomPlugin from 'chartjs-plugin-zoom'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { type Theme, useTheme } from '@mui/material/styles'
@@ -14,6 +15,9 @@ import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import type { Level, Zone } from '@/core/repair/logs/told'
 import { CHART_FONT, chartAxis, chartLabels, DASHES, LINE_LOOKS, lookColour } from '@/ui/chartStyle'
+
+// needs a window, and knows charts that were there before it
+Chart.register(zoomPlugin)
 
 const SLICES = 250
 const MINUTE = 60
