@@ -210,7 +210,11 @@ test('a stage stays as it was left: no dialog of it over another one, nothing st
   await page.getByRole('button', { name: 'Undo' }).click()
   await stage(/^Arrive/)
   await expect(complaint).toHaveValue(before)
-  await page.locator('main').evaluate((main) => main.scrollTo(0, 400))
+  const scrolled = await page.locator('main').evaluate((main) => {
+    main.scrollTop = 400
+    return main.scrollTop
+  })
+  expect(scrolled).toBeGreaterThan(100)
   await stage(/^Close/)
   await expect(page.locator('#files-title')).toBeVisible()
   expect(await page.locator('main').evaluate((main) => main.scrollTop)).toBe(0)

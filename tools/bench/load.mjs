@@ -13,14 +13,14 @@ const SLOWER = 4
 const RUNS = 5
 const BUDGET = { firstScreenKb: 250, jobKb: 350, stageChangeMs: 200 }
 const STAGES = ['measure', 'diagnose', 'plan', 'work', 'close', 'arrive']
-/** Something that stands on a stage when it is there. */
+/** What stands on a stage and on no other: a selector, and a text where the selector alone is not enough. */
 const THERE = {
-  arrive: '[aria-label="Complaint"], input[type=text]',
-  measure: '[data-tap=suctionPressure]',
-  diagnose: '[aria-label="Diagnosis"]',
-  plan: '#plan-tab-day',
-  work: '#work-tab-step',
-  close: '#files-title',
+  arrive: ['h2', 'Call and site'],
+  measure: ['[data-tap=suctionPressure]', ''],
+  diagnose: ['[aria-label="Diagnosis"]', ''],
+  plan: ['#plan-tab-day', ''],
+  work: ['#work-tab-step', ''],
+  close: ['#files-title', ''],
 }
 
 const { base: BASE, stop } = await startServer(PORT)
@@ -65,11 +65,14 @@ async function timed(work) {
 }
 
 /** From the key to the frame in which the stage stands, in the page's own time. */
-const stageTime = ({ key, selector }) =>
+const stageTime = ({ key, there: [selector, text] }) =>
   new Promise((resolve) => {
     const start = performance.now()
     // a stage that was opened before is in the document already, out of sight
-    const isThere = () => [...document.querySelectorAll(selector)].some((each) => each.checkVisibility())
+    const isThere = () =>
+      [...document.querySelectorAll(selector)].some(
+        (each) => each.checkVisibility() && each.textContent.includes(text),
+      )
     const look = () => {
       if (isThere()) return requestAnimationFrame(() => resolve(performance.now() - start))
       requestAnimationFrame(look)
@@ -108,7 +111,7 @@ async function run() {
   const changes = Object.fromEntries(STAGES.map((stage) => [stage, []]))
   for (let i = 0; i <= RUNS; i += 1)
     for (const stage of STAGES) {
-      const ms = await page.evaluate(stageTime, { key: stage[0], selector: THERE[stage] })
+      const ms = await page.evaluate(stageTime, { key: stage[0], there: THERE[stage] })
       if (i > 0) changes[stage].push(ms)
       else if (stage !== 'work') first[stage] = Math.round(ms)
       await page.waitForTimeout(1500)

@@ -14,7 +14,9 @@ import { together } from '@/core/record/edits/workEdits'
 import { isRoundOver } from '@/core/record/job/rounds'
 import { decisionOn, isReason, unnamedNotes } from '@/core/record/job/decisions'
 import { observe } from '@/core/record/edits/readingEdits'
+import { useContext } from 'react'
 import { systemClock } from '@/data/clock'
+import { SiteTimeContext } from '@/ui/siteClock'
 import { JobAnchor } from '../shared/address/JobAnchor'
 import { BUILD } from '../shared/build'
 import type { ObservationKey } from '@/core/record/readings/observations'
@@ -163,7 +165,7 @@ function Decision({ job, change, startRound, suspect, answer, gates }: DecisionP
 function ProveAgain({ set }: Pick<StageProps, 'set'>) {
   const now = useNow()
   const read = instantOf(set.at)
-  const zone = systemClock.zone()
+  const zone = useContext(SiteTimeContext).zone ?? systemClock.zone()
   if (read === undefined || dayIn(read, zone) === dayIn(now, zone)) return null
   return (
     <Typography role="note" sx={{ fontWeight: 650 }}>

@@ -1,8 +1,7 @@
 'use client'
-import Box from '@mui/material/Box'
-import CircularProgress from '@mui/material/CircularProgress'
 import dynamic from 'next/dynamic'
 import { type ComponentType, useState } from 'react'
+import { Coming } from '../shared/Coming'
 
 /** A view that comes behind the first paint. */
 export type Fetched<P> = {
@@ -11,11 +10,7 @@ export type Fetched<P> = {
   readonly fetch: () => Promise<void>
 }
 
-const Waiting = () => (
-  <Box sx={{ p: 6, display: 'grid', placeItems: 'center' }}>
-    <CircularProgress aria-label="Loading" />
-  </Box>
-)
+const Waiting = () => <Coming label="Loading" inside />
 
 /**
  * A view that is fetched when it is first shown, with a sign of its own meanwhile, so that what stands around it stays. Once it

@@ -1,7 +1,7 @@
 /** [std] ASTM B280: tube of air conditioning is named by its outer diameter in eighths and sixteenths of an inch. */
 const PARTS = 16
 
-/** Sizes are stored in metres: what is this near to a sixteenth is one. */
+/** [practice] in; sizes are stored in metres or rounded by a sheet: what is this near to a sixteenth is one. */
 const NEAR = 0.01
 
 /**
