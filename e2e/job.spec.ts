@@ -1,6 +1,6 @@
 import { expect, test } from './test'
 import { readFile } from 'node:fs/promises'
-import { choose, goTo, leadingSuspect, newJob, storedJobs } from './helpers'
+import { choose, goTo, leadingSuspect, newJob, openWithDemo, storedJobs } from './helpers'
 
 test('a job from nothing to an exported file, reloaded in the middle, read back equal in an empty browser', async ({
   page,
@@ -167,4 +167,12 @@ test('an impossible value is told and not stored', async ({ page }) => {
   await page.getByRole('button', { name: 'Change sign' }).click()
   await page.getByRole('button', { name: 'Next' }).click()
   await expect(page.locator('[data-tap=suctionPressure]')).toContainText('40')
+})
+
+test('the report tells as many changes of the oil as the plan', async ({ page }) => {
+  await openWithDemo(page)
+  await page.goto('/job/demo-dome/plan')
+  await expect(page.getByText('Oil changes', { exact: true }).locator('..')).toContainText('2')
+  await page.goto('/job/demo-dome/print')
+  await expect(page.getByText(/left for the dryer;.*, 2 oil changes/)).toBeVisible()
 })

@@ -8,7 +8,7 @@ import { Figure, Figures } from '@/ui/Figure'
 import { NumberTable } from '@/ui/NumberTable'
 import type { StageProps } from '../shared/stageProps'
 import { durationText } from '@/core/base/units/wall'
-import { classText, grams, sureness } from '../shared/planText'
+import { classText, grams, oilChangesOf, sureness } from '../shared/planText'
 import { Dryers } from './Dryers'
 import { LabFields } from './LabFields'
 import { Columns, More, Sentences } from './More'
@@ -23,9 +23,6 @@ import { WaterBalance } from './WaterBalance'
 
 type Props = Pick<StageProps, 'job' | 'change'> & { plan: Plan }
 
-/** All changes of the oil: the oil of a new compressor is the first, some come after it has run. */
-const changesOf = ({ changes, laterChanges, newCompressor }: Plan['oil']): number =>
-  changes + laterChanges + (newCompressor ? 1 : 0)
 const swapText = ({ laterChanges, newCompressor }: Plan['oil']): string =>
   [
     ...(newCompressor ? ['the new compressor’s oil is the first'] : []),
@@ -61,8 +58,8 @@ function Answer({ plan }: { plan: Plan }) {
       />
       <Figure
         label="Oil changes"
-        value={String(changesOf(oil))}
-        basis={changesOf(oil) > 0 ? oil.changesBasis : undefined}
+        value={String(oilChangesOf(oil))}
+        basis={oilChangesOf(oil) > 0 ? oil.changesBasis : undefined}
         note={`${swapText(oil)}${water.work.sweeps} ${water.work.sweeps === 1 ? 'sweep' : 'sweeps'}, ${durationText(water.work.hours * 60)} of vacuum`}
       />
     </Figures>

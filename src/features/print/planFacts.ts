@@ -7,7 +7,7 @@ import type { DayPlan } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
 import { doneText } from '../shared/dayText'
 import { pounds } from '@/core/base/units/weightText'
-import { classText, grams } from '../shared/planText'
+import { classText, grams, oilChangesOf } from '../shared/planText'
 
 type Fact = readonly [label: string, value: string | undefined]
 
@@ -28,6 +28,7 @@ const chargeText = ({ total }: NonNullable<Plan['charge']>): string =>
 export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
   const { contamination, dryers, charge, oil, refrigerantPath, access } = plan
   const { known, water, acid } = contamination
+  const changes = oilChangesOf(oil)
   const way = access.ways.find((each) => each.way === access.chosen)
   return [
     [
@@ -41,7 +42,7 @@ export function planFacts(plan: Plan, day: DayPlan | undefined): Fact[] {
     [
       'Water, acid, oil',
       plan.opens
-        ? `${grams(water.total.likely)} in, ${grams(water.remainder.likely)} left for the dryer; ${acid.before.likely > 0 ? `acid number ${acid.before.likely.toFixed(2)}, ` : ''}${oil.changes} oil ${oil.changes === 1 ? 'change' : 'changes'}${assumedText(basisOf(water.basis, acid.basis, oil.changesBasis))}`
+        ? `${grams(water.total.likely)} in, ${grams(water.remainder.likely)} left for the dryer; ${acid.before.likely > 0 ? `acid number ${acid.before.likely.toFixed(2)}, ` : ''}${changes} oil ${changes === 1 ? 'change' : 'changes'}${assumedText(basisOf(water.basis, acid.basis, oil.changesBasis))}`
         : undefined,
     ],
     [

@@ -1,3 +1,4 @@
+import type { Plan } from '@/core/repair/plan/plan'
 import type { ContaminationClass } from '@/core/repair/cleanup/classes'
 import { CLASS_LABELS } from '@/core/repair/cleanup/classes'
 import { fromSI } from '@/core/base/units/convert'
@@ -20,3 +21,7 @@ export const classText = (all: readonly ContaminationClass[]): string =>
 /** How sure, in a word. */
 export const sureness = (chance: number): string =>
   chance >= 0.9 ? 'well founded' : chance >= 0.7 ? 'likely' : 'a guess'
+
+/** All changes of the oil: the oil of a new compressor is the first, some come after it has run. */
+export const oilChangesOf = ({ changes, laterChanges, newCompressor }: Plan['oil']): number =>
+  changes + laterChanges + (newCompressor ? 1 : 0)
