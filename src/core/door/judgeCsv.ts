@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { readCsv } from '../base/csv/csv'
 import { OrzoError } from '../base/errors/orzoError'
 import type { Unit } from '../base/units/units'
 import { rowTimes } from '../record/logs/logTime'
@@ -68,11 +68,10 @@ function marksOf({ headings, rows }: LogTable, known: readonly MarkKind[]): LogM
 /**
  * A log of the work from a table: the time first, then channels by their headings, marks in a column "mark". A table without
  * any mark begins with what the log begins with, as an imported one does; a recovery alone has to say when it was stopped.
- * @throws OrzoError bad-log
+ * @throws OrzoError bad-log, bad-table
  */
 export function readWorkLog(text: string, purpose: LogPurpose): WorkLog {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  const [headings = [], ...rows] = data
+  const [headings = [], ...rows] = readCsv(text)
   const table = { headings, rows }
   const { channels, marks: known, begins } = LOG_KINDS[purpose]
   const columns = columnsOf(table, channels)

@@ -2,6 +2,7 @@
 export type ErrorCode =
   | 'bad-number'
   | 'bad-log'
+  | 'bad-table'
   | 'bad-archive'
   | 'bad-photo'
   | 'unknown-unit'

@@ -1,6 +1,7 @@
 import { strToU8 } from 'fflate'
 import { z } from 'zod'
 import { attempt, OrzoError } from '../../base/errors/orzoError'
+import { isNestedDeeper } from '../../base/json/nesting'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { slugOf } from '../../base/units/slug'
 import type { JobDocument } from '../job/job'
@@ -62,6 +63,7 @@ export function packBackup(jobs: readonly ZipMember[], contents: BackupContents,
 function readContents(entry: ZipEntry): BackupContents {
   if (entry.size > LARGEST_LIST) throw new OrzoError('bad-archive', 'is larger than Orzo writes')
   const text = readText(entry)
+  if (isNestedDeeper(text)) throw new OrzoError('bad-archive', 'holds brackets far deeper than Orzo writes')
   let value: unknown
   try {
     value = JSON.parse(text)

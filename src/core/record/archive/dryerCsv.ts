@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { readCsv, unescaped, writeCsv } from '../../base/csv/csv'
 import { attempt } from '../../base/errors/orzoError'
 import { numberTyped } from '../../base/units/numberTyped'
 import { parseTyped } from '../../base/units/parseTyped'
@@ -93,7 +93,10 @@ const NEEDED = ['name', 'place', 'flow', 'core', 'block in3', 'connections', 'pr
 
 /** Own dryers as a table that any program reads. */
 export const writeDryerCsv = (dryers: readonly Dryer[]): string =>
-  `${Papa.unparse([COLUMNS.map(({ heading }) => heading), ...dryers.map((each) => COLUMNS.map(({ write }) => write(each)))])}\r\n`
+  writeCsv([
+    COLUMNS.map(({ heading }) => heading),
+    ...dryers.map((each) => COLUMNS.map(({ write }) => write(each))),
+  ])
 
 export type DryerCsv = {
   readonly dryers: readonly Dryer[]
@@ -110,7 +113,7 @@ function readRow(
 ): Dryer | string {
   const values: Record<string, unknown> = {}
   for (const { heading, field, read } of COLUMNS) {
-    const cell = (cells[at.get(same(heading)) ?? -1] ?? '').trim()
+    const cell = unescaped((cells[at.get(same(heading)) ?? -1] ?? '').trim())
     if (cell === '') continue
     const found = attempt(() => read(cell))
     if (!found.ok) return `${heading} "${cell}": ${found.error.message}`
@@ -131,8 +134,9 @@ function readRow(
  * @param newId makes ids for rows without one
  */
 export function readDryerCsv(text: string, newId: () => string): DryerCsv {
-  const rows = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' }).data
-  const [head, ...lines] = rows
+  const table = attempt(() => readCsv(text))
+  if (!table.ok) return { dryers: [], problems: [{ line: 1, message: `The table cannot be read: ${table.error.message}.` }] }
+  const [head, ...lines] = table.value
   const at = new Map((head ?? []).map((heading, i) => [same(heading), i]))
   const missing = NEEDED.filter((heading) => !at.has(same(heading)))
   if (missing.length > 0)

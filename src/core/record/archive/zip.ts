@@ -1,6 +1,8 @@
-import { inflateSync, strFromU8, zipSync, type Zippable } from 'fflate'
+import { strFromU8, zipSync, type Zippable } from 'fflate'
 import { OrzoError } from '../../base/errors/orzoError'
 import { crc32 } from './crc32'
+import { inflateExactly } from './inflate'
+import { limitMembers, refuseShared, refuseTooTight } from './limits'
 
 /** One file inside a zip file. */
 export type ZipMember = { readonly path: string; readonly bytes: Uint8Array }
@@ -10,8 +12,13 @@ const PACKED = /\.(jpe?g|png|webp)$/i
 /** A middle level of deflate: numbers as text come to a quarter either way. */
 const LEVEL = 6
 
-/** Packs files into one. @param at what their time says, ms since the epoch; zip knows no time before 1980 */
+/**
+ * Packs files into one.
+ * @throws OrzoError bad-archive for more than is read back
+ * @param at what their time says, ms since the epoch; zip knows no time before 1980
+ */
 export function packZip(members: readonly ZipMember[], at: number): Uint8Array {
+  limitMembers(members.map(({ bytes }) => bytes.length))
   const files: Zippable = {}
   for (const { path, bytes } of members)
     files[path] = [bytes, { level: PACKED.test(path) ? 0 : LEVEL, mtime: at }]
@@ -54,16 +61,14 @@ type Place = {
 
 const damaged = (why: string) => new OrzoError('bad-archive', why)
 
-function unpack(bytes: Uint8Array, { method, packed, size }: Place, from: number): Uint8Array {
+function unpack(bytes: Uint8Array, place: Place, from: number): Uint8Array {
+  const { method, packed, size } = place
   const data = bytes.subarray(from, from + packed)
   if (data.length < packed) throw damaged('is cut off')
   if (method === STORED) return data.slice()
   if (method !== DEFLATED) throw damaged('is packed in a way that Orzo does not read')
-  try {
-    return inflateSync(data, { out: new Uint8Array(size) })
-  } catch {
-    throw damaged('is damaged')
-  }
+  refuseTooTight(place)
+  return inflateExactly(data, size)
 }
 
 function readPlace(bytes: Uint8Array, place: Place): Uint8Array {
@@ -152,12 +157,14 @@ export const isZip = (bytes: Uint8Array): boolean =>
  * Lists what is in a zip file. One that was cut off gives the files before the cut. Each is unpacked, and checked against its
  * checksum, when it is read.
  * @returns the files, and whether the directory at the end was missing
- * @throws OrzoError bad-archive for bytes that are no zip file
+ * @throws OrzoError bad-archive for bytes that are no zip file, or that hold more than is read
  */
 export function openZip(bytes: Uint8Array): { entries: ZipEntry[]; cutOff: boolean } {
   if (!isZip(bytes)) throw damaged('is no zip file')
   const directory = listed(bytes)
   const places = (directory ?? scanned(bytes)).filter(({ path }) => !path.endsWith('/'))
+  limitMembers(places.map(({ size }) => size))
+  refuseShared(places, LOCAL_LENGTH)
   const entries = places.map((place) => ({
     path: place.path,
     size: place.size,

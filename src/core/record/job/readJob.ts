@@ -1,3 +1,4 @@
+import { isNestedDeeper } from '../../base/json/nesting'
 import { type DataProblem, problemsOf, type RawData } from '../records/kind'
 import { JOB_FORMAT, JOB_VERSION, type JobDocument, jobSchema } from './job'
 import { migrate } from './migrations'
@@ -81,6 +82,12 @@ export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is la
 /** Reads the text of a file as a job. */
 export function readJobText(text: string): JobReading {
   if (text.length > LARGEST_JOB_TEXT) return tooLarge()
+  if (isNestedDeeper(text))
+    return refuse(
+      'not-a-job',
+      'the document',
+      'holds brackets far deeper than a job does: choose a file that Orzo exported',
+    )
   let value: unknown
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''))

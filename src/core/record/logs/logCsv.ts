@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { MOST_ROWS, readCsv, writeCsv } from '../../base/csv/csv'
 import { OrzoError } from '../../base/errors/orzoError'
 import { instantOf } from '../../base/units/instants'
 import type { Unit } from '../../base/units/units'
@@ -6,7 +6,12 @@ import type { ChannelKey } from '../readings/channels'
 import type { Samples } from './samples'
 
 type Channel = { readonly key: ChannelKey; readonly unit: Unit }
-type Head = { readonly startedAt: string; readonly channels: readonly Channel[] }
+type Head = {
+  readonly startedAt: string
+  readonly channels: readonly Channel[]
+  /** how many it should hold; missing while it is recorded */
+  readonly samples?: number | undefined
+}
 
 /** Columns before those of the channels: the moment for people, the seconds that are read back. */
 const TIME = 'time'
@@ -15,9 +20,8 @@ const SECONDS = 'seconds'
 /** Heading of a channel, as "suctionPressure (psig)": Orzo and others find reading and unit in it. */
 const headingOf = ({ key, unit }: Channel) => `${key} (${unit})`
 
-/** A number as shortest text that reads back the same; an empty cell where an instrument was silent. */
-const cellOf = (value: number | undefined) =>
-  value === undefined || Number.isNaN(value) ? '' : String(value)
+/** A number, written as shortest text that reads back the same; an empty cell where an instrument was silent. */
+const cellOf = (value: number | undefined) => (value === undefined || Number.isNaN(value) ? '' : value)
 
 /** A log as a table that any program reads: moment, seconds after the start, a column a channel. */
 export function writeLogCsv({ startedAt, channels }: Head, { time, values }: Samples): string {
@@ -27,12 +31,12 @@ export function writeLogCsv({ startedAt, channels }: Head, { time, values }: Sam
     cellOf(seconds),
     ...values.map((channel) => cellOf(channel[i])),
   ])
-  return `${Papa.unparse([[TIME, SECONDS, ...channels.map(headingOf)], ...rows])}\r\n`
+  return writeCsv([[TIME, SECONDS, ...channels.map(headingOf)], ...rows])
 }
 
 function numberOf(cell: string | undefined, row: number): number {
   const value = cell === undefined || cell === '' ? NaN : Number(cell)
-  if (Number.isNaN(value) && cell)
+  if (!Number.isFinite(value) && cell)
     throw new OrzoError('bad-log', `row ${row + FIRST_ROW} holds "${cell}", which is no number`)
   return value
 }
@@ -41,11 +45,12 @@ const FIRST_ROW = 2
 
 /**
  * Reads a log back that `writeLogCsv` wrote.
- * @throws OrzoError bad-log naming the column or the row that is not as the log's head says
+ * @throws OrzoError bad-log naming the column or the row that is not as the log's head says; bad-table for what is no table
  */
-export function readLogCsv({ channels }: Head, text: string): Samples {
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: true })
-  const [headings = [], ...rows] = data
+export function readLogCsv({ channels, samples }: Head, text: string): Samples {
+  const [headings = [], ...rows] = readCsv(text, Math.min(samples ?? MOST_ROWS, MOST_ROWS) + 1)
+  if (samples !== undefined && rows.length < samples)
+    throw new OrzoError('bad-log', `holds ${rows.length} rows of the ${samples} that were recorded`)
   const column = (heading: string) => {
     const at = headings.indexOf(heading)
     if (at === -1) throw new OrzoError('bad-log', `has no column "${heading}"`)

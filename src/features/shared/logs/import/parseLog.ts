@@ -1,4 +1,4 @@
-import Papa from 'papaparse'
+import { readCsv } from '@/core/base/csv/csv'
 import { attempt } from '@/core/base/errors/orzoError'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import type { LogTable } from '@/core/record/logs/readLog'
@@ -66,8 +66,10 @@ export function tableOf(cells: readonly (readonly string[])[]): LogTable | undef
 export async function parseLog(file: File): Promise<LogTable> {
   if (file.size > MOST_BYTES)
     throw new Error('This file is larger than 20 MB: export a shorter stretch of the log.')
-  const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: true })
-  const table = tableOf(data)
+  const text = await file.text()
+  const cells = attempt(() => readCsv(text))
+  if (!cells.ok) throw new Error(`This file cannot be read: ${cells.error.message}.`)
+  const table = tableOf(cells.value)
   if (!table)
     throw new Error(
       'No table of numbers with headings was found: export the log as CSV, a heading row above the values.',
