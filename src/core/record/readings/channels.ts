@@ -1,5 +1,5 @@
 import type { QuantityKind } from '../../base/units/units'
-import { isReadingKey, type ReadingKey, readingRow } from './vocabulary'
+import { isReadingKey, READING_KEYS, type ReadingKey, readingRow } from './vocabulary'
 
 type ChannelRow = {
   readonly label: string
@@ -62,6 +62,7 @@ const isWorkChannel = (word: string): word is WorkChannel => Object.hasOwn(WORK_
 
 /** What a column of a log can be: a reading of the unit, or what is watched while it is worked on. */
 export type ChannelKey = ReadingKey | WorkChannel
+export const CHANNEL_KEYS: readonly ChannelKey[] = [...READING_KEYS, ...WORK_CHANNEL_KEYS]
 export const isChannelKey = (word: string): word is ChannelKey => isWorkChannel(word) || isReadingKey(word)
 
 /** Names and quantity of a channel. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { type Unit, UNITS } from '../../base/units/units'
-import { type ChannelKey, isChannelKey } from '../readings/channels'
+import { CHANNEL_KEYS, type ChannelKey } from '../readings/channels'
 import { LOG_PURPOSES, PURPOSE_VERSIONS } from '../readings/logPurposes'
 import { countSchema, idSchema, inRoundShape } from './fields'
 import { defineKind, type RawData, widened } from './kind'
@@ -10,8 +10,8 @@ import { defineKind, type RawData, widened } from './kind'
 const MOST_CHANNELS = 40
 
 const channelSchema = z.strictObject({
-  key: z.custom<ChannelKey>((word) => typeof word === 'string' && isChannelKey(word), 'is no reading'),
-  unit: z.custom<Unit>((word) => typeof word === 'string' && Object.hasOwn(UNITS, word), 'is no unit'),
+  key: z.enum(CHANNEL_KEYS as readonly [ChannelKey, ...ChannelKey[]], { error: 'is no reading' }),
+  unit: z.enum(Object.keys(UNITS) as readonly Unit[] as readonly [Unit, ...Unit[]], { error: 'is no unit' }),
   /** what the instrument calls it */
   name: textSchema.optional(),
 })
