@@ -8,16 +8,25 @@ const layer = (name, from, mayUse) => ({
 })
 
 /** Inside core, rooms by wing, the wings from left to right: a room may import only the rooms written here. */
-const BASE = ['base/errors', 'base/csv', 'base/json', 'base/numeric', 'base/units', 'base/known']
+const BASE = [
+  'base/errors',
+  'base/schema',
+  'base/csv',
+  'base/json',
+  'base/numeric',
+  'base/units',
+  'base/known',
+]
 const RECORD = ['record/readings', 'record/equipment']
 const FAULTS = [...BASE, 'physics/refrigerants', ...RECORD, 'record/job']
 const CORE_MAY_USE = {
   'base/errors': [],
   'base/known': [],
+  'base/schema': [],
   'base/csv': ['base/errors'],
   'base/json': [],
   'base/numeric': ['base/errors'],
-  'base/units': ['base/errors'],
+  'base/units': ['base/errors', 'base/schema'],
   'physics/refrigerants': BASE,
   'physics/air': BASE,
   'physics/processes': [...BASE, 'physics/refrigerants', 'physics/air'],

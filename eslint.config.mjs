@@ -25,7 +25,15 @@ const config = [
       'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }],
       'no-console': 'error',
       eqeqeq: 'error',
+      'no-restricted-imports': [
+        'error',
+        { paths: [{ name: 'zod', message: 'core/base/schema/zod: schemas that write no code at run time' }] },
+      ],
     },
+  },
+  {
+    files: ['src/core/base/schema/zod.ts'],
+    rules: { 'no-restricted-imports': 'off' },
   },
   {
     files: ['src/core/**/*.ts'],

@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import type { NextConfig } from 'next'
+import { HEADERS } from './src/app/policy'
 import { name, version } from './package.json'
 
 /** "orzo 0.1.0 (0bb62ec)": what a judgement is stamped with; without a checkout the version alone. */
@@ -19,6 +20,8 @@ const config: NextConfig = {
   // components and what they hand on are drawn again only where what they are made of changed
   reactCompiler: true,
   poweredByHeader: false,
+  productionBrowserSourceMaps: false,
+  headers: async () => [...HEADERS],
   devIndicators: false,
   env: { NEXT_PUBLIC_ORZO_BUILD: build() },
 }

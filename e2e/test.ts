@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { test as base, expect, type Page } from '@playwright/test'
 
 export * from '@playwright/test'
 
@@ -16,6 +16,23 @@ function ofShownStage(page: Page): Page {
   return page
 }
 
+/** What a page or its workers did against the policy, and what was asked of another host. */
+function offences(page: Page, own: string): string[] {
+  const found: string[] = []
+  page.context().on('console', (message) => {
+    if (/content security policy/i.test(message.text())) found.push(message.text())
+  })
+  page.context().on('request', (request) => {
+    const { protocol, origin } = new URL(request.url())
+    if (protocol.startsWith('http') && origin !== own) found.push(`asked ${origin}`)
+  })
+  return found
+}
+
 export const test = base.extend({
-  page: async ({ page }, provide) => provide(ofShownStage(page)),
+  page: async ({ page, baseURL }, provide) => {
+    const found = offences(page, new URL(baseURL ?? '').origin)
+    await provide(ofShownStage(page))
+    expect(found).toEqual([])
+  },
 })

@@ -1,5 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import type { Metadata, Viewport } from 'next'
+import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
 import { DisplayProvider } from '@/features/shared/display/DisplayProvider'
 
@@ -10,11 +11,12 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#f7f2e8' }
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined
   return (
     <html lang="en">
       <body>
-        <DisplayProvider>{children}</DisplayProvider>
+        <DisplayProvider nonce={nonce}>{children}</DisplayProvider>
       </body>
     </html>
   )

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../base/schema/zod'
 import { OrzoError } from '../base/errors/orzoError'
 import { unitSchema } from '../record/equipment/unit'
 import { quantitySchema } from '../base/units/quantitySchema'

@@ -6,13 +6,13 @@ import { type ReactNode, useMemo } from 'react'
 import { type TextSize, themeOf } from './theme'
 import type { ThemeName } from './tokens'
 
-type Props = { name: ThemeName; textSize: TextSize; children: ReactNode }
+type Props = { name: ThemeName; textSize: TextSize; nonce?: string | undefined; children: ReactNode }
 
 /** Theme and style cache round every page. */
-export function ThemeRegistry({ name, textSize, children }: Props) {
+export function ThemeRegistry({ name, textSize, nonce, children }: Props) {
   const theme = useMemo(() => themeOf(name, textSize), [name, textSize])
   return (
-    <AppRouterCacheProvider options={{ key: 'orzo' }}>
+    <AppRouterCacheProvider options={{ key: 'orzo', ...(nonce ? { nonce } : {}) }}>
       <ThemeProvider theme={theme}>
         <CssBaseline />
         {children}

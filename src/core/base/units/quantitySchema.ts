@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../schema/zod'
 import { parseCompound, type TypedQuantity } from './compound'
 import { attempt } from '../errors/orzoError'
 import { toKelvin, toPascals } from './convert'

@@ -1,5 +1,5 @@
 import { strToU8 } from 'fflate'
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { isNestedDeeper } from '../../base/json/nesting'
 import { instantSchema } from '../../base/units/quantitySchema'

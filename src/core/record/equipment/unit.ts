@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { oneOf } from '../../base/units/oneOf'
 import { OILS, REFRIGERANT_NAMES } from '../../physics/refrigerants/catalogue'
 import { attempt } from '../../base/errors/orzoError'

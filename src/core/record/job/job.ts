@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { instantSchema } from '../../base/units/quantitySchema'
 import type { Plate, UnitPlate } from '../equipment/unit'
 import { type Policy } from '../policy/policy'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { envelopeSchema } from '../records/envelope'
 import { headSchema } from '../records/head'
 import { type DataProblem, type RawData } from '../records/kind'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { oneOf } from '../../base/units/oneOf'
 
 /** The answers to every question of handbook 11, Orzo's own first; their words stand in questions.ts. [practice] */

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { REFRIGERANT_NAMES, type RefrigerantName } from '../../physics/refrigerants/catalogue'
 
 /** A refrigerant of the catalogue. */

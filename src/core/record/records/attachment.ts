@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { oneOf } from '../../base/units/oneOf'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { countSchema, idSchema } from './fields'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { inRoundShape } from './fields'
 import { defineKind, widened } from './kind'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { oneOf } from '../../base/units/oneOf'
 import { quantitySchema, textSchema } from '../../base/units/quantitySchema'
 import { DRYER_FLOWS, DRYER_JOINTS } from '../equipment/unit'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { countSchema, idSchema } from './fields'
 

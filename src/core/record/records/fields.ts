@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 
 /** An id inside a job. */
 export const idSchema = z

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from '../../base/schema/zod'
 
 /** Data of some version before it is validated. */
 export type RawData = Record<string, unknown>

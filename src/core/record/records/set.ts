@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type { z } from '../../base/schema/zod'
 import { readingSetSchema } from '../readings/schema'
 import { idSchema, inRoundShape } from './fields'
 import { defineKind, widened } from './kind'

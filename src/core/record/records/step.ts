@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { countSchema, idSchema, inRoundShape, kebabSchema } from './fields'
 import { defineKind, type RawData, widened } from './kind'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { instantSchema, textSchema } from '../../base/units/quantitySchema'
 import { idSchema, inRoundShape } from './fields'
 import { defineKind, type RawData } from './kind'

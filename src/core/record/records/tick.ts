@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { instantSchema } from '../../base/units/quantitySchema'
 import { slugOf } from '../../base/units/slug'
 import { idSchema, inRoundShape } from './fields'

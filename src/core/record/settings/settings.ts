@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import { z } from '../../base/schema/zod'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { SYSTEM_UNITS } from '../../base/units/system'
 import { UNIT_KINDS, type UnitKind } from '../equipment/unit'

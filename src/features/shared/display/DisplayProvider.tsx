@@ -16,14 +16,17 @@ const StoredSettings = dynamic(
   { ssr: false },
 )
 
-/** Brings the chosen theme, text size, hand and units to every page. */
-export function DisplayProvider({ children }: { children: ReactNode }) {
+/**
+ * Brings the chosen theme, text size, hand and units to every page.
+ * @param nonce word by which the page's policy knows its styles
+ */
+export function DisplayProvider({ nonce, children }: { nonce?: string | undefined; children: ReactNode }) {
   const [settings, setSettings] = useState<Settings>({})
   const look = useMemo(() => lookOf(settings), [settings])
   return (
     <LookContext value={look}>
       <UnitsContext value={look.system}>
-        <ThemeRegistry name={look.theme} textSize={look.textSize}>
+        <ThemeRegistry name={look.theme} textSize={look.textSize} nonce={nonce}>
           <StoredSettings onSettings={setSettings} />
           {children}
         </ThemeRegistry>
