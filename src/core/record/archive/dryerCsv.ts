@@ -135,7 +135,11 @@ function readRow(
  */
 export function readDryerCsv(text: string, newId: () => string): DryerCsv {
   const table = attempt(() => readCsv(text))
-  if (!table.ok) return { dryers: [], problems: [{ line: 1, message: `The table cannot be read: ${table.error.message}.` }] }
+  if (!table.ok)
+    return {
+      dryers: [],
+      problems: [{ line: 1, message: `The table cannot be read: ${table.error.message}.` }],
+    }
   const [head, ...lines] = table.value
   const at = new Map((head ?? []).map((heading, i) => [same(heading), i]))
   const missing = NEEDED.filter((heading) => !at.has(same(heading)))

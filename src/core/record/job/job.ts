@@ -7,6 +7,7 @@ import { type Closing, closingSchema } from '../records/closing'
 import { type Day, daySchema } from '../records/day'
 import { decisionSchema } from '../records/decision'
 import { dryerSchema } from '../records/dryer'
+import { isFreeWord, RESERVED } from '../records/fields'
 import { HEAD, headSchema } from '../records/head'
 import { type BY_ROUND, type ListKind, LISTS, ONLY_ID, SINGLES, type SingleKind } from '../records/kinds'
 import { logSchema } from '../records/log'
@@ -49,7 +50,7 @@ function listOf<S extends z.ZodType>(kind: ListKind, item: S, most: number, name
 export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT, { error: `is not "${JOB_FORMAT}": this is no Orzo job file` }),
   version: z.literal(JOB_VERSION, { error: `is not ${JOB_VERSION}` }),
-  id: z.string().min(1).max(80, 'is longer than 80 characters').optional(),
+  id: z.string().min(1).max(80, 'is longer than 80 characters').refine(isFreeWord, RESERVED).optional(),
   updatedAt: instantSchema.optional(),
   ...headSchema.shape,
   readingSets: listOf('set', setSchema, MOST_SETS, 'sets'),

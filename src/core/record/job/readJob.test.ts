@@ -321,3 +321,27 @@ describe('circumstances and taps', () => {
     expect(STAGES).toEqual(['arrive', 'measure', 'diagnose', 'plan', 'work', 'close'])
   })
 })
+
+test.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
+  'an id that the language keeps for itself is refused with its place: %s',
+  (word) => {
+    const job = { ...FULL, id: word }
+    expect(readJobValue(job)).toMatchObject({
+      ok: false,
+      problems: [{ path: 'id', message: expect.stringMatching(/keeps for itself/) as string }],
+    })
+    const ticked = { ...job, id: 'job-1', ticks: [{ key: word }] }
+    expect(readJobValue(ticked)).toMatchObject({ ok: false })
+  },
+)
+
+test('a field that would change what every object is, is refused; the same word in a note is text', () => {
+  const job = FULL
+  const text = JSON.stringify(job)
+  expect(readJobText(text).ok).toBe(true)
+  expect(readJobText(text.replace('{', '{"__proto__":{"ok":1},'))).toMatchObject({
+    ok: false,
+    problems: [{ path: '__proto__' }],
+  })
+  expect(readJobText(JSON.stringify({ ...job, title: 'note "__proto__": x' })).ok).toBe(true)
+})

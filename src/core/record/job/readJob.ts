@@ -79,6 +79,9 @@ export function readJobValue(value: unknown): JobReading {
 
 export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is larger than 10 MB: no job is')
 
+/** A field that no object may have: what reads it would change what every object is. What stands in a text has its quotes escaped. */
+const PROTOTYPE = /"__proto__"\s*:/
+
 /** Reads the text of a file as a job. */
 export function readJobText(text: string): JobReading {
   if (text.length > LARGEST_JOB_TEXT) return tooLarge()
@@ -88,6 +91,8 @@ export function readJobText(text: string): JobReading {
       'the document',
       'holds brackets far deeper than a job does: choose a file that Orzo exported',
     )
+  if (PROTOTYPE.test(text))
+    return refuse('invalid', '__proto__', 'is no field of a job: take it out of the file')
   let value: unknown
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''))

@@ -1,7 +1,7 @@
 import { z } from '../../base/schema/zod'
 import { oneOf } from '../../base/units/oneOf'
 import { textSchema } from '../../base/units/quantitySchema'
-import { inRoundShape } from './fields'
+import { inRoundShape, isFreeWord, RESERVED } from './fields'
 import { defineKind, widened } from './kind'
 
 /** A moment by the clock on the wall of the site, as "2026-11-27T08:00". */
@@ -16,7 +16,11 @@ const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'is no time of
 
 const MOST = 60
 const LONGEST_DAY = 14_400
-const nameSchema = z.string().min(1, 'is empty').max(80, 'is longer than 80 characters')
+const nameSchema = z
+  .string()
+  .min(1, 'is empty')
+  .max(80, 'is longer than 80 characters')
+  .refine(isFreeWord, RESERVED)
 const minuteSchema = z
   .number({ error: 'is not a number' })
   .min(0, 'is negative')

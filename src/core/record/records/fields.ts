@@ -1,10 +1,15 @@
 import { z } from '../../base/schema/zod'
 
+/** Words that every object of the language has: as an id or a name they would be found where nobody put them. */
+export const isFreeWord = (word: string): boolean => !Object.hasOwn(Object.prototype, word)
+export const RESERVED = 'is a word that the language keeps for itself: choose another one'
+
 /** An id inside a job. */
 export const idSchema = z
   .string({ error: 'is not a text' })
   .min(1, 'is empty')
   .max(120, 'is longer than 120 characters')
+  .refine(isFreeWord, RESERVED)
 
 /** A word of a table: fault, cause, gate. */
 export const kebabSchema = (what: string) =>
