@@ -252,6 +252,7 @@ module.exports = {
       ...layer('data', 'data', ['core']),
       from: { path: '^src/data/', pathNot: '\\.test\\.tsx?$' },
     },
+    layer('server', 'server', ['core']),
     layer('ui', 'ui', ['core']),
     layer('demo', 'demo', ['data', 'workers', 'threads', 'instruments', 'ui', 'core']),
     layer('features', 'features', ['demo', 'ui', 'data', 'workers', 'instruments', 'threads', 'core']),

@@ -15,6 +15,7 @@ const core = {
     '<rootDir>/src/instruments/**/*.test.ts',
     '<rootDir>/src/workers/**/*.test.ts',
     '<rootDir>/src/threads/**/*.test.ts',
+    '<rootDir>/src/server/**/*.test.ts',
   ],
   transform: {
     '^.+\\.[jt]sx?$': [

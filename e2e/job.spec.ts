@@ -172,7 +172,7 @@ test('an impossible value is told and not stored', async ({ page }) => {
 test('the report tells as many changes of the oil as the plan', async ({ page }) => {
   await openWithDemo(page)
   await page.goto('/job/demo-dome/plan')
-  await expect(page.getByText('Oil changes', { exact: true }).locator('..')).toContainText('2')
+  await expect(page.locator('[data-figure="Oil changes"]')).toContainText('2')
   await page.goto('/job/demo-dome/print')
   await expect(page.getByText(/left for the dryer;.*, 2 oil changes/)).toBeVisible()
 })

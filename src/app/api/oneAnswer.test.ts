@@ -26,6 +26,8 @@ import { runDoor } from '../../../tools/orzo/run'
 import { POST as diagnoseRoute } from './diagnose/route'
 import { POST as planRoute } from './plan/route'
 
+jest.mock('@/server/startThread', () => jest.requireActual('@/server/inProcess'))
+
 const EXAMPLES = path.resolve(__dirname, '../../../examples')
 const SEQUENCES = process.env.SOAK ? 1500 : 300
 /** Every so many sequences the answer is also asked of the headless door and the routes, which plan a day each time. */

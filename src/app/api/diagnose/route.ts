@@ -1,8 +1,6 @@
-import { diagnoseJob } from '@/core/answer/diagnoseJob'
-import { diagnosisJson } from '@/core/door/diagnosisJson'
-import { answerJob } from '../answer'
+import { answerJob } from '@/server/answerJob'
+import { otherMethods } from '@/server/methods'
 
 /** POST a job document; answers as `npm run -s orzo -- diagnose FILE` does. */
-export async function POST(request: Request): Promise<Response> {
-  return answerJob(request, (job) => diagnosisJson(diagnoseJob(job)))
-}
+export const POST = (request: Request): Promise<Response> => answerJob('diagnose', request)
+export const { GET, PUT, PATCH, DELETE } = otherMethods('POST')

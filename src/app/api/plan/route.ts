@@ -1,8 +1,6 @@
-import { createAnswerer } from '@/core/answer/answer'
-import { planJson } from '@/core/door/planJson'
-import { answerJob } from '../answer'
+import { answerJob } from '@/server/answerJob'
+import { otherMethods } from '@/server/methods'
 
 /** POST a job document; answers as `npm run -s orzo -- plan FILE` does. */
-export async function POST(request: Request): Promise<Response> {
-  return answerJob(request, (job) => planJson(createAnswerer().whole({ job }).plan))
-}
+export const POST = (request: Request): Promise<Response> => answerJob('plan', request)
+export const { GET, PUT, PATCH, DELETE } = otherMethods('POST')

@@ -1,0 +1,129 @@
+import type { Answered, Ask } from './answerText'
+import type { ROUTE_LIMITS } from './limits'
+
+/** What the pool needs of a thread. */
+export type Thread = {
+  postMessage(question: { ask: Ask; text: string }): void
+  on(event: 'message', hear: (answered: Answered) => void): unknown
+  on(event: 'error', hear: (error: Error & { code?: string }) => void): unknown
+  removeAllListeners(): unknown
+  terminate(): unknown
+}
+
+/** Why there is no answer. */
+export type NoAnswer =
+  'client-has-many' | 'server-has-many' | 'too-long' | 'too-much-memory' | 'broke' | 'gone'
+export type Outcome = Answered | { readonly none: NoAnswer }
+
+/** As `ROUTE_LIMITS` says, with the number of threads on this machine. */
+type Limits = {
+  readonly [
+    K in keyof Pick<typeof ROUTE_LIMITS, 'waiting' | 'ofOneClient' | 'answerTime' | 'idleTime' | 'threads'>
+  ]: number
+}
+type Question = {
+  readonly ask: Ask
+  readonly text: string
+  readonly client: string
+  readonly signal: AbortSignal | undefined
+  readonly settle: (outcome: Outcome) => void
+}
+
+const OUT_OF_MEMORY = 'ERR_WORKER_OUT_OF_MEMORY'
+
+/** Answers questions in threads, so many at once; the others wait in their order, or are sent away. */
+export class AnswerPool {
+  readonly #start: () => Thread
+  readonly #limits: Limits
+  readonly #waiting: Question[] = []
+  readonly #computed = new Set<Question>()
+  readonly #idle = new Map<Thread, ReturnType<typeof setTimeout>>()
+
+  constructor(start: () => Thread, limits: Limits) {
+    this.#start = start
+    this.#limits = limits
+  }
+
+  /** How many questions are computed and wait, and how many threads stand ready. */
+  get state(): { computing: number; waiting: number; idle: number } {
+    return { computing: this.#computed.size, waiting: this.#waiting.length, idle: this.#idle.size }
+  }
+
+  /**
+   * Asks for an answer.
+   * @param client who asks; each has so many questions at once
+   * @param signal ends the question when nobody waits for it any more
+   */
+  ask(ask: Ask, text: string, client: string, signal?: AbortSignal): Promise<Outcome> {
+    const ofClient = [...this.#waiting, ...this.#computed].filter((each) => each.client === client).length
+    if (ofClient >= this.#limits.ofOneClient) return Promise.resolve({ none: 'client-has-many' })
+    const isFree = this.#computed.size < this.#limits.threads
+    if (!isFree && this.#waiting.length >= this.#limits.waiting)
+      return Promise.resolve({ none: 'server-has-many' })
+    return new Promise((settle) => {
+      const question: Question = { ask, text, client, signal, settle }
+      signal?.addEventListener('abort', () => this.#leave(question), { once: true })
+      this.#waiting.push(question)
+      this.#next()
+    })
+  }
+
+  /** One who waited went away; a question that is computed is ended by its own listener. */
+  #leave(question: Question) {
+    const at = this.#waiting.indexOf(question)
+    if (at === -1) return
+    this.#waiting.splice(at, 1)
+    question.settle({ none: 'gone' })
+  }
+
+  #next() {
+    if (this.#computed.size >= this.#limits.threads) return
+    const question = this.#waiting.shift()
+    if (question) this.#compute(question, this.#thread())
+  }
+
+  #thread(): Thread {
+    const [ready] = this.#idle
+    if (!ready) return this.#start()
+    const [thread, ending] = ready
+    clearTimeout(ending)
+    this.#idle.delete(thread)
+    return thread
+  }
+
+  #compute(question: Question, thread: Thread) {
+    this.#computed.add(question)
+    const end = (outcome: Outcome, isGood: boolean) => {
+      if (!this.#computed.delete(question)) return
+      clearTimeout(timer)
+      question.signal?.removeEventListener('abort', leave)
+      thread.removeAllListeners()
+      if (isGood) this.#rest(thread)
+      else void thread.terminate()
+      question.settle(outcome)
+      this.#next()
+    }
+    const leave = () => end({ none: 'gone' }, false)
+    const timer = setTimeout(() => end({ none: 'too-long' }, false), this.#limits.answerTime)
+    question.signal?.addEventListener('abort', leave)
+    thread.on('message', (answered) => end(answered, true))
+    thread.on('error', ({ code }) =>
+      end({ none: code === OUT_OF_MEMORY ? 'too-much-memory' : 'broke' }, false),
+    )
+    thread.postMessage({ ask: question.ask, text: question.text })
+  }
+
+  /** A thread that has nothing to do ends after a while, and gives its memory back. */
+  #rest(thread: Thread) {
+    const drop = () => {
+      clearTimeout(ending)
+      this.#idle.delete(thread)
+      void thread.terminate()
+    }
+    const ending = setTimeout(drop, this.#limits.idleTime)
+    // a server that ends does not wait for it
+    ending.unref()
+    thread.on('error', drop)
+    this.#idle.set(thread, ending)
+  }
+}
