@@ -2,7 +2,16 @@ import Dexie from 'dexie'
 import { OrzoError } from '@/core/base/errors/orzoError'
 import type { Clock } from '@/core/base/units/instants'
 import { addLog, keepVerdict, removeLog, sealLog } from '@/core/record/edits/listEdits'
-import { type Chunk, chunksOf, countOf, joinSamples, LogTail, type Samples } from '@/core/record/logs/samples'
+import {
+  type Chunk,
+  chunksOf,
+  countOf,
+  FULL_LOG,
+  joinSamples,
+  LogTail,
+  mostSamples,
+  type Samples,
+} from '@/core/record/logs/samples'
 import { samplesOfLooks } from '@/core/record/logs/looks'
 import { recordKey } from '@/core/record/records/envelope'
 import type { LogHead, LogVerdict } from '@/core/record/records/log'
@@ -77,6 +86,7 @@ export async function storeLog(
   samples: Samples,
   clock: Clock,
 ): Promise<void> {
+  if (countOf(samples) > mostSamples(head.channels.length)) throw new OrzoError('bad-log', FULL_LOG)
   const rows = chunkRows(jobId, { [head.id]: samples })
   const edit = inRound(addLog({ ...head, samples: countOf(samples) }), roundOf(head))
   await changeDocument(db, jobId, edit, clock, {
@@ -168,7 +178,14 @@ export class LogWriter {
     return this.#latest
   }
 
+  /** Whether it takes no more: what Orzo takes in, it must be able to give out and take back. */
+  get isFull(): boolean {
+    return this.#tail.samples >= mostSamples(this.#head.channels.length)
+  }
+
+  /** @throws OrzoError bad-log where it is full */
   append(seconds: number, values: readonly number[]): void {
+    if (this.isFull) throw new OrzoError('bad-log', FULL_LOG)
     this.#latest = seconds
     this.#tail.append(seconds, values)
   }

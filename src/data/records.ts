@@ -13,7 +13,9 @@ import {
   readRecord,
   type RecordProblem,
 } from '@/core/record/job/assemble'
-import type { StoredDocument, StoredJob } from '@/core/record/job/job'
+import type { JobDocument, StoredDocument, StoredJob } from '@/core/record/job/job'
+import { jobSize, LARGEST_JOB } from '@/core/record/job/jobSize'
+import { LIST_LIMITS, overfull } from '@/core/record/job/listLimits'
 import { envelopeKey, type FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { viewOf } from '@/core/record/job/rounds'
 import { progressOf } from '@/core/record/job/stages'
@@ -189,6 +191,24 @@ export type Changed = { readonly changes: readonly PartChange[]; readonly job: S
 
 const GONE = 'this job is no longer here: it was removed in another window.'
 
+/** Refuses a change after which the job's own file could not be read back. @throws OrzoError bad-document */
+function refuseTooMuch(before: JobDocument, after: JobDocument): void {
+  const list = overfull(before, after)
+  if (list) {
+    const { most, name } = LIST_LIMITS[list]
+    throw new OrzoError(
+      'bad-document',
+      `this job has ${most} ${name}, and its file holds no more. Remove one, or begin a job for what is new.`,
+    )
+  }
+  const size = jobSize(after)
+  if (size > LARGEST_JOB && size > jobSize(before))
+    throw new OrzoError(
+      'bad-document',
+      'this job is as large as its file can be. Remove notes or typed logs, or begin a job for what is new.',
+    )
+}
+
 /** What is written in the same transaction as an edit: samples of a log, bytes of a photo. */
 export type Beside = { readonly stores: readonly Table[]; readonly write: () => Promise<unknown> }
 
@@ -215,6 +235,7 @@ export async function changeDocument(
     const after = edit(before.job, { now, newId: randomWord })
     const made = diffJobs(before.job, after)
     if (made.length === 0) return { state: before, changes: made }
+    refuseTooMuch(before.job, after)
     const writing = { jobId, clock: before.clock + 1, device, at: now }
     const rows = made.map((change) => changedRow(writing, change, before))
     await db.records.bulkPut(rows)

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, statSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import { withKnownIds } from '@/core/diagnosis/proof/knownIds'
 import { createAnswerer } from '@/core/answer/answer'
@@ -39,10 +39,16 @@ type Answer = Row | readonly Row[]
 
 const readFile = (file: string): string => new TextDecoder().decode(readBytes(file))
 
+/** Larger files are not read, bytes: none of Orzo is. */
+const LARGEST_FILE = 2_000_000_000
+
 function readBytes(file: string): Uint8Array {
   try {
+    if (statSync(file).size > LARGEST_FILE)
+      throw new BadInput(`${file} is larger than 2 GB: no file of Orzo is.`)
     return readFileSync(file)
   } catch (error) {
+    if (error instanceof BadInput) throw error
     throw new BadInput(
       `${file} cannot be read: ${(error as NodeJS.ErrnoException).code ?? error}. Check the path.`,
     )
@@ -146,6 +152,10 @@ function judge(args: readonly string[]): Answer {
   if (first !== undefined && files.length === 0 && isArchive(first)) {
     const archived = onlyJob(first)
     readingOf(first, archived)
+    // a log that cannot be read is not passed over in silence
+    const lost = archived.problems.filter(({ path }) => path.includes('logs/'))
+    if (lost.length > 0)
+      throw new BadInput(lost.map((each) => `${first}: ${problemSentence(each)}`).join('\n'))
     return answer(() => judgeArchiveJson(archived))
   }
   if (first === undefined || !isKind(first) || files.length === 0) throw new UsageError(USAGE)

@@ -74,8 +74,8 @@ test.each([
   'UEsDBBQAAAAAAMBLpFwZM+p/SAAAAEgAAAAQAAAAZm9sZGVyL25vdGVzLnR4dGJveCBhdCAzOCBGCmJveCBhdCAzOCBGCmJveCBhdCAzOCBGCmJveCBhdCAzOCBGCmJveCBhdCAzOCBGCmJveCBhdCAzOCBGClBLAQIUAxQAAAAAAMBLpFwZM+p/SAAAAEgAAAAQAAAAAAAAAAAAAACAAQAAAABmb2xkZXIvbm90ZXMudHh0UEsFBgAAAAABAAEAPgAAAHYAAAAAAA==',
   'UEsDBBQAAAAIAMBLpFwZM+p/EQAAAEgAAAAQAAAAZm9sZGVyL25vdGVzLnR4dEvKr1BILFEwtlBw40qigA0AUEsBAhQDFAAAAAgAwEukXBkz6n8RAAAASAAAABAAAAAAAAAAAAAAAIABAAAAAGZvbGRlci9ub3Rlcy50eHRQSwUGAAAAAAEAAQA+AAAAPwAAAAAA',
 ])('a zip file of another program is read', (text) => {
-  const { entries, cutOff } = openZip(new Uint8Array(Buffer.from(text, 'base64')))
-  expect(cutOff).toBe(false)
+  const { entries, isDirectoryLost } = openZip(new Uint8Array(Buffer.from(text, 'base64')))
+  expect(isDirectoryLost).toBe(false)
   expect(entries.map(({ path, size }) => [path, size])).toEqual([['folder/notes.txt', 72]])
   expect(readText(entries[0]!)).toBe('box at 38 F\n'.repeat(6))
 })
@@ -125,7 +125,7 @@ describe('an archive of a job', () => {
     expect(read.jobs[0]!.logs).toEqual(FILES.logs)
     expect(problemsOf(read)).toEqual([
       { path: 'photos/01-plate.jpg', message: 'is cut off' },
-      { path: 'the end of the file', message: 'is cut off' },
+      { path: 'the end of the file', message: 'is cut off or damaged' },
     ])
   })
   test('a member that is missing, and one with a wrong row, are named', () => {
@@ -193,6 +193,71 @@ describe('a backup', () => {
     ])
     expect(read.jobs[0]!.logs).toEqual(FILES.logs)
     expect(read.end).toEqual({ contents: CONTENTS, jobs: 2, problems: [] })
+  })
+  test('says what is in it, with counts and checksums: what is lost, or was changed by another program, is named', () => {
+    const { entries } = openZip(two())
+    const about = JSON.parse(readText(entries[0]!)) as {
+      inside: { path: string; bytes: number; crc32: number }[]
+    }
+    expect(about.inside.map(({ path }) => path)).toEqual(entries.slice(1).map(({ path }) => path))
+    expect(about.inside.map(({ bytes, crc32: sum }) => [bytes, sum])).toEqual(
+      entries.slice(1).map(({ size, crc }) => [size, crc]),
+    )
+    const again = (change: (member: { path: string; bytes: Uint8Array }) => Uint8Array | undefined) =>
+      readAll(
+        packZip(
+          entries.flatMap((entry) => {
+            const bytes = change({ path: entry.path, bytes: entry.read() })
+            return bytes ? [{ path: entry.path, bytes }] : []
+          }),
+          AT,
+        ),
+      ).end.problems
+    expect(again(({ bytes }) => bytes)).toEqual([])
+    expect(again(({ path, bytes }) => (path.includes('dome') ? undefined : bytes))).toEqual([
+      { path: 'jobs/002-dome/job.orzo.json', message: 'was packed and is missing' },
+    ])
+    expect(again(({ path, bytes }) => (path.endsWith('plate.jpg') ? bytes.slice(1) : bytes))).toEqual([
+      { path: 'jobs/001-lodge-cooler/photos/01-plate.jpg', message: 'is not what was packed' },
+    ])
+    expect(again(({ path, bytes }) => (path === 'backup.json' ? undefined : bytes))).toEqual([
+      { path: 'backup.json', message: expect.stringContaining('is missing') as string },
+    ])
+  })
+  test('a file list at the end that is damaged is told, and everything is read by what stands before it', () => {
+    const bytes = two()
+    const { entries } = openZip(bytes)
+    const end = bytes.length - 22
+    for (const at of [end + 10, end + 12, end + 16, end]) {
+      const hurt = bytes.slice()
+      hurt[at]! ^= 1
+      const read = readAll(hurt)
+      expect(read.jobs).toHaveLength(2)
+      expect(read.end.contents).toEqual(CONTENTS)
+      expect(read.end.problems).toEqual([{ path: 'the end of the file', message: 'is cut off or damaged' }])
+    }
+    expect(entries).toHaveLength(6)
+  })
+  test('300 seeded flipped bits: nothing is lost untold', () => {
+    const bytes = two()
+    const draw = seededRandom(34)
+    let told = 0
+    for (let i = 0; i < 300; i += 1) {
+      const hurt = bytes.slice()
+      hurt[Math.floor(draw() * hurt.length)]! ^= 1 << Math.floor(draw() * 8)
+      const read = readAll(hurt)
+      if (problemsOf(read).length > 0) {
+        told += 1
+        continue
+      }
+      expect(read.jobs.map(({ reading }) => reading.ok && reading.job.title)).toEqual([
+        'Lodge cooler',
+        'Dome',
+      ])
+      expect([read.jobs[0]!.logs, read.jobs[0]!.photos]).toEqual([FILES.logs, FILES.photos])
+      expect(read.end.contents).toEqual(CONTENTS)
+    }
+    expect(told).toBeGreaterThan(200)
   })
   test('without any job it is a backup all the same', () => {
     expect(readAll(packBackup([], CONTENTS, AT)).end.contents).toEqual(CONTENTS)

@@ -4,7 +4,7 @@ import { slugOf } from '../../base/units/slug'
 import type { JobDocument } from '../job/job'
 import type { FileEnvelopes } from '../job/recordsOfFile'
 import { type JobReading, LARGEST_JOB_TEXT, readJobText, writeJobText } from '../job/readJob'
-import { readLogCsv, writeLogCsv } from '../logs/logCsv'
+import { longestTable, readLogCsv, writeLogCsv } from '../logs/logCsv'
 import { samplesOfLooks } from '../logs/looks'
 import type { Samples } from '../logs/samples'
 import type { Attachment } from '../records/attachment'
@@ -68,17 +68,22 @@ export function jobMembers(
   ].map(({ path, bytes }) => ({ path: folder + path, bytes }))
 }
 
-type Wanted<T> = { readonly id: string; readonly path: string; readonly read: (entry: ZipEntry) => T }
+type Wanted<T> = {
+  readonly id: string
+  readonly path: string
+  /** bytes; a larger one is not unpacked */
+  readonly largest: number
+  readonly read: (entry: ZipEntry) => T
+}
 
 /** Reads what belongs to a job; what is missing or damaged is named and left out. */
 function readBeside<T>(
   entries: ReadonlyMap<string, ZipEntry>,
-  largest: number,
   wanted: readonly Wanted<T>[],
 ): { found: Record<string, T>; problems: MemberProblem[] } {
   const found: Record<string, T> = {}
   const problems: MemberProblem[] = []
-  for (const { id, path, read } of wanted) {
+  for (const { id, path, largest, read } of wanted) {
     const entry = entries.get(path)
     if (!entry) problems.push({ path, message: 'is missing' })
     else if (entry.size > largest) problems.push({ path, message: 'is larger than Orzo writes' })
@@ -116,20 +121,20 @@ export function readArchivedJob(entry: ZipEntry, entries: ReadonlyMap<string, Zi
   const { job } = reading
   const logs = readBeside(
     entries,
-    LARGEST.log,
     job.logs.map((head, i) => ({
       id: head.id,
       path: folder + logPath(head, i),
+      largest: Math.min(LARGEST.log, longestTable(head)),
       // what was typed stands in the document; its table is for other programs
       read: (member) => samplesOfLooks(head) ?? readLogCsv(head, readText(member)),
     })),
   )
   const photos = readBeside(
     entries,
-    LARGEST.photo,
     job.attachments.map((photo, i) => ({
       id: photo.id,
       path: folder + photoPath(photo, i),
+      largest: LARGEST.photo,
       read: (member) => member.read(),
     })),
   )

@@ -1,8 +1,9 @@
 import { strToU8, zipSync } from 'fflate'
-import { DEEPEST } from '../../base/json/nesting'
+import { DEEPEST } from '../../base/json/excess'
 import { readJobText } from '../job/readJob'
 import { writeLogCsv } from '../logs/logCsv'
 import { ARCHIVE_LIMITS, limitMembers, refuseShared, refuseTooTight } from './limits'
+import { writeZip } from '../../../../tools/attacks/zipWriter'
 import { openZip, packZip, readText } from './zip'
 
 const { members, unpacked, ratio, smallAnyway } = ARCHIVE_LIMITS
@@ -39,10 +40,21 @@ test('what is true is read', () => {
   expect(readText(openZip(zipOf({ 'a.txt': strToU8(text) })).entries[0]!)).toBe(text)
 })
 
-test('files that share their bytes are refused, also where they overlap by one', () => {
+test('a directory that is wrong about the place of a file is told, and all is read by the headers of the files', () => {
   const bytes = zipOf({ 'a.bin': noise(3000), 'b.bin': noise(4000) })
-  expect(openZip(bytes).entries).toHaveLength(2)
-  expect(() => openZip(told(bytes, 1, 'at', 0))).toThrow(/share their bytes/)
+  expect(openZip(bytes).isDirectoryLost).toBe(false)
+  const { entries, isDirectoryLost } = openZip(told(bytes, 1, 'at', 0))
+  expect(isDirectoryLost).toBe(true)
+  expect(entries.map((entry) => [entry.path, entry.read()])).toEqual([
+    ['a.bin', noise(3000)],
+    ['b.bin', noise(4000)],
+  ])
+})
+
+test('files that share their bytes are refused, also where they overlap by one', () => {
+  const body = { path: 'a.bin', packed: noise(3000), method: 0, size: 3000 } as const
+  expect(openZip(writeZip([body])).entries).toHaveLength(1)
+  expect(() => openZip(writeZip([body], [{ ...body, path: 'b.bin' }]))).toThrow(/share their bytes/)
   expect(() =>
     refuseShared(
       [
@@ -97,12 +109,9 @@ test('how many files and bytes an archive may hold, in and out: just below, at, 
   expect(many(members + 1)).toThrow(/more than 60,000 files/)
   expect(() => limitMembers([unpacked])).not.toThrow()
   expect(() => limitMembers([unpacked, 1])).toThrow(/more than 2 GB/)
-  // ten gigabytes, as the directory tells, in one kilobyte
-  const told10 = [0, 1, 2].reduce<Uint8Array>(
-    (bytes, i) => told(bytes, i, 'size', 0xf0000000),
-    zipOf({ a: noise(9), b: noise(9), c: noise(9) }),
-  )
-  expect(() => openZip(told10)).toThrow(/more than 2 GB/)
+  // ten gigabytes, as it tells, in some bytes
+  const large = (path: string) => ({ path, packed: noise(9), method: 8, size: 0xf0000000 }) as const
+  expect(() => openZip(writeZip(['a', 'b', 'c'].map(large)))).toThrow(/more than 2 GB/)
 })
 
 test('brackets far too deep are no job, and are told before anything is built of them', () => {

@@ -1,5 +1,5 @@
 import { strFromU8, zipSync, type Zippable } from 'fflate'
-import { OrzoError } from '../../base/errors/orzoError'
+import { attempt, OrzoError } from '../../base/errors/orzoError'
 import { crc32 } from './crc32'
 import { inflateExactly } from './inflate'
 import { limitMembers, refuseShared, refuseTooTight } from './limits'
@@ -30,6 +30,8 @@ export type ZipEntry = {
   readonly path: string
   /** bytes when it is unpacked, as the directory says */
   readonly size: number
+  /** its checksum, as the directory says */
+  readonly crc: number
   /** @throws OrzoError bad-archive saying what is wrong with it: cut off, damaged, packed in a way that is not read */
   readonly read: () => Uint8Array
 }
@@ -77,7 +79,10 @@ function readPlace(bytes: Uint8Array, place: Place): Uint8Array {
   const { at } = place
   if (at + LOCAL_LENGTH > bytes.length) throw damaged('is cut off')
   if (view.getUint32(at, true) !== LOCAL) throw damaged('is damaged')
-  const from = at + LOCAL_LENGTH + view.getUint16(at + 26, true) + view.getUint16(at + 28, true)
+  const [name, extra] = [view.getUint16(at + 26, true), view.getUint16(at + 28, true)]
+  if (textAt(bytes, at + LOCAL_LENGTH, name) !== place.path)
+    throw damaged('has another name in the list: it is damaged')
+  const from = at + LOCAL_LENGTH + name + extra
   const whole = unpack(bytes, place, from)
   if (whole.length !== place.size || crc32(whole) !== place.crc) throw damaged('is damaged')
   return whole
@@ -87,13 +92,14 @@ const viewOf = (bytes: Uint8Array) => new DataView(bytes.buffer, bytes.byteOffse
 const textAt = (bytes: Uint8Array, from: number, length: number) =>
   strFromU8(bytes.subarray(from, from + length))
 
-/** Where the directory begins and how many files it lists; undefined where the end of the file is missing. */
-function directoryOf(bytes: Uint8Array): { at: number; count: number } | undefined {
+/** Where the directory begins and ends, and how many files it lists; undefined where the end of the file is missing. */
+function directoryOf(bytes: Uint8Array): { at: number; to: number; count: number } | undefined {
   const view = viewOf(bytes)
   const first = Math.max(bytes.length - END_LENGTH - LONGEST_COMMENT, 0)
   for (let at = bytes.length - END_LENGTH; at >= first; at -= 1) {
     if (view.getUint32(at, true) !== END) continue
-    return { at: view.getUint32(at + 16, true), count: view.getUint16(at + 10, true) }
+    const from = view.getUint32(at + 16, true)
+    return { at: from, to: from + view.getUint32(at + 12, true), count: view.getUint16(at + 10, true) }
   }
   return undefined
 }
@@ -123,15 +129,22 @@ function listed(bytes: Uint8Array): Place[] | undefined {
     })
     at += CENTRAL_LENGTH + name + extra + comment
   }
-  return places
+  // a directory that says it is longer lists more than it counts
+  return at === directory.to ? places : undefined
 }
 
-/** The files by their own headers, where the directory at the end was cut off. */
+/** Where the next local header begins, from a place on. */
+function nextLocal(view: DataView, from: number): number | undefined {
+  for (let at = from; at + LOCAL_LENGTH <= view.byteLength; at += 1)
+    if (view.getUint8(at) === 0x50 && view.getUint32(at, true) === LOCAL) return at
+  return undefined
+}
+
+/** The files by their own headers, where the directory at the end is lost; what is damaged on the way is passed over. */
 function scanned(bytes: Uint8Array): Place[] {
   const view = viewOf(bytes)
   const places: Place[] = []
-  let at = 0
-  while (at + LOCAL_LENGTH <= bytes.length && view.getUint32(at, true) === LOCAL) {
+  for (let at = nextLocal(view, 0); at !== undefined;) {
     const [name, extra] = [view.getUint16(at + 26, true), view.getUint16(at + 28, true)]
     const place: Place = {
       path: textAt(bytes, at + LOCAL_LENGTH, name),
@@ -142,11 +155,34 @@ function scanned(bytes: Uint8Array): Place[] {
       size: view.getUint32(at + 22, true),
       at,
     }
-    if (place.flags & SIZES_BEHIND) break
-    places.push(place)
-    at += LOCAL_LENGTH + name + extra + place.packed
+    const to = at + LOCAL_LENGTH + name + extra + place.packed
+    // without the directory its end is not known, or it is not true
+    const isOpen = (place.flags & SIZES_BEHIND) !== 0 || view.byteLength < at + LOCAL_LENGTH + name + extra
+    if (!isOpen) places.push(place)
+    at = nextLocal(view, isOpen || to > view.byteLength ? at + 1 : to)
   }
   return places
+}
+
+const withoutFolders = (places: readonly Place[]) => places.filter(({ path }) => !path.endsWith('/'))
+
+/** @throws OrzoError bad-archive for more than is read, or for files that share their bytes */
+function refuseUnsound(places: readonly Place[]): void {
+  limitMembers(places.map(({ size }) => size))
+  refuseShared(places, LOCAL_LENGTH)
+}
+
+/** The files of an archive: by its directory, or by their own headers where that is lost or damaged. */
+function placesOf(bytes: Uint8Array): { places: Place[]; isDirectoryLost: boolean } {
+  const directory = listed(bytes)
+  const known = directory && withoutFolders(directory)
+  const sound = known && attempt(() => refuseUnsound(known))
+  if (known && sound?.ok) return { places: known, isDirectoryLost: false }
+  const places = withoutFolders(scanned(bytes))
+  // one that holds fewer files than it lists was made to: it is no accident
+  if (sound && !sound.ok && places.length < (known?.length ?? 0)) throw sound.error
+  refuseUnsound(places)
+  return { places, isDirectoryLost: true }
 }
 
 /** Whether bytes begin as a zip file does. */
@@ -154,23 +190,22 @@ export const isZip = (bytes: Uint8Array): boolean =>
   bytes.length >= END_LENGTH && [LOCAL, END].includes(viewOf(bytes).getUint32(0, true))
 
 /**
- * Lists what is in a zip file. One that was cut off gives the files before the cut. Each is unpacked, and checked against its
+ * Lists what is in a zip file. One that was cut off gives the files before the cut, one whose directory is damaged those that
+ * have headers of their own. Each is unpacked, and checked against its
  * checksum, when it is read.
- * @returns the files, and whether the directory at the end was missing
+ * @returns the files, and whether the directory at the end was missing or damaged
  * @throws OrzoError bad-archive for bytes that are no zip file, or that hold more than is read
  */
-export function openZip(bytes: Uint8Array): { entries: ZipEntry[]; cutOff: boolean } {
+export function openZip(bytes: Uint8Array): { entries: ZipEntry[]; isDirectoryLost: boolean } {
   if (!isZip(bytes)) throw damaged('is no zip file')
-  const directory = listed(bytes)
-  const places = (directory ?? scanned(bytes)).filter(({ path }) => !path.endsWith('/'))
-  limitMembers(places.map(({ size }) => size))
-  refuseShared(places, LOCAL_LENGTH)
+  const { places, isDirectoryLost } = placesOf(bytes)
   const entries = places.map((place) => ({
     path: place.path,
     size: place.size,
+    crc: place.crc,
     read: () => readPlace(bytes, place),
   }))
-  return { entries, cutOff: directory === undefined }
+  return { entries, isDirectoryLost }
 }
 
 /** Reads a file as text. @throws OrzoError bad-archive as `read` does */

@@ -18,23 +18,18 @@ import { setSchema } from '../records/set'
 import { stepSchema } from '../records/step'
 import { takenOffSchema } from '../records/takenOff'
 import { tickSchema } from '../records/tick'
+import { LIST_LIMITS, tooMany } from './listLimits'
 
 export const JOB_FORMAT = 'orzo.job'
 export const JOB_VERSION = 3
 
-const MOST_SETS = 200
-const MOST_LINES = 400
-const MOST_DECISIONS = 60
-const MOST_DRYERS = 200
-const MOST_ROUNDS = 40
-
 /** The list of a kind, in which no id stands twice. */
-function listOf<S extends z.ZodType>(kind: ListKind, item: S, most: number, name: string) {
+function listOf<S extends z.ZodType>(kind: ListKind, item: S) {
   const idOf = LISTS[kind].idOf as (data: unknown) => unknown
   const key = kind === 'tick' ? 'key' : (SINGLES as readonly string[]).includes(kind) ? 'round' : 'id'
   return z
     .array(item, { error: 'is no list' })
-    .max(most, `holds more than ${most} ${name}`)
+    .max(LIST_LIMITS[kind].most, tooMany(kind))
     .superRefine((all, context) => {
       const seen = new Set<unknown>()
       all.forEach((each, i) => {
@@ -53,24 +48,24 @@ export const jobSchema = z.strictObject({
   id: z.string().min(1).max(80, 'is longer than 80 characters').refine(isFreeWord, RESERVED).optional(),
   updatedAt: instantSchema.optional(),
   ...headSchema.shape,
-  readingSets: listOf('set', setSchema, MOST_SETS, 'sets'),
-  decisions: listOf('decision', decisionSchema, MOST_DECISIONS, 'decisions').default([]),
-  ticks: listOf('tick', tickSchema, MOST_LINES, 'ticks').default([]),
+  readingSets: listOf('set', setSchema),
+  decisions: listOf('decision', decisionSchema).default([]),
+  ticks: listOf('tick', tickSchema).default([]),
   /** repairs, one after another; the first needs no line */
-  rounds: listOf('round', roundSchema, MOST_ROUNDS, 'rounds').default([]),
+  rounds: listOf('round', roundSchema).default([]),
   /** of each round: what is written when one leaves, what was measured and chosen, how the day is planned, the work as a whole */
-  closings: listOf('closing', closingSchema, MOST_ROUNDS, 'closing records').default([]),
-  repairs: listOf('repair', repairSchema, MOST_ROUNDS, 'repairs').default([]),
-  days: listOf('day', daySchema, MOST_ROUNDS, 'days').default([]),
-  runs: listOf('run', runSchema, MOST_ROUNDS, 'records of the work').default([]),
+  closings: listOf('closing', closingSchema).default([]),
+  repairs: listOf('repair', repairSchema).default([]),
+  days: listOf('day', daySchema).default([]),
+  runs: listOf('run', runSchema).default([]),
   /** how each pass of a task went */
-  steps: listOf('step', stepSchema, MOST_LINES, 'steps').default([]),
+  steps: listOf('step', stepSchema).default([]),
   /** what came off and must be back */
-  takenOff: listOf('takenOff', takenOffSchema, MOST_LINES, 'parts that came off').default([]),
-  logs: listOf('log', logSchema, MOST_SETS, 'logs').default([]),
-  attachments: listOf('attachment', attachmentSchema, MOST_SETS, 'photos').default([]),
+  takenOff: listOf('takenOff', takenOffSchema).default([]),
+  logs: listOf('log', logSchema).default([]),
+  attachments: listOf('attachment', attachmentSchema).default([]),
   /** own dryers that this job considers */
-  dryers: listOf('dryer', dryerSchema, MOST_DRYERS, 'dryers').default([]),
+  dryers: listOf('dryer', dryerSchema).default([]),
 })
 export type JobDocument = z.infer<typeof jobSchema>
 

@@ -1,4 +1,4 @@
-import { isNestedDeeper } from '../../base/json/nesting'
+import { excessOf } from '../../base/json/excess'
 import { type DataProblem, problemsOf, type RawData } from '../records/kind'
 import { JOB_FORMAT, JOB_VERSION, type JobDocument, jobSchema } from './job'
 import { migrate } from './migrations'
@@ -82,15 +82,16 @@ export const tooLarge = (): JobReading => refuse('too-large', 'the file', 'is la
 /** A field that no object may have: what reads it would change what every object is. What stands in a text has its quotes escaped. */
 const PROTOTYPE = /"__proto__"\s*:/
 
+const EXCESS = {
+  deep: 'holds brackets far deeper than a job does: choose a file that Orzo exported',
+  many: 'holds far more values than a job does: choose a file that Orzo exported',
+} as const
+
 /** Reads the text of a file as a job. */
 export function readJobText(text: string): JobReading {
   if (text.length > LARGEST_JOB_TEXT) return tooLarge()
-  if (isNestedDeeper(text))
-    return refuse(
-      'not-a-job',
-      'the document',
-      'holds brackets far deeper than a job does: choose a file that Orzo exported',
-    )
+  const excess = excessOf(text)
+  if (excess) return refuse('not-a-job', 'the document', EXCESS[excess])
   if (PROTOTYPE.test(text))
     return refuse('invalid', '__proto__', 'is no field of a job: take it out of the file')
   let value: unknown

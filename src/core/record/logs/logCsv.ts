@@ -3,7 +3,7 @@ import { OrzoError } from '../../base/errors/orzoError'
 import { instantOf } from '../../base/units/instants'
 import type { Unit } from '../../base/units/units'
 import type { ChannelKey } from '../readings/channels'
-import type { Samples } from './samples'
+import { mostSamples, type Samples } from './samples'
 
 type Channel = { readonly key: ChannelKey; readonly unit: Unit }
 type Head = {
@@ -33,6 +33,17 @@ export function writeLogCsv({ startedAt, channels }: Head, { time, values }: Sam
   ])
   return writeCsv([[TIME, SECONDS, ...channels.map(headingOf)], ...rows])
 }
+
+/** [std: ECMA-262] signs of the longest number, with the separator before it: a sign, 17 digits, a point, an exponent */
+const LONGEST_CELL = 26
+/** signs of a row before its values: a moment, its quotes, the seconds, the end of the line */
+const ROW_START = 26 + LONGEST_CELL + 2
+const HEADINGS = 10_000
+
+/** Bytes of the longest table that a log can have: one that is larger was not written by Orzo. */
+export const longestTable = ({ channels, samples }: Head): number =>
+  HEADINGS +
+  Math.min(samples ?? Infinity, mostSamples(channels.length)) * (ROW_START + channels.length * LONGEST_CELL)
 
 function numberOf(cell: string | undefined, row: number): number {
   const value = cell === undefined || cell === '' ? NaN : Number(cell)

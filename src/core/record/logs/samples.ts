@@ -1,3 +1,5 @@
+import { MOST_ROWS } from '../../base/csv/csv'
+
 /**
  * Samples of a log in columns: one time and one value of each channel a sample. NaN where an instrument was silent.
  * `time` is in seconds after the start of the log and never falls.
@@ -9,6 +11,16 @@ export type Samples = {
 
 /** A stretch of a log as it is stored: its place, its samples, and whether more may come into it. */
 export type Chunk = Samples & { readonly index: number; readonly count: number; readonly sealed: boolean }
+
+/** [practice] times and values that one log holds: its table stays below what an archive gives back */
+const MOST_VALUES = 20_000_000
+
+/** How many samples a log takes; eleven days at one a second. @param channels values of a sample */
+export const mostSamples = (channels: number): number =>
+  Math.min(MOST_ROWS, Math.floor(MOST_VALUES / (channels + 1)))
+
+/** What is said of a log that is full. */
+export const FULL_LOG = 'a log holds no more samples than that: begin another one.'
 
 /** Samples of a full chunk: a quarter of an hour at one a second. Small, because an open one is rewritten each second. */
 const CHUNK_SAMPLES = 1024

@@ -42,6 +42,9 @@ export type DataReading<T> =
     }
 
 const MOST_PROBLEMS = 12
+/** Fields that are named, and how much of each. */
+const MOST_NAMED = 5
+const LONGEST_NAMED = 60
 
 /** "readingSets[0].readings.suctionPressure.value" from the parts of a path. */
 export function pathText(path: readonly PropertyKey[], whole = 'the document'): string {
@@ -50,8 +53,11 @@ export function pathText(path: readonly PropertyKey[], whole = 'the document'): 
 }
 
 function sentenceOf(issue: z.core.$ZodIssue): string {
-  if (issue.code === 'unrecognized_keys')
-    return `holds ${issue.keys.map((key) => `"${key}"`).join(', ')}, which Orzo does not know`
+  if (issue.code === 'unrecognized_keys') {
+    const more = issue.keys.length - MOST_NAMED
+    const named = issue.keys.slice(0, MOST_NAMED).map((key) => `"${key.slice(0, LONGEST_NAMED)}"`)
+    return `holds ${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}, which Orzo does not know`
+  }
   if (issue.code === 'invalid_type' && issue.input === undefined) return 'is missing'
   return issue.message
 }

@@ -1,5 +1,6 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { isoNow } from '@/core/base/units/instants'
+import { FULL_LOG } from '@/core/record/logs/samples'
 import { isReadingKey, type ReadingKey } from '@/core/record/readings/vocabulary'
 import type { LogHead } from '@/core/record/records/log'
 import { systemClock } from '@/data/clock'
@@ -92,6 +93,7 @@ export class Recorder {
     const { log } = this.#state
     if (!log || !this.#writer) return
     if (this.#session.get().status !== 'connected') return void this.stop()
+    if (this.#writer.isFull) return void this.#endFull(log.name)
     const taps = this.#session.taps()
     const seconds = (systemClock.now() - Date.parse(log.startedAt)) / 1000
     this.#writer.append(
@@ -106,6 +108,12 @@ export class Recorder {
       // what was taken waits in memory and is tried again with the next sample
       (error: Error) => this.#tell(error),
     )
+  }
+
+  /** A full log ends as if one had stopped it, and says so. */
+  async #endFull(name: string) {
+    await this.stop()
+    if (!this.#state.log) this.#set({ ...NOT_RECORDING, problem: `“${name}” ended: ${FULL_LOG}` })
   }
 
   /** A log that is gone ends; otherwise its samples wait. */

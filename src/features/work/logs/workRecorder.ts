@@ -1,6 +1,6 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
 import { GrowingSamples } from '@/core/record/logs/growing'
-import { noSamples, type Samples } from '@/core/record/logs/samples'
+import { FULL_LOG, noSamples, type Samples } from '@/core/record/logs/samples'
 import { type WorkChannel } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import { WORK_PROBES } from '@/core/simulate/workProbes'
@@ -209,11 +209,16 @@ export class WorkRecorder {
   async #store(rows: readonly Row[]): Promise<void> {
     const [writer, head, grown] = [this.#writer, this.#state.log, this.#grown]
     if (!writer || !head || !grown) return
+    if (writer.isFull) {
+      await this.stop()
+      this.#set({ problem: `“${head.name}” ended: ${FULL_LOG}` })
+      return this.#show(rows)
+    }
     const start = Date.parse(head.startedAt)
     const taken = rows.flatMap((row) => {
       const seconds = Math.max((row.at - start) / 1000, writer.latest, 0)
       const values = this.#values(row, head)
-      if (values.every((value) => Number.isNaN(value))) return []
+      if (writer.isFull || values.every((value) => Number.isNaN(value))) return []
       writer.append(seconds, values)
       return [{ seconds, values }]
     })
