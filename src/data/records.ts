@@ -17,6 +17,7 @@ import type { JobDocument, StoredDocument, StoredJob } from '@/core/record/job/j
 import { jobSize, LARGEST_JOB } from '@/core/record/job/jobSize'
 import { LIST_LIMITS, overfull } from '@/core/record/job/listLimits'
 import { envelopeKey, type FileEnvelopes } from '@/core/record/job/recordsOfFile'
+import { rangeProblems } from '@/core/record/job/ranges'
 import { viewOf } from '@/core/record/job/rounds'
 import { progressOf } from '@/core/record/job/stages'
 import { summaryOf } from '@/core/record/job/summary'
@@ -141,6 +142,13 @@ function validated(kind: KindName, data: RecordData[KindName]): RecordData[KindN
   throw new OrzoError('bad-document', sentences.join('; '))
 }
 
+/** @throws OrzoError bad-document naming a figure that cannot be: its file would not be read back */
+function possible(kind: KindName, data: RecordData[KindName]): RecordData[KindName] {
+  const [first] = rangeProblems(data, `the ${kind}`)
+  if (first) throw new OrzoError('bad-document', `${first.path} ${first.message}.`)
+  return data
+}
+
 type Writing = {
   readonly jobId: string
   readonly clock: number
@@ -167,7 +175,7 @@ function changedRow(writing: Writing, change: PartChange, state: Known): StoredR
   const { kind, id, after } = change
   const before = state.records.get(recordKey(writing.jobId, kind, id))?.row
   const order = before?.order ?? nextOrder(state, kind)
-  const data = after === undefined ? (before?.data ?? null) : validated(kind, after)
+  const data = after === undefined ? (before?.data ?? null) : possible(kind, validated(kind, after))
   const row = { ...rowOf(writing, { kind, id, order, data } as Part), rev: (before?.rev ?? 0) + 1 }
   return after === undefined ? { ...row, deleted: 1 } : row
 }

@@ -7,13 +7,17 @@ import {
   readArchive,
 } from '@/core/record/archive/backup'
 import { type ArchivedJob, type JobFiles, jobMembers } from '@/core/record/archive/jobArchive'
+import { ARCHIVE_LIMITS } from '@/core/record/archive/limits'
+import { isBarePhoto } from '@/core/record/archive/photoBytes'
 import { isZip, packZip, type ZipMember } from '@/core/record/archive/zip'
+import { OrzoError } from '@/core/base/errors/orzoError'
 import { withKnownIds } from '@/core/diagnosis/proof/knownIds'
 import { LARGEST_JOB_TEXT, readJobText, tooLarge } from '@/core/record/job/readJob'
 import type { JobDocument } from '@/core/record/job/job'
 import type { FileEnvelopes } from '@/core/record/job/recordsOfFile'
 import { writeLogCsv } from '@/core/record/logs/logCsv'
 import type { Samples } from '@/core/record/logs/samples'
+import type { Attachment } from '@/core/record/records/attachment'
 import type { LogHead } from '@/core/record/records/log'
 import { shrinkPhoto } from './shrinkPhoto'
 
@@ -22,7 +26,8 @@ type Packed = { readonly job: JobDocument; readonly files: JobFiles; readonly en
 export type PackQuestion = Packed & { readonly at: number }
 
 const ZIP = 'application/zip'
-const zipped = (bytes: Uint8Array) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type: ZIP })
+const blobOf = (bytes: Uint8Array, type: string) => new Blob([bytes as Uint8Array<ArrayBuffer>], { type })
+const zipped = (bytes: Uint8Array) => blobOf(bytes, ZIP)
 
 /** A file that is one document. */
 function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, number> {
@@ -31,13 +36,33 @@ function* readDocument(name: string, bytes: Uint8Array): Generator<ArchivedJob, 
   return 1
 }
 
+/** The photos of an archive without what their files tell beside the picture; what is no picture is named and left out. */
+async function withBarePhotos(found: ArchivedJob, heads: readonly Attachment[]): Promise<ArchivedJob> {
+  const photos: Record<string, Uint8Array> = {}
+  const problems = [...found.problems]
+  for (const { id, name, type } of heads) {
+    const bytes = found.photos[id]
+    if (!bytes) continue
+    try {
+      photos[id] = isBarePhoto(type, bytes) ? bytes : (await shrinkPhoto(blobOf(bytes, type), type)).bytes
+    } catch (error) {
+      problems.push({
+        path: `photo “${name}”`,
+        message: error instanceof OrzoError ? error.message : String(error),
+      })
+    }
+  }
+  return { ...found, photos, problems }
+}
+
 /** A file of one job or of many, job by job; a job that names a fault which no table holds is refused with its place. */
-function* readJobs(bytes: Uint8Array): Generator<ArchivedJob, ArchiveEnd> {
+async function* readJobs(bytes: Uint8Array): AsyncGenerator<ArchivedJob, ArchiveEnd> {
   const jobs = readArchive(bytes)
   for (;;) {
     const next = jobs.next()
     if (next.done) return next.value
-    yield { ...next.value, reading: withKnownIds(next.value.reading) }
+    const found = { ...next.value, reading: withKnownIds(next.value.reading) }
+    yield found.reading.ok ? await withBarePhotos(found, found.reading.job.attachments) : found
   }
 }
 
@@ -69,6 +94,8 @@ export function filesHandlers() {
     },
     /** Reads a file of one job or of many, job by job. */
     async *read({ name, file }: { name: string; file: Blob }) {
+      if (file.size > ARCHIVE_LIMITS.unpacked)
+        throw new OrzoError('bad-archive', 'is larger than 2 GB: put the jobs into several')
       const bytes = new Uint8Array(await file.arrayBuffer())
       if (isZip(bytes)) return yield* readJobs(bytes)
       const jobs = yield* readDocument(name, bytes)

@@ -1,8 +1,9 @@
 import { OrzoError } from '@/core/base/errors/orzoError'
+import type { Attachment } from '@/core/record/records/attachment'
 
 /** A photo as it is kept. */
-export type ShrunkPhoto = {
-  readonly type: 'image/jpeg'
+export type ShrunkPhoto<T extends Attachment['type'] = 'image/jpeg'> = {
+  readonly type: T
   readonly bytes: Uint8Array
   readonly width: number
   readonly height: number
@@ -15,9 +16,13 @@ const QUALITY = 0.82
 
 /**
  * A picture made small enough to keep with a job; turned as it was held, without the place and the camera that its file names.
+ * @param type what is written; a JPEG has no clear ground
  * @throws OrzoError bad-photo where this browser cannot read it
  */
-export async function shrinkPhoto(file: Blob): Promise<ShrunkPhoto> {
+export async function shrinkPhoto<T extends Attachment['type'] = 'image/jpeg'>(
+  file: Blob,
+  type = 'image/jpeg' as T,
+): Promise<ShrunkPhoto<T>> {
   const picture = await createImageBitmap(file).catch(() => undefined)
   if (!picture)
     throw new OrzoError(
@@ -38,6 +43,6 @@ export async function shrinkPhoto(file: Blob): Promise<ShrunkPhoto> {
   context.imageSmoothingQuality = 'high'
   context.drawImage(picture, 0, 0, width, height)
   picture.close()
-  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY })
-  return { type: 'image/jpeg', bytes: new Uint8Array(await blob.arrayBuffer()), width, height }
+  const blob = await canvas.convertToBlob({ type, quality: QUALITY })
+  return { type, bytes: new Uint8Array(await blob.arrayBuffer()), width, height }
 }

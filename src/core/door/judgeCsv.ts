@@ -1,4 +1,4 @@
-import { readCsv } from '../base/csv/csv'
+import { readCsv, refuseLineBreaks } from '../base/csv/csv'
 import { OrzoError } from '../base/errors/orzoError'
 import type { Unit } from '../base/units/units'
 import { rowTimes } from '../record/logs/logTime'
@@ -72,6 +72,7 @@ function marksOf({ headings, rows }: LogTable, known: readonly MarkKind[]): LogM
  */
 export function readWorkLog(text: string, purpose: LogPurpose): WorkLog {
   const [headings = [], ...rows] = readCsv(text)
+  refuseLineBreaks(rows, 2)
   const table = { headings, rows }
   const { channels, marks: known, begins } = LOG_KINDS[purpose]
   const columns = columnsOf(table, channels)

@@ -1,3 +1,4 @@
+import { excessOf } from '../base/json/excess'
 import { z } from '../base/schema/zod'
 import { OrzoError } from '../base/errors/orzoError'
 import { unitSchema } from '../record/equipment/unit'
@@ -77,6 +78,11 @@ const place = (path: readonly PropertyKey[]) => path.map(String).join('.') || 't
  * @throws OrzoError bad-document, naming every place that cannot be used
  */
 export function readSimulationText(text: string): SimulationFile {
+  if (excessOf(text))
+    throw new OrzoError(
+      'bad-document',
+      'The file holds far deeper brackets or more values than a simulation does.',
+    )
   let value: unknown
   try {
     value = JSON.parse(text)

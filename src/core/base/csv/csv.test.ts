@@ -1,4 +1,4 @@
-import { MOST_ROWS, readCsv, unescaped, writeCsv } from './csv'
+import { MOST_ROWS, readCsv, refuseLineBreaks, unescaped, writeCsv } from './csv'
 
 const rows = (count: number) => 'a,b\n'.repeat(count)
 
@@ -43,4 +43,11 @@ test.each(['=1+1', '+1', '-1', '@SUM(A1)', '\tx', '\rx'])(
 test('numbers stay numbers, and quotes of a person too', () => {
   expect(writeCsv([[-5, 1e-7, 38.5]])).toBe('-5,1e-7,38.5\r\n')
   expect(unescaped("'tis")).toBe("'tis")
+})
+
+test('two stray quotes that swallow the rows between them are told in a table of values', () => {
+  const [, ...rows] = readCsv('seconds,box\n0,40\n10,"39\n20,38\n30,37"\n40,36\n')
+  expect(rows).toHaveLength(3)
+  expect(() => refuseLineBreaks(rows, 2)).toThrow(/^row 3 holds a cell of several lines/)
+  expect(() => refuseLineBreaks(readCsv('a,b\n0,"40"\n'), 1)).not.toThrow()
 })

@@ -39,6 +39,21 @@ export function readCsv(text: string, most = MOST_ROWS + 1): string[][] {
   return data
 }
 
+/**
+ * Refuses a cell that goes over several lines: in a table of values two stray quotes have swallowed what stands between them.
+ * @param rows of values, without the headings
+ * @param first number of the first of them in the table, from 1
+ * @throws OrzoError bad-table naming the row
+ */
+export function refuseLineBreaks(rows: readonly (readonly string[])[], first: number): void {
+  const at = rows.findIndex((row) => row.some((cell) => cell.includes('\n') || cell.includes('\r')))
+  if (at !== -1)
+    throw new OrzoError(
+      'bad-table',
+      `row ${at + first} holds a cell of several lines between quotes: take the quotation marks out, or export the table again`,
+    )
+}
+
 /** What a spreadsheet would run instead of showing it. */
 const ESCAPED = /^'[=+\-@\t\r]/
 

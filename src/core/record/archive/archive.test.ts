@@ -39,7 +39,12 @@ const samples = (count: number) => ({
 })
 const FILES: JobFiles = {
   logs: { 'log-a': samples(400), 'log-b': samples(3) },
-  photos: { photo: Uint8Array.from({ length: 3000 }, () => Math.floor(random() * 256)) },
+  photos: {
+    photo: Uint8Array.from(
+      { length: 3000 },
+      (_byte, i) => [0xff, 0xd8, 0xff][i] ?? Math.floor(random() * 256),
+    ),
+  },
 }
 const CONTENTS: BackupContents = {
   at: '2026-05-04T09:30:00.000Z',

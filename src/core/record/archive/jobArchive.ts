@@ -8,6 +8,7 @@ import { longestTable, readLogCsv, writeLogCsv } from '../logs/logCsv'
 import { samplesOfLooks } from '../logs/looks'
 import type { Samples } from '../logs/samples'
 import type { Attachment } from '../records/attachment'
+import { isPhotoOf } from './photoBytes'
 import { readText, type ZipEntry, type ZipMember } from './zip'
 
 /** What belongs to a job and stands beside it: samples of its logs, bytes of its photos, by their ids. */
@@ -96,6 +97,12 @@ function readBeside<T>(
   return { found, problems }
 }
 
+function readPhoto({ type }: Attachment, entry: ZipEntry): Uint8Array {
+  const bytes = entry.read()
+  if (!isPhotoOf(type, bytes)) throw new OrzoError('bad-archive', `is no picture of the type ${type}`)
+  return bytes
+}
+
 function readDocument(entry: ZipEntry): JobReading {
   if (entry.size > LARGEST_JOB_TEXT) throw new OrzoError('bad-archive', 'is larger than 10 MB: no job is')
   return readJobText(readText(entry))
@@ -135,7 +142,7 @@ export function readArchivedJob(entry: ZipEntry, entries: ReadonlyMap<string, Zi
       id: photo.id,
       path: folder + photoPath(photo, i),
       largest: LARGEST.photo,
-      read: (member) => member.read(),
+      read: (member) => readPhoto(photo, member),
     })),
   )
   return {

@@ -2,6 +2,7 @@ import { excessOf } from '../../base/json/excess'
 import { type DataProblem, problemsOf, type RawData } from '../records/kind'
 import { JOB_FORMAT, JOB_VERSION, type JobDocument, jobSchema } from './job'
 import { migrate } from './migrations'
+import { rangeProblems } from './ranges'
 import { withoutCaches } from './verdictCache'
 import { CURRENT_KINDS, type FileEnvelopes, fileEnvelopesSchema, withNewRecords } from './recordsOfFile'
 
@@ -64,6 +65,8 @@ export function readJobValue(value: unknown): JobReading {
   if ('problem' in records) return { ok: false, code: records.code, problems: [records.problem] }
   const result = jobSchema.safeParse(records.document, { reportInput: true })
   if (!result.success) return { ok: false, code: 'invalid', problems: problemsOf(result.error) }
+  const impossible = rangeProblems(result.data)
+  if (impossible.length > 0) return { ok: false, code: 'invalid', problems: impossible }
   const job = withoutCaches(result.data)
   if (envelopes === undefined) return { ok: true, job }
   const kept = fileEnvelopesSchema.safeParse(envelopes, { reportInput: true })

@@ -1,4 +1,4 @@
-import { MOST_ROWS, readCsv, writeCsv } from '../../base/csv/csv'
+import { MOST_ROWS, readCsv, refuseLineBreaks, writeCsv } from '../../base/csv/csv'
 import { OrzoError } from '../../base/errors/orzoError'
 import { instantOf } from '../../base/units/instants'
 import type { Unit } from '../../base/units/units'
@@ -60,6 +60,7 @@ const FIRST_ROW = 2
  */
 export function readLogCsv({ channels, samples }: Head, text: string): Samples {
   const [headings = [], ...rows] = readCsv(text, Math.min(samples ?? MOST_ROWS, MOST_ROWS) + 1)
+  refuseLineBreaks(rows, FIRST_ROW)
   if (samples !== undefined && rows.length < samples)
     throw new OrzoError('bad-log', `holds ${rows.length} rows of the ${samples} that were recorded`)
   const column = (heading: string) => {

@@ -1,4 +1,4 @@
-import { readCsv } from '@/core/base/csv/csv'
+import { readCsv, refuseLineBreaks } from '@/core/base/csv/csv'
 import { attempt } from '@/core/base/errors/orzoError'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import type { LogTable } from '@/core/record/logs/readLog'
@@ -67,9 +67,14 @@ export async function parseLog(file: File): Promise<LogTable> {
   if (file.size > MOST_BYTES)
     throw new Error('This file is larger than 20 MB: export a shorter stretch of the log.')
   const text = await file.text()
-  const cells = attempt(() => readCsv(text))
-  if (!cells.ok) throw new Error(`This file cannot be read: ${cells.error.message}.`)
-  const table = tableOf(cells.value)
+  const read = attempt(() => {
+    const cells = readCsv(text)
+    const table = tableOf(cells)
+    if (table) refuseLineBreaks(table.rows, cells.indexOf(table.rows[0] as string[]) + 1)
+    return table
+  })
+  if (!read.ok) throw new Error(`This file cannot be read: ${read.error.message}.`)
+  const table = read.value
   if (!table)
     throw new Error(
       'No table of numbers with headings was found: export the log as CSV, a heading row above the values.',
