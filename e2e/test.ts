@@ -17,10 +17,19 @@ function ofShownStage(page: Page): Page {
 }
 
 /** What a page or its workers did against the policy, and what was asked of another host. */
-function offences(page: Page, own: string): string[] {
+export function offences(page: Page, own: string): string[] {
   const found: string[] = []
   page.context().on('console', (message) => {
     if (/content security policy/i.test(message.text())) found.push(message.text())
+  })
+  // what the browser says of a worker does not come to the page: the worker says it itself
+  page.on('worker', (worker) => {
+    const listen = () =>
+      self.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+        console.error(`Content Security Policy in a worker: ${violatedDirective} ${blockedURI}`),
+      )
+    // one that ended at once did nothing
+    worker.evaluate(listen).catch(() => undefined)
   })
   page.context().on('request', (request) => {
     const { protocol, origin } = new URL(request.url())

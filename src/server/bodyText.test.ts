@@ -27,10 +27,16 @@ test.each([
   ).toEqual(outcome)
 })
 
-test('a length that is told is believed where it is too much, and nothing is read', async () => {
-  const { body, headers } = request(inPieces([bytes('1')], 'stays open'), { 'Content-Length': '11' })
+test('a length that is told is believed where it is far too much, and nothing is read', async () => {
+  const { body, headers } = request(inPieces([bytes('1')], 'stays open'), { 'Content-Length': '51' })
   const asked = { body, headers } as Request
   expect(await bodyText(asked, LIMITS)).toEqual({ refused: 'too-large' })
+})
+
+test('a body that goes on far beyond the limit is not read to its end', async () => {
+  const pieces = Array.from({ length: 100 }, () => bytes('12345'))
+  expect(await bodyText(request(inPieces(pieces)), LIMITS)).toEqual({ refused: 'too-large' })
+  expect(pieces.length).toBeGreaterThan(80)
 })
 
 test('a body that does not end is cut off by the clock, not before', async () => {

@@ -3,6 +3,9 @@ import { ROUTE_LIMITS } from './limits'
 /** A body that was read, or why it was not. */
 export type Body = { readonly text: string } | { readonly refused: 'too-large' | 'too-slow' | 'broken-off' }
 
+/** A body that is a little too large is read to its end and forgotten: who sends it would not hear the answer before. */
+const READ_ON = 5
+
 const LATE = Symbol('late')
 
 /**
@@ -13,7 +16,8 @@ export async function bodyText(
   request: Request,
   limits: { bodyBytes: number; bodyTime: number } = ROUTE_LIMITS,
 ): Promise<Body> {
-  if (Number(request.headers.get('content-length') ?? 0) > limits.bodyBytes) return { refused: 'too-large' }
+  const told = Number(request.headers.get('content-length') ?? 0)
+  if (told > limits.bodyBytes * READ_ON) return { refused: 'too-large' }
   const reader = request.body?.getReader()
   if (!reader) return { text: '' }
   const decoder = new TextDecoder()
@@ -26,10 +30,12 @@ export async function bodyText(
     for (;;) {
       const next = await Promise.race([reader.read(), late])
       if (next === LATE) return { refused: 'too-slow' }
-      if (next.done) return { text: text + decoder.decode() }
+      if (next.done)
+        return bytes > limits.bodyBytes ? { refused: 'too-large' } : { text: text + decoder.decode() }
       bytes += next.value.length
-      if (bytes > limits.bodyBytes) return { refused: 'too-large' }
-      text += decoder.decode(next.value, { stream: true })
+      if (bytes > limits.bodyBytes * READ_ON) return { refused: 'too-large' }
+      if (bytes > limits.bodyBytes) text = ''
+      else text += decoder.decode(next.value, { stream: true })
     }
   } catch {
     return { refused: 'broken-off' }

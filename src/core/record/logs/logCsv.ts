@@ -3,6 +3,7 @@ import { OrzoError } from '../../base/errors/orzoError'
 import { instantOf } from '../../base/units/instants'
 import type { Unit } from '../../base/units/units'
 import type { ChannelKey } from '../readings/channels'
+import { NO_READING } from './logNumber'
 import { mostSamples, type Samples } from './samples'
 
 type Channel = { readonly key: ChannelKey; readonly unit: Unit }
@@ -49,6 +50,11 @@ function numberOf(cell: string | undefined, row: number): number {
   const value = cell === undefined || cell === '' ? NaN : Number(cell)
   if (!Number.isFinite(value) && cell)
     throw new OrzoError('bad-log', `row ${row + FIRST_ROW} holds "${cell}", which is no number`)
+  if (Math.abs(value) >= NO_READING)
+    throw new OrzoError(
+      'bad-log',
+      `row ${row + FIRST_ROW} holds ${cell}, which is no reading of any instrument`,
+    )
   return value
 }
 /** Rows as a table program counts them: from 1, the headings first. */

@@ -2,7 +2,7 @@
 export const LOG_NUMBER = /^[+-]?\d*[.,]?\d+(e[+-]?\d+)?$/i
 
 /** [practice] nothing that an instrument shows comes near, in any unit */
-const NO_READING = 1e13
+export const NO_READING = 1e13
 
 /** The number in a cell; undefined where there is none. */
 export function numberIn(cell: string | undefined): number | undefined {
