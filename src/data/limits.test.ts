@@ -151,3 +151,29 @@ test('a log that is recorded takes no more when it is full', async () => {
   expect(writer.isFull).toBe(true)
   expect(() => writer.append(1e6, values)).toThrow(/no more samples/)
 }, 120_000)
+
+test('a list inside of a record has its limit at entry too, told in a sentence', async () => {
+  const { id } = await addJob(db, blankJob(NOW))
+  const full = typedLog('log-1')
+  const withLooks = (looks: typeof full.looks) => (document: JobDocument) => ({
+    ...document,
+    logs: [{ ...full, looks }],
+  })
+  await changeDocument(db, id, withLooks(full.looks), CLOCK)
+  const oneMore = [...full.looks, { id: 'look-2000', seconds: 2000, values: [1] }]
+  await expect(changeDocument(db, id, withLooks(oneMore), CLOCK)).rejects.toThrow(
+    'looks holds more than 2,000 entries',
+  )
+})
+
+test('a figure that cannot be is refused at entry as in a file', async () => {
+  const { id } = await addJob(db, blankJob(NOW))
+  const withCharge = (value: number) => (document: JobDocument) => ({
+    ...document,
+    unit: { ...document.unit, factoryCharge: { value, unit: 'lb' as const } },
+  })
+  await changeDocument(db, id, withCharge(10_000), CLOCK)
+  await expect(changeDocument(db, id, withCharge(10_001), CLOCK)).rejects.toThrow(
+    /unit\.factoryCharge\.value is 10001 lb, which cannot be/,
+  )
+})

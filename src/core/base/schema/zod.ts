@@ -1,6 +1,13 @@
 import { z } from 'zod'
 
-// said before any schema is made: none may write code at run time, which the policy of the pages forbids
-z.config({ jitless: true })
+// text never becomes code: the content policy of the pages forbids it
+z.config({
+  jitless: true,
+  // where a schema says nothing itself
+  customError: (issue) =>
+    issue.code === 'too_big' && issue.origin === 'array'
+      ? `holds more than ${Number(issue.maximum).toLocaleString('en-US')} entries`
+      : undefined,
+})
 
 export { z }
