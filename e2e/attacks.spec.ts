@@ -19,7 +19,7 @@ test('files made to hang a program end in a sentence, and the page lives on', as
     await expect(alert).toContainText(
       /was not imported|could not be read|2 GB|share their bytes|60,000 files/,
     )
-    console.log(`${what}: told after ${Date.now() - start} ms`)
+    process.stdout.write(`${what}: told after ${Date.now() - start} ms\n`)
     await page.getByRole('button', { name: 'Close' }).first().click()
     await expect(alert).toHaveCount(0)
   }

@@ -26,6 +26,7 @@ export function offences(page: Page, own: string): string[] {
   page.on('worker', (worker) => {
     const listen = () =>
       self.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+        // eslint-disable-next-line no-console -- it is heard below, as what the browser says of the page
         console.error(`Content Security Policy in a worker: ${violatedDirective} ${blockedURI}`),
       )
     // one that ended at once did nothing

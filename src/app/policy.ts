@@ -33,10 +33,10 @@ export const pagePolicy = (nonce: string): string =>
   })
 
 /** A worker takes the policy of its own answer, not that of its page. */
-export const SCRIPT_POLICY = written({ ...CLOSED, 'script-src': OWN, 'connect-src': OWN })
+const SCRIPT_POLICY = written({ ...CLOSED, 'script-src': OWN, 'connect-src': OWN })
 
 /** Answers that are data. */
-export const DATA_POLICY = written(CLOSED)
+const DATA_POLICY = written(CLOSED)
 
 type Header = { key: string; value: string }
 

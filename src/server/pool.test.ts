@@ -1,4 +1,5 @@
 import { EventEmitter } from 'node:events'
+import { Worker } from 'node:worker_threads'
 import { ROUTE_LIMITS } from './limits'
 import { AnswerPool, type Thread } from './pool'
 
@@ -114,6 +115,26 @@ test('a thread that has nothing to do ends after a while, and not while it is us
   jest.advanceTimersByTime(100)
   expect(threads[0]!.ended).toBe(true)
   expect(answers.state.idle).toBe(0)
+})
+
+const ECHO =
+  "const { parentPort } = require('node:worker_threads'); parentPort.on('message', ({ text }) => parentPort.postMessage({ json: text }))"
+
+test('a real thread answers one question after another, and what goes away leaves it usable', async () => {
+  jest.useRealTimers()
+  let started = 0
+  const limits = { threads: 1, waiting: 9, ofOneClient: 9, answerTime: 20_000, idleTime: 1000 }
+  const answers = new AnswerPool(() => {
+    started += 1
+    return new Worker(ECHO, { eval: true })
+  }, limits)
+  for (const text of ['a', 'b', 'c']) expect(await answers.ask('plan', text, 'x')).toEqual({ json: text })
+  expect(started).toBe(1)
+  expect(await Promise.all(['d', 'e'].map((text) => answers.ask('plan', text, 'x')))).toEqual([
+    { json: 'd' },
+    { json: 'e' },
+  ])
+  expect(started).toBe(1)
 })
 
 test.each([

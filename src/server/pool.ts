@@ -6,7 +6,8 @@ export type Thread = {
   postMessage(question: { ask: Ask; text: string }): void
   on(event: 'message', hear: (answered: Answered) => void): unknown
   on(event: 'error', hear: (error: Error & { code?: string }) => void): unknown
-  removeAllListeners(): unknown
+  off(event: 'message', hear: (answered: Answered) => void): unknown
+  off(event: 'error', hear: (error: Error) => void): unknown
   terminate(): unknown
 }
 
@@ -37,7 +38,8 @@ export class AnswerPool {
   readonly #limits: Limits
   readonly #waiting: Question[] = []
   readonly #computed = new Set<Question>()
-  readonly #idle = new Map<Thread, ReturnType<typeof setTimeout>>()
+  /** threads that stand ready, and how each is taken up again */
+  readonly #idle = new Map<Thread, () => void>()
 
   constructor(start: () => Thread, limits: Limits) {
     this.#start = start
@@ -85,9 +87,8 @@ export class AnswerPool {
   #thread(): Thread {
     const [ready] = this.#idle
     if (!ready) return this.#start()
-    const [thread, ending] = ready
-    clearTimeout(ending)
-    this.#idle.delete(thread)
+    const [thread, wake] = ready
+    wake()
     return thread
   }
 
@@ -97,33 +98,39 @@ export class AnswerPool {
       if (!this.#computed.delete(question)) return
       clearTimeout(timer)
       question.signal?.removeEventListener('abort', leave)
-      thread.removeAllListeners()
+      thread.off('message', answer)
+      thread.off('error', fail)
       if (isGood) this.#rest(thread)
       else void thread.terminate()
       question.settle(outcome)
       this.#next()
     }
+    const answer = (answered: Answered) => end(answered, true)
+    const fail = ({ code }: Error & { code?: string }) =>
+      end({ none: code === OUT_OF_MEMORY ? 'too-much-memory' : 'broke' }, false)
     const leave = () => end({ none: 'gone' }, false)
     const timer = setTimeout(() => end({ none: 'too-long' }, false), this.#limits.answerTime)
     question.signal?.addEventListener('abort', leave)
-    thread.on('message', (answered) => end(answered, true))
-    thread.on('error', ({ code }) =>
-      end({ none: code === OUT_OF_MEMORY ? 'too-much-memory' : 'broke' }, false),
-    )
+    thread.on('message', answer)
+    thread.on('error', fail)
     thread.postMessage({ ask: question.ask, text: question.text })
   }
 
   /** A thread that has nothing to do ends after a while, and gives its memory back. */
   #rest(thread: Thread) {
-    const drop = () => {
+    const wake = () => {
       clearTimeout(ending)
+      thread.off('error', drop)
       this.#idle.delete(thread)
+    }
+    const drop = () => {
+      wake()
       void thread.terminate()
     }
     const ending = setTimeout(drop, this.#limits.idleTime)
     // a server that ends does not wait for it
     ending.unref()
     thread.on('error', drop)
-    this.#idle.set(thread, ending)
+    this.#idle.set(thread, wake)
   }
 }

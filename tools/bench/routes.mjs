@@ -17,9 +17,18 @@ const { base, stop } = await startServer(PORT)
 
 const job = JSON.parse(readFileSync('examples/plugged-dryer.orzo.json', 'utf8'))
 const [set] = job.readingSets
+const readingsOf = ({ readings }, i) =>
+  Object.fromEntries(
+    Object.entries(readings).map(([key, { value, unit }]) => [key, { value: value * (1 + i / 1e4), unit }]),
+  )
 const body = JSON.stringify({
   ...job,
-  readingSets: Array.from({ length: SETS }, (_set, i) => ({ ...set, id: `set-${i}`, label: `look ${i}` })),
+  // each set is another one: nothing is answered from what was computed for the one before
+  readingSets: Array.from({ length: SETS }, (_set, i) => ({
+    ...set,
+    id: `set-${i}`,
+    readings: readingsOf(set, i),
+  })),
 })
 
 async function health() {
