@@ -42,6 +42,8 @@ test('what cannot be answered is told as a problem: address, method, size, docum
   const cases = [
     [await request.get('/api/none'), 404, {}],
     [await request.post('/api'), 404, {}],
+    [await request.get('/api/%E0%A4%A'), 400, {}],
+    [await request.get('/job/%E0%A4%A/arrive'), 400, {}],
     [await request.get('/api/plan'), 405, { allow: 'POST, OPTIONS' }],
     [await request.delete('/api/health'), 405, { allow: 'GET, HEAD, OPTIONS' }],
     [await request.post('/api/plan', { data: Buffer.alloc(10_000_001, ' '), headers: JSON_TYPE }), 413, {}],
@@ -57,6 +59,7 @@ test('what cannot be answered is told as a problem: address, method, size, docum
     expect(response.headers()).toMatchObject({ 'content-type': 'application/problem+json', ...headers })
     const { problems, ...told } = (await response.json()) as { problems: { path: string }[] }
     expect(told).toMatchObject({ type: 'about:blank', status })
+    if (response.url().includes('%')) continue
     if (status === 400 || status === 413) expect(problems[0]!.path).not.toBe('')
   }
 })

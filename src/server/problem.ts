@@ -3,7 +3,7 @@ export type Place = { readonly path: string; readonly message: string }
 
 /** Titles of what can go wrong, by status. [std: RFC 9110] */
 const TITLES = {
-  400: 'The job cannot be read',
+  400: 'What was sent cannot be read',
   404: 'There is no such address',
   405: 'This address does not take that method',
   408: 'The body did not arrive in time',

@@ -6,7 +6,7 @@ import { AnswerPool } from '@/server/pool'
 import { PROBLEM_TYPE } from '@/server/problem'
 import { GET as health, POST as postHealth } from './health/route'
 import { GET as nothing } from './[[...rest]]/route'
-import { GET as getPlan, POST as plan } from './plan/route'
+import { GET as getPlan, OPTIONS as planOptions, POST as plan } from './plan/route'
 import { GET as schema } from './schema/route'
 
 jest.mock('@/server/startThread', () => jest.requireActual('@/server/inProcess'))
@@ -72,6 +72,8 @@ test.each([
 
 test('a method that is not taken says which is', () => {
   expect(getPlan().headers.get('allow')).toBe('POST, OPTIONS')
+  expect(planOptions().status).toBe(204)
+  expect(planOptions().headers.get('allow')).toBe('POST, OPTIONS')
   expect(postHealth().headers.get('allow')).toBe('GET, HEAD, OPTIONS')
 })
 

@@ -15,7 +15,8 @@ import { captured } from './live/capture'
 import { useTakeSettled } from './live/useTakeSettled'
 import { rememberColumns, rememberedColumns } from '../shared/logs/import/columnsMemory'
 import { guessColumns } from '@/core/record/logs/readLog'
-import { MOST_BYTES, parseLog, tableOf } from '../shared/logs/import/parseLog'
+import { MOST_TABLE_BYTES } from '@/core/base/csv/csv'
+import { parseLog, tableOf } from '../shared/logs/import/parseLog'
 import { knownJob } from '@/core/record/job/known'
 import { createPadEntry } from '../shared/entry/padEntry'
 import { PadPanel } from './PadPanel'
@@ -211,7 +212,7 @@ describe('logs', () => {
         ['10', '119,5'],
       ],
     })
-    await expect(parseLog({ size: MOST_BYTES + 1 } as File)).rejects.toThrow(/20 MB/)
+    await expect(parseLog({ size: MOST_TABLE_BYTES + 1 } as File)).rejects.toThrow(/20 MB/)
   })
   test('a mapping is found again by its headings only', async () => {
     const columns = [{ use: 'time' }, { use: 'reading', key: 'suctionPressure', unit: 'kPag' }] as const

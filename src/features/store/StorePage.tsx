@@ -92,7 +92,15 @@ const lines = (problems: readonly { line: number; message: string }[]) =>
 
 /** Takes a table of dryers; rows that cannot be read are told by their line. */
 async function takeCsv(file: File): Promise<Message> {
-  const { readDryerCsv } = await import('@/core/record/archive/dryerCsv')
+  const [{ readDryerCsv }, { MOST_TABLE_BYTES }] = await Promise.all([
+    import('@/core/record/archive/dryerCsv'),
+    import('@/core/base/csv/csv'),
+  ])
+  if (file.size > MOST_TABLE_BYTES)
+    return {
+      good: false,
+      text: `${file.name} is larger than 20 MB: no table of dryers is. Nothing was changed.`,
+    }
   const { dryers, problems } = readDryerCsv(await file.text(), randomWord)
   if (dryers.length > 0) await putOwnDryers(database(), dryers, systemClock)
   const read = `${dryers.length} ${dryers.length === 1 ? 'dryer' : 'dryers'} of ${file.name} stored.`

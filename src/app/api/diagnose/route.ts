@@ -3,4 +3,4 @@ import { otherMethods } from '@/server/methods'
 
 /** POST a job document; answers as `npm run -s orzo -- diagnose FILE` does. */
 export const POST = (request: Request): Promise<Response> => answerJob('diagnose', request)
-export const { GET, PUT, PATCH, DELETE } = otherMethods('POST')
+export const { GET, PUT, PATCH, DELETE, OPTIONS } = otherMethods('POST')

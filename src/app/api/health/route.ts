@@ -14,4 +14,4 @@ export const GET = (): Response =>
     },
     { headers: { 'Cache-Control': 'no-store' } },
   )
-export const { POST, PUT, PATCH, DELETE } = otherMethods('GET')
+export const { POST, PUT, PATCH, DELETE, OPTIONS } = otherMethods('GET')

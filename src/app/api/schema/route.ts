@@ -7,4 +7,4 @@ export const dynamic = 'force-static'
 /** GET the schema of a job document. */
 export const GET = (): Response =>
   new Response(JSON.stringify(jobJsonSchema()), { headers: { 'Content-Type': 'application/schema+json' } })
-export const { POST, PUT, PATCH, DELETE } = otherMethods('GET')
+export const { POST, PUT, PATCH, DELETE, OPTIONS } = otherMethods('GET')

@@ -4,6 +4,9 @@ import { OrzoError } from '../errors/orzoError'
 /** Rows that are read of one table: eleven days at one a second. [practice] */
 export const MOST_ROWS = 1_000_000
 
+/** Larger tables are refused before they are read, bytes. [practice] */
+export const MOST_TABLE_BYTES = 20_000_000
+
 const NEW_LINE = 0x0a
 
 /** Whether a text has more lines than that; told before anything is built of it. */

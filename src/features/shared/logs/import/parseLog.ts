@@ -1,10 +1,7 @@
-import { readCsv, refuseLineBreaks } from '@/core/base/csv/csv'
+import { MOST_TABLE_BYTES, readCsv, refuseLineBreaks } from '@/core/base/csv/csv'
 import { attempt } from '@/core/base/errors/orzoError'
 import { parseTyped } from '@/core/base/units/parseTyped'
 import type { LogTable } from '@/core/record/logs/readLog'
-
-/** Larger files are refused before they are read, bytes. */
-export const MOST_BYTES = 20_000_000
 
 const isNumber = (cell: string) => /^\s*[+-]?\d*[.,]?\d+\s*$/.test(cell)
 
@@ -64,7 +61,7 @@ export function tableOf(cells: readonly (readonly string[])[]): LogTable | undef
 
 /** Reads a text file with separated columns. @throws Error with a sentence for the user */
 export async function parseLog(file: File): Promise<LogTable> {
-  if (file.size > MOST_BYTES)
+  if (file.size > MOST_TABLE_BYTES)
     throw new Error('This file is larger than 20 MB: export a shorter stretch of the log.')
   const text = await file.text()
   const read = attempt(() => {
