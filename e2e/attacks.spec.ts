@@ -1,7 +1,8 @@
 import { strToU8, zipSync } from 'fflate'
+import { readFileSync } from 'node:fs'
 import { ATTACKS } from '../tools/attacks/attacks'
 import { expect, test } from './test'
-import { newJob, storedJobs } from './helpers'
+import { expectNoSidewaysScroll, newJob, PHONE, storedJobs } from './helpers'
 
 test('files made to hang a program end in a sentence, and the page lives on', async ({ page }) => {
   await newJob(page)
@@ -24,6 +25,22 @@ test('files made to hang a program end in a sentence, and the page lives on', as
     await expect(alert).toHaveCount(0)
   }
   expect((await storedJobs(page)).find(({ id }) => id === kept!.id)).toEqual(kept)
+})
+
+test('a sentence that names a long place fits a phone', async ({ page }) => {
+  await page.setViewportSize(PHONE)
+  await page.goto('/')
+  const job = JSON.parse(readFileSync('examples/plugged-dryer.orzo.json', 'utf8')) as {
+    readingSets: { readings: Record<string, object> }[]
+  }
+  job.readingSets[0]!.readings.suctionLineTemp = { value: 1e15, unit: 'F' }
+  const buffer = Buffer.from(JSON.stringify(job))
+  await page
+    .getByTestId('import-file')
+    .setInputFiles({ name: 'a.orzo.json', mimeType: 'application/json', buffer })
+  await expect(page.getByRole('alert')).toContainText('readingSets[0].readings.suctionLineTemp.value')
+  await expect(page.getByRole('alert').getByRole('button', { name: 'Close' })).toBeInViewport({ ratio: 1 })
+  await expectNoSidewaysScroll(page)
 })
 
 /** What a telephone writes into a photo: a segment with the place. */

@@ -174,6 +174,6 @@ test('a figure that cannot be is refused at entry as in a file', async () => {
   })
   await changeDocument(db, id, withCharge(10_000), CLOCK)
   await expect(changeDocument(db, id, withCharge(10_001), CLOCK)).rejects.toThrow(
-    /unit\.factoryCharge\.value is 10001 lb, which cannot be/,
+    /unit\.factoryCharge\.value is 10,001 lb, which cannot be/,
   )
 })

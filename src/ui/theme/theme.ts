@@ -92,6 +92,8 @@ export const themeOf = (name: ThemeName, size: TextSize) =>
           clickable: { minHeight: TOUCH },
         },
       },
+      // the place in a file that a sentence names may be longer than a phone is wide
+      MuiAlert: { styleOverrides: { message: { overflowWrap: 'anywhere' } } },
       MuiTextField: { defaultProps: { size: 'medium', fullWidth: true } },
       MuiSelect: {
         defaultProps: { MenuProps: { slotProps: { paper: { onMouseUpCapture: notYetAChoice } } } },

@@ -42,5 +42,5 @@ export function whyImpossible({ value, unit }: Quantity): string | undefined {
   const { from, to, unit: own } = POSSIBLE[kind]
   const si = siOf(value, unit)
   if (si >= siOf(from, own) && si <= siOf(to, own)) return undefined
-  return `is ${value} ${unit}, which cannot be: it lies between ${count(from)} and ${count(to)} ${own}`
+  return `is ${count(value)} ${unit}, which cannot be: it lies between ${count(from)} and ${count(to)} ${own}`
 }
