@@ -8,6 +8,8 @@ const written = (policy: Policy): string =>
 
 const NOTHING = ["'none'"]
 const OWN = ["'self'"]
+/** A development server sends code as text, to replace it while it runs. */
+const WHILE_DEVELOPED = process.env.NODE_ENV === 'development' ? ["'unsafe-eval'"] : []
 
 /** What every answer may do: nothing of its own, and never inside a page of somebody else. */
 const CLOSED: Policy = { 'default-src': NOTHING, 'base-uri': NOTHING, 'frame-ancestors': NOTHING }
@@ -20,7 +22,7 @@ const CLOSED: Policy = { 'default-src': NOTHING, 'base-uri': NOTHING, 'frame-anc
 export const pagePolicy = (nonce: string): string =>
   written({
     ...CLOSED,
-    'script-src': [...OWN, `'nonce-${nonce}'`],
+    'script-src': [...OWN, `'nonce-${nonce}'`, ...WHILE_DEVELOPED],
     'style-src': [...OWN, `'nonce-${nonce}'`],
     // places of bars, rings and marks are computed
     'style-src-attr': ["'unsafe-inline'"],
@@ -33,7 +35,7 @@ export const pagePolicy = (nonce: string): string =>
   })
 
 /** A worker takes the policy of its own answer, not that of its page. */
-const SCRIPT_POLICY = written({ ...CLOSED, 'script-src': OWN, 'connect-src': OWN })
+const SCRIPT_POLICY = written({ ...CLOSED, 'script-src': [...OWN, ...WHILE_DEVELOPED], 'connect-src': OWN })
 
 /** Answers that are data. */
 const DATA_POLICY = written(CLOSED)
