@@ -1,5 +1,5 @@
 import { test as bare } from '@playwright/test'
-import { expect, offences, test } from './test'
+import { expect, test, watch } from './test'
 import { newJob } from './helpers'
 
 const NOSNIFF = {
@@ -57,8 +57,10 @@ test('no map of the source is given out', async ({ page, request }) => {
 
 bare(
   'the policy stops what is not of this server, in the page and in a worker, and the suite hears of it',
-  async ({ page, baseURL }) => {
-    const found = offences(page, new URL(baseURL ?? '').origin)
+  async ({ context, baseURL }) => {
+    const found: string[] = []
+    watch(context, new URL(baseURL ?? '').origin, found)
+    const page = await context.newPage()
     const heard = async (what: RegExp) => {
       await expect.poll(() => found.some((each) => what.test(each))).toBe(true)
       found.length = 0

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test'
+import { type BrowserContext, expect, type Page, test as base } from '@playwright/test'
 
 export * from '@playwright/test'
 
@@ -16,33 +16,44 @@ function ofShownStage(page: Page): Page {
   return page
 }
 
-/** What a page or its workers did against the policy, and what was asked of another host. */
-export function offences(page: Page, own: string): string[] {
-  const found: string[] = []
-  page.context().on('console', (message) => {
+/** What pages of a context or their workers do against the policy, and what is asked of another host, written into a list. */
+export function watch(context: BrowserContext, own: string, found: string[]): void {
+  context.on('console', (message) => {
     if (/content security policy/i.test(message.text())) found.push(message.text())
   })
   // what the browser says of a worker does not come to the page: the worker says it itself
-  page.on('worker', (worker) => {
-    const listen = () =>
-      self.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
-        // eslint-disable-next-line no-console -- it is heard below, as what the browser says of the page
-        console.error(`Content Security Policy in a worker: ${violatedDirective} ${blockedURI}`),
-      )
-    // one that ended at once did nothing
-    worker.evaluate(listen).catch(() => undefined)
-  })
-  page.context().on('request', (request) => {
+  context.on('page', (page) =>
+    page.on('worker', (worker) => {
+      const listen = () =>
+        self.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+          // eslint-disable-next-line no-console -- it is heard above, as what the browser says of the page
+          console.error(`Content Security Policy in a worker: ${violatedDirective} ${blockedURI}`),
+        )
+      // one that ended at once did nothing
+      worker.evaluate(listen).catch(() => undefined)
+    }),
+  )
+  context.on('request', (request) => {
     const { protocol, origin } = new URL(request.url())
     if (protocol.startsWith('http') && origin !== own) found.push(`asked ${origin}`)
   })
-  return found
 }
 
 export const test = base.extend({
-  page: async ({ page, baseURL }, provide) => {
-    const found = offences(page, new URL(baseURL ?? '').origin)
-    await provide(ofShownStage(page))
+  // a page of one's own, and each browser that a test opens beside it
+  context: async ({ browser, context, baseURL }, provide) => {
+    const own = new URL(baseURL ?? '').origin
+    const found: string[] = []
+    watch(context, own, found)
+    const open = browser.newContext.bind(browser)
+    browser.newContext = async (...how) => {
+      const other = await open(...how)
+      watch(other, own, found)
+      return other
+    }
+    await provide(context)
+    browser.newContext = open
     expect(found).toEqual([])
   },
+  page: async ({ page }, provide) => provide(ofShownStage(page)),
 })

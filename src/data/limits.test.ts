@@ -124,11 +124,21 @@ test('a job grows as far as its own file is read back, no further; it may shrink
   expect((await getDocument(db, id))!.logs).toHaveLength(logs - 1)
 })
 
-test('the size of a job is never less than its file, whatever its signs', async () => {
-  const note = 'é’’Ω'.repeat(400)
-  const { id } = await importJob(db, { ...full('set', 50), title: note }, NOW)
-  const { job, envelopes } = (await readWholeJob(db, id))!
-  expect(jobSize(job)).toBeGreaterThanOrEqual(Buffer.byteLength(writeJobText(job, envelopes)))
+test('the size of a job is never less than its file, whatever its signs, its ids and its devices', async () => {
+  const long = (i: number) => `${'é'.repeat(110)}-${i}`
+  const attachments = Array.from(
+    { length: 200 },
+    (_p, i) => ({ id: long(i), name: 'é’’Ω', type: 'image/jpeg', size: 5 }) as const,
+  )
+  const envelope = { order: 99_999, rev: 999_999, clock: 9_999_999, device: 'd'.repeat(120), at: NOW }
+  const envelopes = Object.fromEntries(attachments.map(({ id }) => [`attachment/${id}`, envelope]))
+  const read = { ...full('set', 50), title: 'é’’Ω'.repeat(400), attachments }
+  const { id } = await importJob(db, read, NOW, undefined, envelopes)
+  const whole = (await readWholeJob(db, id))!
+  expect(whole.envelopes[`attachment/${long(7)}`]?.device).toHaveLength(120)
+  const text = writeJobText(whole.job, whole.envelopes)
+  expect(jobSize(whole.job)).toBeGreaterThanOrEqual(Buffer.byteLength(text))
+  expect(jobSize(whole.job)).toBeLessThan(1.2 * Buffer.byteLength(text))
 })
 
 test('a log takes as many samples as its table gives back', async () => {

@@ -26,7 +26,9 @@ function pool(limits: Partial<ConstructorParameters<typeof AnswerPool>[1]> = {})
     return hand satisfies Thread
   }
   const few = { threads: 1, waiting: 2, ofOneClient: 3, answerTime: 1000, idleTime: 100, ...limits }
-  return { threads, pool: new AnswerPool(start, few) }
+  const reported: string[] = []
+  const answers = new AnswerPool(start, few, ({ message }) => void reported.push(message))
+  return { threads, reported, pool: answers }
 }
 
 beforeEach(() => void jest.useFakeTimers())
@@ -80,10 +82,11 @@ test.each([
   ['ERR_WORKER_OUT_OF_MEMORY', 'too-much-memory'],
   [undefined, 'broke'],
 ])('a thread that fails with %s is replaced', async (code, none) => {
-  const { threads, pool: answers } = pool()
+  const { threads, reported, pool: answers } = pool()
   const [bad, next] = [answers.ask('plan', 'a', 'x'), answers.ask('plan', 'b', 'x')]
   threads[0]!.emit('error', Object.assign(new Error('no'), { code }))
   expect(await bad).toEqual({ none })
+  expect(reported).toEqual(['no'])
   threads[1]!.answer()
   expect(await next).toEqual({ json: '"b"' })
 })
@@ -117,6 +120,31 @@ test('a thread that has nothing to do ends after a while, and not while it is us
   expect(answers.state.idle).toBe(0)
 })
 
+const fail = (error: Error) => {
+  throw error
+}
+
+test('a thread that cannot be started is told, and the next question is tried again', async () => {
+  const reported: string[] = []
+  let isBroken = true
+  const hand = new Hand()
+  const limits = { threads: 1, waiting: 2, ofOneClient: 3, answerTime: 1000, idleTime: 100 }
+  const answers = new AnswerPool(
+    () => {
+      if (isBroken) throw new Error('no thread')
+      return hand
+    },
+    limits,
+    ({ message }) => void reported.push(message),
+  )
+  expect(await answers.ask('plan', 'a', 'x')).toEqual({ none: 'broke' })
+  expect(reported).toEqual(['no thread'])
+  isBroken = false
+  const next = answers.ask('plan', 'b', 'x')
+  hand.answer()
+  expect(await next).toEqual({ json: '"b"' })
+})
+
 const ECHO =
   "const { parentPort } = require('node:worker_threads'); parentPort.on('message', ({ text }) => parentPort.postMessage({ json: text }))"
 
@@ -124,10 +152,14 @@ test('a real thread answers one question after another, and what goes away leave
   jest.useRealTimers()
   let started = 0
   const limits = { threads: 1, waiting: 9, ofOneClient: 9, answerTime: 20_000, idleTime: 1000 }
-  const answers = new AnswerPool(() => {
-    started += 1
-    return new Worker(ECHO, { eval: true })
-  }, limits)
+  const answers = new AnswerPool(
+    () => {
+      started += 1
+      return new Worker(ECHO, { eval: true })
+    },
+    limits,
+    fail,
+  )
   for (const text of ['a', 'b', 'c']) expect(await answers.ask('plan', text, 'x')).toEqual({ json: text })
   expect(started).toBe(1)
   expect(await Promise.all(['d', 'e'].map((text) => answers.ask('plan', text, 'x')))).toEqual([

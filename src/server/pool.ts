@@ -36,14 +36,17 @@ const OUT_OF_MEMORY = 'ERR_WORKER_OUT_OF_MEMORY'
 export class AnswerPool {
   readonly #start: () => Thread
   readonly #limits: Limits
+  readonly #report: (error: Error) => void
   readonly #waiting: Question[] = []
   readonly #computed = new Set<Question>()
   /** threads that stand ready, and how each is taken up again */
   readonly #idle = new Map<Thread, () => void>()
 
-  constructor(start: () => Thread, limits: Limits) {
+  /** @param report hears what broke a thread: a fault of this program */
+  constructor(start: () => Thread, limits: Limits, report: (error: Error) => void) {
     this.#start = start
     this.#limits = limits
+    this.#report = report
   }
 
   /** How many questions are computed and wait, and how many threads stand ready. */
@@ -81,7 +84,13 @@ export class AnswerPool {
   #next() {
     if (this.#computed.size >= this.#limits.threads) return
     const question = this.#waiting.shift()
-    if (question) this.#compute(question, this.#thread())
+    if (!question) return
+    try {
+      this.#compute(question, this.#thread())
+    } catch (error) {
+      this.#report(error as Error)
+      question.settle({ none: 'broke' })
+    }
   }
 
   #thread(): Thread {
@@ -106,8 +115,10 @@ export class AnswerPool {
       this.#next()
     }
     const answer = (answered: Answered) => end(answered, true)
-    const fail = ({ code }: Error & { code?: string }) =>
-      end({ none: code === OUT_OF_MEMORY ? 'too-much-memory' : 'broke' }, false)
+    const fail = (error: Error & { code?: string }) => {
+      this.#report(error)
+      end({ none: error.code === OUT_OF_MEMORY ? 'too-much-memory' : 'broke' }, false)
+    }
     const leave = () => end({ none: 'gone' }, false)
     const timer = setTimeout(() => end({ none: 'too-long' }, false), this.#limits.answerTime)
     question.signal?.addEventListener('abort', leave)

@@ -43,6 +43,7 @@ test.each([
   ['voltageL1L2', { value: 5e-324, unit: 'V' }],
   ['suctionPressure', { value: 1501, unit: 'psia' }],
   ['suctionPressure', { value: 40, unit: 'psig', before: [{ value: 1e9, unit: 'psig' }] }],
+  ['suctionPressure', { value: 40, unit: 'psig', before: [{ value: 1501, unit: 'psia' }] }],
 ])('a file whose %s is %j is refused with its place', (key, reading) => {
   const { ok, ...rest } = withReading(key, reading)
   expect(ok).toBe(false)

@@ -22,8 +22,9 @@ const isQuantity = (data: object): data is Quantity =>
 
 /** The figure as its own tap or channel takes it; a sentence of its own. */
 function ofReading(path: Path, quantity: Quantity): string | undefined {
-  const key = path.at(-1)
-  if (path.at(-2) !== 'readings' || typeof key !== 'string' || !isReadingKey(key)) return undefined
+  // what a tap read before stands in a list of its reading
+  const [list, key] = path.at(-2) === 'before' ? path.slice(-4, -2) : path.slice(-2)
+  if (list !== 'readings' || typeof key !== 'string' || !isReadingKey(key)) return undefined
   const figure = figureState(key, quantity, SEA_LEVEL_PASCALS)
   return figure.state === 'impossible' ? `holds what cannot be. ${figure.sentence}` : undefined
 }

@@ -39,6 +39,7 @@ export function writeLogCsv({ startedAt, channels }: Head, { time, values }: Sam
 const LONGEST_CELL = 26
 /** signs of a row before its values: a moment, its quotes, the seconds, the end of the line */
 const ROW_START = 26 + LONGEST_CELL + 2
+/** signs of the headings: 40 channels with key and unit stay far below */
 const HEADINGS = 10_000
 
 /** Bytes of the longest table that a log can have: one that is larger was not written by Orzo. */

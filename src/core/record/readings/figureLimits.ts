@@ -25,6 +25,12 @@ const OF_KIND: { readonly [K in QuantityKind]?: LimitRow } = {
   humidity: { unit: '%', possible: [0, 100], likely: [5, 100] },
 }
 
+/** What is possible of any quantity; none where it has no limits of its own here. */
+export const possibleOfKind = (kind: QuantityKind): { unit: Unit; from: number; to: number } | undefined => {
+  const row = OF_KIND[kind]
+  return row && { unit: row.unit, from: row.possible[0], to: row.possible[1] }
+}
+
 /** What the instruments of the work show. [practice] */
 const OF_CHANNEL: { readonly [C in ChannelKey]?: LimitRow } = {
   circuitPressure: { unit: 'psia', possible: [0.05, 1200], likely: [0.05, 700] },

@@ -1,24 +1,22 @@
 import { SEA_LEVEL_PASCALS } from '../../base/units/atmosphere'
 import { siLine } from '../../base/units/convert'
 import { type Quantity, type QuantityKind, type Unit, unitRow } from '../../base/units/units'
+import { possibleOfKind } from './figureLimits'
 
 /** From and to, both included. */
 type Range = { readonly unit: Unit; readonly from: number; readonly to: number }
 
-/** What a quantity of any machine of this trade can be, wide: beyond it there is no reading, but a slip. [practice] */
-const POSSIBLE: { readonly [K in Exclude<QuantityKind, 'temperatureDifference'>]: Range } = {
+/**
+ * What is written of a machine beside what its taps read: plates, weights, lengths. Wider than a tap's range, or of a kind that no
+ * tap limits; every other kind has the range of its taps. [practice]
+ */
+const BESIDE_TAPS: { readonly [K in QuantityKind]?: Range } = {
   pressure: { unit: 'psia', from: 0, to: 5000 },
-  temperature: { unit: 'F', from: -150, to: 1000 },
-  voltage: { unit: 'V', from: 0, to: 1000 },
-  current: { unit: 'A', from: 0, to: 2000 },
-  resistance: { unit: 'ohm', from: 0, to: 1e12 },
-  capacitance: { unit: 'uF', from: 0, to: 5000 },
   power: { unit: 'W', from: 0, to: 1e6 },
   mass: { unit: 'lb', from: -10_000, to: 10_000 },
   volume: { unit: 'floz', from: 0, to: 50_000 },
   flow: { unit: 'cfm', from: 0, to: 500_000 },
   length: { unit: 'ft', from: -2000, to: 60_000 },
-  humidity: { unit: '%', from: 0, to: 100 },
   time: { unit: 'h', from: 0, to: 100_000 },
 }
 
@@ -38,8 +36,9 @@ const siOf = (value: number, unit: Unit): number => {
 export function whyImpossible({ value, unit }: Quantity): string | undefined {
   if (isTiny(value)) return `is ${value} ${unit}, less than any instrument shows: write 0`
   const { kind } = unitRow(unit)
-  if (kind === 'temperatureDifference') return undefined
-  const { from, to, unit: own } = POSSIBLE[kind]
+  const range = BESIDE_TAPS[kind] ?? possibleOfKind(kind)
+  if (!range) return undefined
+  const { from, to, unit: own } = range
   const si = siOf(value, unit)
   if (si >= siOf(from, own) && si <= siOf(to, own)) return undefined
   return `is ${count(value)} ${unit}, which cannot be: it lies between ${count(from)} and ${count(to)} ${own}`
