@@ -30,6 +30,7 @@ async function atLog(page: Page, id: string, plate: object, before: readonly str
   for (const each of before) {
     await open(page, each)
     await button(page, 'Start').click()
+    await expect(page.getByRole('article')).toHaveAttribute('data-state', 'hands')
     await button(page, 'Done, next').click()
     await expect(page.getByRole('article')).not.toHaveAttribute('data-step', each)
   }

@@ -234,6 +234,7 @@ test('an expansion valve in a wet circuit from the set-up to the end: each gate 
     .fill('no load today, measured tomorrow morning')
   await expect(button(page, 'Start')).toBeEnabled()
   await button(page, 'Start').click()
+  await inState(page, 'hands')
   await button(page, 'Done').click()
   await expect(page.getByText('Every step is over.')).toBeVisible()
   type Kept = { purpose: string; verdict?: { limit: string; missing: string[]; sentence: string } }
@@ -255,6 +256,18 @@ test('an expansion valve in a wet circuit from the set-up to the end: each gate 
   await page.goto(`${home}/print`)
   await expect(page.getByText('no load today, measured tomorrow morning')).toBeVisible()
   await expect(page.getByText(/passed: No leak seen/)).toBeVisible()
+})
+
+test('a tap that ends a step is not lost when its start is stored under the finger', async ({ page }) => {
+  await openWork(page, '04-valve-sweat')
+  const first = (await step(page).getAttribute('data-step'))!
+  const { x, y } = (await button(page, 'Done, next').boundingBox())!
+  await page.mouse.move(x + 20, y + 20)
+  await page.mouse.down()
+  await button(page, 'Start').dispatchEvent('click')
+  await inState(page, 'hands')
+  await page.mouse.up()
+  await expect(step(page)).not.toHaveAttribute('data-step', first)
 })
 
 test('a burnout from the set-up to the start: oil out is written, tests for acid have their clocks', async ({

@@ -20,7 +20,7 @@ import type { StageProps } from '../shared/stageProps'
 import { unlockBell } from './bell'
 import { endLogsAt } from './logs/endings'
 import { SkipForm } from './SkipForm'
-import { type Act, actLabel, actsOf, isOverAfter } from './stepActs'
+import { type Act, actLabel, actsOf, buttonOf, isOverAfter } from './stepActs'
 
 type Props = Pick<StageProps, 'job' | 'change' | 'answer'> & {
   step: SheetStep
@@ -129,7 +129,7 @@ export function StepBar({ job, change, answer, step, isLast, onOver }: Props) {
       ) : (
         <>
           {actsOf(step).map((which, i) => (
-            <ActButton key={which} isFirst={i === 0} isOff={isOff(which)} which={which} onAct={act}>
+            <ActButton key={buttonOf(which)} isFirst={i === 0} isOff={isOff(which)} which={which} onAct={act}>
               {actLabel(which, state, isLast)}
             </ActButton>
           ))}
