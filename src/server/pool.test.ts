@@ -145,6 +145,39 @@ test('a thread that cannot be started is told, and the next question is tried ag
   expect(await next).toEqual({ json: '"b"' })
 })
 
+test('where no thread can be started, nobody behind it waits for ever', async () => {
+  const first = new Hand()
+  let starts = 0
+  const limits = { threads: 1, waiting: 2, ofOneClient: 3, answerTime: 1000, idleTime: 100 }
+  const reported: string[] = []
+  const answers = new AnswerPool(
+    () => {
+      starts += 1
+      if (starts > 1) throw new Error('no thread')
+      return first
+    },
+    limits,
+    ({ message }) => void reported.push(message),
+  )
+  const all = ['a', 'b', 'c'].map((text) => answers.ask('plan', text, 'x'))
+  first.emit('error', new Error('gone'))
+  expect(await Promise.all(all)).toEqual([{ none: 'broke' }, { none: 'broke' }, { none: 'broke' }])
+  expect(reported).toEqual(['gone', 'no thread', 'no thread'])
+  expect(answers.state).toEqual({ computing: 0, waiting: 0, idle: 0 })
+})
+
+test('what breaks a thread that rests is told too, and it is used no more', async () => {
+  const { threads, reported, pool: answers } = pool()
+  const asked = answers.ask('plan', 'a', 'x')
+  threads[0]!.answer()
+  await asked
+  threads[0]!.emit('error', new Error('died resting'))
+  expect(reported).toEqual(['died resting'])
+  expect(threads[0]!.ended).toBe(true)
+  void answers.ask('plan', 'b', 'x')
+  expect(threads).toHaveLength(2)
+})
+
 const ECHO =
   "const { parentPort } = require('node:worker_threads'); parentPort.on('message', ({ text }) => parentPort.postMessage({ json: text }))"
 

@@ -82,23 +82,31 @@ export class AnswerPool {
   }
 
   #next() {
-    if (this.#computed.size >= this.#limits.threads) return
-    const question = this.#waiting.shift()
-    if (!question) return
-    try {
-      this.#compute(question, this.#thread())
-    } catch (error) {
-      this.#report(error as Error)
-      question.settle({ none: 'broke' })
+    while (this.#computed.size < this.#limits.threads) {
+      const question = this.#waiting.shift()
+      if (!question) return
+      const thread = this.#thread()
+      if (thread) this.#compute(question, thread)
+      else question.settle({ none: 'broke' })
     }
   }
 
-  #thread(): Thread {
+  /** One that stands ready, else a new one; undefined where none can be started. */
+  #thread(): Thread | undefined {
     const [ready] = this.#idle
-    if (!ready) return this.#start()
+    if (!ready) return this.#started()
     const [thread, wake] = ready
     wake()
     return thread
+  }
+
+  #started(): Thread | undefined {
+    try {
+      return this.#start()
+    } catch (error) {
+      this.#report(error as Error)
+      return undefined
+    }
   }
 
   #compute(question: Question, thread: Thread) {
@@ -131,17 +139,21 @@ export class AnswerPool {
   #rest(thread: Thread) {
     const wake = () => {
       clearTimeout(ending)
-      thread.off('error', drop)
+      thread.off('error', fail)
       this.#idle.delete(thread)
     }
     const drop = () => {
       wake()
       void thread.terminate()
     }
+    const fail = (error: Error) => {
+      this.#report(error)
+      drop()
+    }
     const ending = setTimeout(drop, this.#limits.idleTime)
     // a server that ends does not wait for it
     ending.unref()
-    thread.on('error', drop)
+    thread.on('error', fail)
     this.#idle.set(thread, wake)
   }
 }

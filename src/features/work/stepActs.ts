@@ -39,9 +39,10 @@ const OVER: readonly Act[] = ['next', 'done', 'already', 'remove', 'leave']
 
 export const isOverAfter = (act: Act): boolean => OVER.includes(act)
 
+/** After them the step is done. */
+const ENDS: readonly Act[] = ['next', 'done', 'already']
 /** Acts that end a step share one button: a tap that falls while the state changes under it is not lost. */
-export const buttonOf = (act: Act): string =>
-  act === 'next' || act === 'done' || act === 'already' ? 'ends' : act
+export const buttonOf = (act: Act): string => (ENDS.includes(act) ? 'ends' : act)
 
 /** What the button of an act says. @param isLast nothing comes after it */
 export function actLabel(act: Act, state: StepState, isLast: boolean): string {
