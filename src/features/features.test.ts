@@ -13,7 +13,7 @@ import { fluidOunces, grams, millilitres } from './shared/planText'
 import { tells } from './shared/tells'
 import { everyOf, usualOf } from './shared/unit/usual'
 import { METERINGS } from '@/core/record/equipment/unit'
-import { chance } from '@/ui/chance'
+import { chance } from '@/core/base/units/chance'
 import { knownJob } from '@/core/record/job/known'
 import type { Plate } from '@/core/record/equipment/unit'
 

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import type { MindChanger } from '@/core/diagnosis/checks/nextCheck'
 import type { Mode } from '@/core/record/readings/schema'
-import { chance } from '@/ui/chance'
+import { chance } from '@/core/base/units/chance'
 
 /** Results that would put another suspect first. */
 export function MindChangers({ changers, mode }: { changers: readonly MindChanger[]; mode: Mode }) {

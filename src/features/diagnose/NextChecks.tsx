@@ -11,7 +11,7 @@ import { observationRow } from '@/core/record/readings/observations'
 import type { Mode, Observations } from '@/core/record/readings/schema'
 import { tells } from '../shared/tells'
 import { ChoiceChips } from '@/ui/ChoiceChips'
-import { chance } from '@/ui/chance'
+import { chance } from '@/core/base/units/chance'
 
 const MOST_SPLITS = 3
 

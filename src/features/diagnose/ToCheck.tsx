@@ -12,7 +12,7 @@ import type { Shown } from '@/core/record/records/decision'
 import { BUILD } from '../shared/build'
 import { decideNow } from '../shared/decide/decideNow'
 import { Gates } from '../shared/decide/Gates'
-import { shownText } from '../shared/decided'
+import { shownText } from '@/core/report/decided'
 import type { StageProps } from '../shared/stageProps'
 
 function Verdict({ fault, shown, ...props }: StageProps & { fault: SuspectId; shown: Shown | undefined }) {

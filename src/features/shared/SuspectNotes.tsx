@@ -4,7 +4,7 @@ import type { Diagnosis, Suspect } from '@/core/answer/diagnose'
 import { suspectLabel } from '@/core/diagnosis/faults/faults'
 import { checkRow } from '@/core/diagnosis/checks/checks'
 import type { Mode } from '@/core/record/readings/schema'
-import { chance } from '@/ui/chance'
+import { chance } from '@/core/base/units/chance'
 
 const lower = (label: string) => label.charAt(0).toLowerCase() + label.slice(1)
 

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import { memo, useMemo } from 'react'
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { temperatureInk } from '../ladder/temperatureColour'
+import { temperatureInk } from '../ladder/temperatureInk'
 import { INK } from '../theme/tokens'
 import { ROOMY } from './frame'
 import { layoutCircuit } from './layout'

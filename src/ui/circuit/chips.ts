@@ -1,5 +1,5 @@
 import type { ReadingKey } from '@/core/record/readings/vocabulary'
-import { spreadLabels } from '../ladder/layout'
+import { spreadLabels } from '@/core/drawing/ladderLayout'
 import {
   CHIP_HEIGHT,
   chipWidth,

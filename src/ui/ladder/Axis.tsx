@@ -1,8 +1,8 @@
 import { fromKelvin } from '@/core/base/units/convert'
 import type { Display } from '@/core/base/units/show'
 import { INK } from '../theme/tokens'
-import { type Scale, tickStep } from './layout'
-import { temperatureInk } from './temperatureColour'
+import { type Scale, tickStep } from '@/core/drawing/ladderLayout'
+import { temperatureInk } from './temperatureInk'
 
 /** Width of the scale, pixels. */
 export const AXIS = 46

@@ -1,8 +1,8 @@
 import Box from '@mui/material/Box'
 import type { Display } from '@/core/base/units/show'
 import { INK } from '../theme/tokens'
-import type { LadderSpan } from './model'
-import { spanTexts } from './spanText'
+import type { LadderSpan } from '@/core/drawing/ladderModel'
+import { spanTexts } from '@/core/drawing/spanText'
 
 type CaptionProps = {
   spans: readonly LadderSpan[]

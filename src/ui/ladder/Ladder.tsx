@@ -5,10 +5,10 @@ import type { Display } from '@/core/base/units/show'
 import { useElementSize } from '../useElementSize'
 import { Axis, AXIS, Ramp } from './Axis'
 import { Caption, captionHeight, Explained } from './Caption'
-import { assignLanes, type Scale, scaleFor, spreadLabels } from './layout'
-import type { LadderModel, LadderSpan } from './model'
+import { assignLanes, type Scale, scaleFor, spreadLabels } from '@/core/drawing/ladderLayout'
+import type { LadderModel, LadderSpan } from '@/core/drawing/ladderModel'
 import { RungMark } from './RungMark'
-import { spanTexts } from './spanText'
+import { spanTexts } from '@/core/drawing/spanText'
 import { SpanMark } from './SpanMark'
 
 type Props = {

@@ -2,9 +2,9 @@ import { fromKelvin } from '@/core/base/units/convert'
 import { type Display, showTemperature } from '@/core/base/units/show'
 import { INK } from '../theme/tokens'
 import { AXIS } from './Axis'
-import type { Scale } from './layout'
-import type { Rung } from './model'
-import { temperatureInk } from './temperatureColour'
+import type { Scale } from '@/core/drawing/ladderLayout'
+import type { Rung } from '@/core/drawing/ladderModel'
+import { temperatureInk } from './temperatureInk'
 
 type RungProps = {
   narrow: boolean

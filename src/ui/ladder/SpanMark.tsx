@@ -1,9 +1,9 @@
 'use client'
 import { INK } from '../theme/tokens'
 import { VerdictMark } from '../VerdictMark'
-import type { Scale } from './layout'
-import type { LadderSpan } from './model'
-import type { SpanTexts } from './spanText'
+import type { Scale } from '@/core/drawing/ladderLayout'
+import type { LadderSpan } from '@/core/drawing/ladderModel'
+import type { SpanTexts } from '@/core/drawing/spanText'
 
 type Props = {
   span: LadderSpan

@@ -1,4 +1,4 @@
-import { temperatureColour } from '../ladder/temperatureColour'
+import { temperatureColour } from '@/core/drawing/temperatureColour'
 import { THEMES } from '@/core/record/settings/settings'
 import { TOKENS } from './tokens'
 

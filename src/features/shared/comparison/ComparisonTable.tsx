@@ -5,7 +5,7 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import type { Verdict } from '@/core/diagnosis/evidence/sentence'
 import type { Comparison } from '@/core/answer/comparison'
-import { chance } from '@/ui/chance'
+import { chance } from '@/core/base/units/chance'
 
 const MARK: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△', below: '▽' }
 

@@ -6,7 +6,7 @@ import type { Picture } from '@/core/answer/comparison'
 import type { ReadingSet } from '@/core/record/readings/schema'
 import type { Display } from '@/core/base/units/show'
 import { kelvinsOf, Ladder } from '@/ui/ladder/Ladder'
-import { ladderModel } from '@/ui/ladder/model'
+import { ladderModel } from '@/core/drawing/ladderModel'
 import { setName } from '../sets/SetBar'
 
 type Props = {

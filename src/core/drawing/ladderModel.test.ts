@@ -1,8 +1,8 @@
-import { diagnose } from '@/core/answer/diagnose'
-import type { UnitPlate } from '@/core/record/equipment/unit'
-import type { Readings } from '@/core/record/readings/schema'
-import { differenceFromKelvin, fromKelvin } from '@/core/base/units/convert'
-import { ladderModel } from './model'
+import { diagnose } from '../answer/diagnose'
+import type { UnitPlate } from '../record/equipment/unit'
+import type { Readings } from '../record/readings/schema'
+import { differenceFromKelvin, fromKelvin } from '../base/units/convert'
+import { ladderModel } from './ladderModel'
 import { spanTexts } from './spanText'
 
 const f = (value: number) => ({ value, unit: 'F' as const })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { assignLanes, scaleFor, spreadLabels, tickStep } from './layout'
+import { assignLanes, scaleFor, spreadLabels, tickStep } from './ladderLayout'
 import { temperatureColour } from './temperatureColour'
 
 const kelvins = fc.array(fc.double({ min: 230, max: 380, noNaN: true }), { minLength: 1, maxLength: 20 })

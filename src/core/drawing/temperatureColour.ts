@@ -1,5 +1,3 @@
-import { INK } from '../theme/tokens'
-
 /** Cold slate-teal through neutral to warm ember; the only thing coloured along a scale. */
 const STOPS: readonly (readonly [kelvin: number, rgb: readonly [number, number, number]])[] = [
   [253, [38, 84, 96]],
@@ -23,7 +21,3 @@ export function temperatureColour(kelvin: number): string {
   )
   return `rgb(${mix.join(' ')})`
 }
-
-/** The same colour lifted from the ground of the theme in force, for drawings. */
-export const temperatureInk = (kelvin: number): string =>
-  `color-mix(in srgb, white ${INK.lift}, ${temperatureColour(kelvin)})`

@@ -1,10 +1,10 @@
-import { SATURATION_NAMES } from '@/core/record/readings/saturationNames'
-import type { Assessment } from '@/core/diagnosis/evidence/assess'
-import { verdict, type Verdict } from '@/core/diagnosis/evidence/sentence'
-import { type DerivedKey, derivedRow } from '@/core/record/readings/derivedTable'
-import type { Measured } from '@/core/record/readings/snapshot'
-import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
-import type { Target, TargetKey } from '@/core/diagnosis/targets/target'
+import { SATURATION_NAMES } from '../record/readings/saturationNames'
+import type { Assessment } from '../diagnosis/evidence/assess'
+import { verdict, type Verdict } from '../diagnosis/evidence/sentence'
+import { type DerivedKey, derivedRow } from '../record/readings/derivedTable'
+import type { Measured } from '../record/readings/snapshot'
+import { type ReadingKey, readingRow } from '../record/readings/vocabulary'
+import type { Target, TargetKey } from '../diagnosis/targets/target'
 
 /** One temperature on the ladder; a blend's saturation is a thick rung from bubble to dew. */
 export type Rung = {

@@ -1,5 +1,5 @@
-import { type Display, showDifference } from '@/core/base/units/show'
-import type { LadderSpan } from './model'
+import { type Display, showDifference } from '../base/units/show'
+import type { LadderSpan } from './ladderModel'
 
 export type SpanTexts = {
   readonly value: string

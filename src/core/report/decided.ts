@@ -1,10 +1,10 @@
-import { causeRow, isCause } from '@/core/diagnosis/proof/causes'
+import { causeRow, isCause } from '../diagnosis/proof/causes'
 import { format } from 'date-fns'
-import type { Shown, ShownHow } from '@/core/record/records/decision'
-import type { DecisionState } from '@/core/diagnosis/proof/decisionState'
-import { suspectLabel } from '@/core/diagnosis/faults/faults'
-import { UNKNOWN_CAUSE, unnamedNotes } from '@/core/record/job/decisions'
-import type { Job } from '@/core/record/job/job'
+import type { Shown, ShownHow } from '../record/records/decision'
+import type { DecisionState } from '../diagnosis/proof/decisionState'
+import { suspectLabel } from '../diagnosis/faults/faults'
+import { UNKNOWN_CAUSE, unnamedNotes } from '../record/job/decisions'
+import type { Job } from '../record/job/job'
 
 /** What was decided on one fault, and on what: a part is called condemned only behind its open gate or a written reason. */
 export function decidedText({ fault, gate, state, decision }: DecisionState): string {
