@@ -15,7 +15,7 @@ import {
 } from '@/core/record/equipment/unit'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { Choice } from '@/ui/Choice'
-import { KIND_LABELS, METERING_LABELS } from '../shared/jobText'
+import { KIND_LABELS, METERING_LABELS } from '@/core/report/jobText'
 import type { ChangeJob } from '../shared/record/useJob'
 
 type Props = { plate: Plate; change: ChangeJob }

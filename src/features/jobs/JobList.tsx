@@ -9,7 +9,7 @@ import Link from 'next/link'
 import { memo, useEffect, useRef, useState } from 'react'
 import type { JobIndexRow } from '@/data/database'
 import { STAGE_LABELS } from '../shared/stageNames'
-import { titleOf, unitLine } from '../shared/jobText'
+import { titleOf, unitLine } from '@/core/report/jobText'
 
 /** Fetched when jobs are chosen instead of opened. */
 const Checkbox = dynamic(() => import('@mui/material/Checkbox'), { ssr: false })

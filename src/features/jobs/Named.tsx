@@ -1,5 +1,5 @@
 import type { JobIndexRow } from '@/data/database'
-import { titleOf } from '../shared/jobText'
+import { titleOf } from '@/core/report/jobText'
 
 /** Names that are read out before they go; more are counted. */
 const MOST_NAMED = 12

@@ -4,7 +4,7 @@ import { useId } from 'react'
 import type { WaterLedger, WaterLine } from '@/core/repair/cleanup/water'
 import { INK } from '@/ui/theme/tokens'
 import { useElementSize } from '@/ui/useElementSize'
-import { grams } from '../shared/planText'
+import { grams } from '@/core/report/planText'
 
 const BAR = 26
 const TOP = 30

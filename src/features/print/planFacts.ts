@@ -7,7 +7,7 @@ import type { DayPlan } from '@/core/repair/day/planDay'
 import type { Plan } from '@/core/repair/plan/plan'
 import { doneText } from '../shared/dayText'
 import { pounds } from '@/core/base/units/weightText'
-import { classText, grams, oilChangesOf } from '../shared/planText'
+import { classText, grams, oilChangesOf } from '@/core/report/planText'
 
 type Fact = readonly [label: string, value: string | undefined]
 

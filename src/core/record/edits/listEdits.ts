@@ -24,6 +24,16 @@ export const setClosing = (values: { [K in keyof Closing]?: Closing[K] | undefin
     if (Object.keys(job.closing).length === 0) delete job.closing
   })
 
+/** Passes a point of the closing with a written reason; an empty reason takes it back. */
+export const overrideClose = (point: string, reason: string): Edit =>
+  edit((job, { now }) => {
+    const others = (job.closing?.overrides ?? []).filter((each) => each.point !== point)
+    const overrides = reason.trim() === '' ? others : [...others, { point, reason: reason.trim(), at: now }]
+    job.closing ??= {}
+    putAll(job.closing, { overrides: overrides.length > 0 ? overrides : undefined })
+    if (Object.keys(job.closing).length === 0) delete job.closing
+  })
+
 /** Names a log of the job; its samples are stored beside. */
 export const addLog = (log: LogHead): Edit => edit((job) => void job.logs.push(log))
 

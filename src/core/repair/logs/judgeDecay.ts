@@ -106,15 +106,24 @@ export function judgeDecay(looks: readonly Look[], limits: VacuumLimits, fit: Kn
       sentence: 'Shut the valve to the pump, then watch.',
       next: undefined,
     }
-  const told = `${shown(first.value)} to ${shown(last.value)} in ${minutes.toFixed(minutes < 10 ? 1 : 0)} min, ${SHAPES[cause]}`
-  const against = LIMIT_WORDS[limit](`${limits.school} limit ${shown(limits.limit)} in ${limits.minutes} min`)
   const isOpen = limit === 'passed' && !isShutBy(cause)
   return {
     ...base,
     missing: missingOf(limit, cause, limits.minutes * 60 - (last.seconds - first.seconds)),
-    sentence: `${told}: ${against}.${isOpen ? ` ${PROVES}` : ''}`,
+    sentence: `${foundText(looks, limits, cause) ?? ''}${isOpen ? ` ${PROVES}` : ''}`,
     next: nextOf(limit, cause),
   }
+}
+
+/** "337 microns to 503 microns in 10 min, level: passes the field limit 1000 microns in 10 min."; undefined below two looks. */
+export function foundText(looks: readonly Look[], limits: VacuumLimits, cause: LogCause): string | undefined {
+  const [first, last] = [looks[0], looks.at(-1)]
+  if (!first || !last || looks.length < 2) return undefined
+  const minutes = (last.seconds - first.seconds) / 60
+  const told = `${shown(first.value)} to ${shown(last.value)} in ${minutes.toFixed(minutes < 10 ? 1 : 0)} min, ${SHAPES[cause]}`
+  const limit = limitOf(looks, limits)
+  const against = LIMIT_WORDS[limit](`${limits.school} limit ${shown(limits.limit)} in ${limits.minutes} min`)
+  return `${told}: ${against}.`
 }
 
 /** What keeps its gate shut. @param left s to watch */

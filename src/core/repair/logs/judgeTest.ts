@@ -130,7 +130,7 @@ type Figures = Omit<TestJudged, keyof Verdict>
 type Says = (judged: Figures, setup: TestSetup) => string
 
 /** The change of a hold against its error. */
-const changeText = ({ hold }: Figures): string =>
+export const changeText = ({ hold }: Pick<TestJudged, 'hold'>): string =>
   hold
     ? `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
     : ''

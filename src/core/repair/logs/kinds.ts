@@ -20,6 +20,15 @@ import type { RecoverySetup } from './judgeRecovery'
 import { type TestSetup, testSetup } from './judgeTest'
 import { answerForecast, type ForecastAnswer, type ForecastQuestion } from './pullForecast'
 import { coldestOf, pullBasis, pullGuess, quickerWays, usualPull } from './pumpSetup'
+import {
+  chargeResult,
+  decayResult,
+  pullDownResult,
+  pullResult,
+  recoveryResult,
+  type Result,
+  testResult,
+} from './results'
 import { pointsOf, type WorkLog } from './series'
 import { soundly, soundnessOf } from './soundness'
 import { type ChargeSetup, tellCharge } from './tellCharge'
@@ -72,18 +81,23 @@ type LogKindRow<C extends object> = {
   readonly lapsesOn: readonly (keyof Effects)[]
   readonly context: (facts: LogFacts) => C
   readonly judge: (log: WorkLog, context: C, given: Given, facts: LogFacts) => Told
+  /** what it came to, for the record */
+  readonly result: Result<C>
 }
 
 /** A kind of log with its judge at hand. */
-export type LogKind = Omit<LogKindRow<object>, 'context' | 'judge'> & {
+export type LogKind = Omit<LogKindRow<object>, 'context' | 'judge' | 'result'> & {
   readonly context: (facts: LogFacts) => object
   /** Judges a log. What a worker would compute and is not given is computed here. */
   readonly judge: (log: WorkLog, facts: LogFacts, given?: Given) => Told
+  /** What an ended log came to: figures and limits, no word of what is to be done. @param told what its judge said */
+  readonly result: (log: WorkLog, facts: LogFacts, told: Pick<Told, 'cause'>) => string
 }
 
-const defineLogKind = <C extends object>({ context, judge, ...row }: LogKindRow<C>): LogKind => ({
+const defineLogKind = <C extends object>({ context, judge, result, ...row }: LogKindRow<C>): LogKind => ({
   ...row,
   context,
+  result: (log, facts, told) => result(log, context(facts), told),
   judge: (log, facts, given = {}) =>
     soundly(judge(log, context(facts), given, facts), soundnessOf(log, row.channels, atmosphereOf(facts))),
 })
@@ -151,6 +165,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         : {}),
     }),
     judge: (log, setup, _given, { plan }) => tellRecovery(log, setup, plan?.recovery),
+    result: recoveryResult,
   }),
   'pressure-test': defineLogKind<TestSetup>({
     name: 'Pressure test',
@@ -168,6 +183,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         ? testSetup(facts.unit, facts.plan)
         : { atmosphere: atmosphereOf(facts), steps: [] },
     judge: (log, setup, { now }) => tellTest(log, setup, now ?? lastOf(log)),
+    result: testResult,
   }),
   evacuation: defineLogKind<PullSetup>({
     name: 'Evacuation',
@@ -190,6 +206,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
         basis: plan ? pullBasis(plan, pump) : undefined,
         now: forecast ? (pullLooks(log, setup.atmosphere).at(-1)?.seconds ?? 0) : 0,
       }),
+    result: pullResult,
   }),
   decay: defineLogKind<DecaySetup>({
     name: 'Decay test',
@@ -202,6 +219,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
     context: decaySetup,
     judge: (log, setup, { fit, problem }) =>
       tellDecay(log, setup, fit ?? knownFit(decayQuestion(log, setup)), problem),
+    result: decayResult,
   }),
   'weigh-in': defineLogKind<ChargeSetup>({
     name: 'Weigh-in',
@@ -219,6 +237,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
       isExact: facts.plan?.charge?.isExact ?? false,
     }),
     judge: (log, setup) => tellCharge(log, setup),
+    result: chargeResult,
   }),
   'pull-down': defineLogKind<PullDownSetup>({
     name: 'Pull-down',
@@ -230,6 +249,7 @@ export const LOG_KINDS: Readonly<Record<LogPurpose, LogKind>> = {
     lapsesOn: [],
     context: (facts) => ({ atmosphere: atmosphereOf(facts), setting: settingOf(facts) }),
     judge: (log, setup) => tellPullDown(log, setup),
+    result: pullDownResult,
   }),
 }
 

@@ -66,7 +66,8 @@ export function overLimit(
 
 const psig = (pascals: number) => `${Number((pascals / UNITS.psia.si).toFixed(1))} psig`
 
-const overText = (gauge: number, { limit }: LimitSetup) =>
+/** "258 psig is over the limit of 150 psig, low side of the plate". */
+export const overText = (gauge: number, { limit }: Pick<LimitSetup, 'limit'>): string =>
   `${psig(gauge)} is over the limit${limit ? ` of ${psig(limit.limit)}, ${limit.of}` : ''}`
 /** What is done at once. */
 const AT_ONCE = 'shut the cylinder, stand clear, bleed off.'

@@ -7,7 +7,7 @@ import { systemClock } from '@/data/clock'
 import { database } from '@/data/shared'
 import { saveBlob } from '@/ui/saveBlob'
 import { filesClient } from '@/workers/filesClient'
-import { titleOf } from '../jobText'
+import { titleOf } from '@/core/report/jobText'
 
 /** The job's name without anything that a file system dislikes. */
 export const fileStem = (job: StoredJob): string => slugOf(titleOf(summaryOf(job)), 60) || 'job'

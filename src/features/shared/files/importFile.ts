@@ -8,7 +8,7 @@ import { systemClock } from '@/data/clock'
 import { database } from '@/data/shared'
 import { importJob, type ImportOutcome } from '@/data/importing'
 import { filesClient } from '@/workers/filesClient'
-import { titleOf } from '../jobText'
+import { titleOf } from '@/core/report/jobText'
 import { keepData } from '../storage/keepData'
 import { storeSentence } from '../storage/storeSentence'
 

@@ -7,7 +7,7 @@ import { roundLookedAt } from '@/core/record/job/rounds'
 import { ChoiceChips } from '@/ui/ChoiceChips'
 import { goInJob } from '../address/useAddress'
 import type { StageProps } from '../stageProps'
-import { REASON_NAMES } from './roundText'
+import { REASON_NAMES } from '@/core/report/roundText'
 
 const REASONS = ['found', 'return'] as const
 

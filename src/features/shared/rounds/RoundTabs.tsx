@@ -6,7 +6,7 @@ import Tabs from '@mui/material/Tabs'
 import { isUntouched } from '@/core/record/job/rounds'
 import { dropRound } from '@/core/record/edits/roundEdits'
 import type { StageProps } from '../stageProps'
-import { jobRounds, REASON_NAMES, roundName } from './roundText'
+import { jobRounds, REASON_NAMES, roundName } from '@/core/report/roundText'
 
 /** Which repair of the job is looked at; nothing while there is one only. */
 export function RoundTabs({ job, change, chooseRound }: StageProps) {

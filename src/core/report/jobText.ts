@@ -1,5 +1,5 @@
-import type { JobSummary } from '@/core/record/job/summary'
-import type { Metering, UnitKind } from '@/core/record/equipment/unit'
+import type { JobSummary } from '../record/job/summary'
+import type { Metering, UnitKind } from '../record/equipment/unit'
 
 export const KIND_LABELS: Readonly<Record<UnitKind, string>> = {
   'split-ac': 'Split air conditioner',

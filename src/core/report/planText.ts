@@ -1,7 +1,7 @@
-import type { Plan } from '@/core/repair/plan/plan'
-import type { ContaminationClass } from '@/core/repair/cleanup/classes'
-import { CLASS_LABELS } from '@/core/repair/cleanup/classes'
-import { fromSI } from '@/core/base/units/convert'
+import type { Plan } from '../repair/plan/plan'
+import type { ContaminationClass } from '../repair/cleanup/classes'
+import { CLASS_LABELS } from '../repair/cleanup/classes'
+import { fromSI } from '../base/units/convert'
 
 /** Grams as read on a ledger. */
 export function grams(kg: number): string {

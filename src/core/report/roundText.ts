@@ -1,10 +1,10 @@
-import { dateIn } from '@/core/base/units/siteTime'
-import { isSuspect, suspectLabel } from '@/core/diagnosis/faults/faults'
-import { decided } from '@/core/record/job/decisions'
-import type { Job } from '@/core/record/job/job'
-import { roundsOf } from '@/core/record/job/rounds'
-import { roundOf } from '@/core/record/records/kinds'
-import type { Round, RoundReason } from '@/core/record/records/round'
+import { dateIn } from '../base/units/siteTime'
+import { isSuspect, suspectLabel } from '../diagnosis/faults/faults'
+import { decided } from '../record/job/decisions'
+import type { Job } from '../record/job/job'
+import { roundsOf } from '../record/job/rounds'
+import { roundOf } from '../record/records/kinds'
+import type { Round, RoundReason } from '../record/records/round'
 
 export const REASON_NAMES: Readonly<Record<RoundReason, string>> = {
   first: 'First repair',
