@@ -8,7 +8,7 @@ import { useComparison } from '../shared/answer/useComparison'
 import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import type { StageProps } from '../shared/stageProps'
 import { LadderPair } from '../shared/comparison/LadderPair'
-import { setName } from '../shared/sets/SetBar'
+import { setName } from '@/core/report/setName'
 
 type Props = Pick<StageProps, 'job' | 'display' | 'setId'>
 

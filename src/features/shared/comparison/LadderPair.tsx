@@ -7,7 +7,7 @@ import type { ReadingSet } from '@/core/record/readings/schema'
 import type { Display } from '@/core/base/units/show'
 import { kelvinsOf, Ladder } from '@/ui/ladder/Ladder'
 import { ladderModel } from '@/core/drawing/ladderModel'
-import { setName } from '../sets/SetBar'
+import { setName } from '@/core/report/setName'
 
 type Props = {
   sets: readonly ReadingSet[]

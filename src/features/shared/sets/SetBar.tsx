@@ -1,4 +1,5 @@
 'use client'
+import { setName } from '@/core/report/setName'
 import EditOutlined from '@mui/icons-material/EditOutlined'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -16,9 +17,6 @@ import { randomWord } from '@/data/newId'
 
 /** More sets than these are chosen from a list. */
 const MOST_SIDE_BY_SIDE = 2
-
-export const setName = (set: ReadingSet, index: number) =>
-  `${set.label ?? `set ${index + 1}`}${set.branch === undefined ? '' : `, branch ${set.branch}`}`
 
 function WhichSet({ job, setId, chooseSet }: StageProps) {
   if (job.readingSets.length < 2) return null

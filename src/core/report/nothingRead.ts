@@ -1,5 +1,5 @@
-import type { Job } from '@/core/record/job/job'
-import { setsOfRound } from '@/core/record/job/setsOfRound'
+import type { Job } from '../record/job/job'
+import { setsOfRound } from '../record/job/setsOfRound'
 
 /** Whether nothing was read or seen yet: how often each fault is found is all that is known. */
 export const isNothingRead = (job: Parameters<typeof setsOfRound>[0] & Pick<Job, 'readingSets'>): boolean =>
