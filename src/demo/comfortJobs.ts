@@ -1,6 +1,5 @@
-import { COMFORT_KEYS, type DemoJob, ELEVATION, fahrenheit } from './demoJob'
+import { COMFORT_KEYS, type DemoJob, ELEVATION, fahrenheit, QUOTE_GIVEN } from './demoJob'
 
-const quoteGiven = { quote: { answer: 'given', by: 'the site manager' } } as const
 const MILD = {
   outdoorAirTemp: fahrenheit(74),
   returnAirTemp: fahrenheit(75),
@@ -64,7 +63,7 @@ const DOME: DemoJob = {
         causes: ['unknown'],
       },
     ],
-    day: quoteGiven,
+    day: QUOTE_GIVEN,
   },
   work: { hoursAgo: 3, until: 'swapCompressor', seed: 3 },
 }
@@ -124,7 +123,7 @@ const SPECTROGRAPH: DemoJob = {
         state: 'decided',
       },
     ],
-    day: quoteGiven,
+    day: QUOTE_GIVEN,
   },
   work: {
     hoursAgo: 173,
@@ -217,18 +216,22 @@ const GATEHOUSE: DemoJob = {
       ],
       look: ['compressorState', 'hardStart', 'startGear', 'callForOperation'],
     },
-    {
+  ],
+  rest: {
+    decisions: [{ id: 'start-gear-failed', fault: 'start-gear-failed', state: 'decided' }],
+    day: QUOTE_GIVEN,
+  },
+  work: {
+    hoursAgo: 98.5,
+    seed: 17,
+    replaced: 'Run capacitor',
+    after: {
       label: 'after repair',
-      hoursAgo: 98,
       seed: 17,
       conditions: MILD,
       keys: [...COMFORT_KEYS, 'compressorAmps'],
       look: ['compressorState', 'frostPattern'],
     },
-  ],
-  rest: {
-    decisions: [{ id: 'start-gear-failed', fault: 'start-gear-failed', state: 'decided' }],
-    closing: { replaced: 'Run capacitor', proven: 'proven' },
   },
 }
 

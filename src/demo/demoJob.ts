@@ -12,6 +12,9 @@ import type { Conditions } from '@/core/simulate/conditions'
 export const ELEVATION = { value: 1750, unit: 'm' } as const
 export const fahrenheit = (value: number) => toKelvin({ value, unit: 'F' })
 
+/** An owner who agreed to the quote. */
+export const QUOTE_GIVEN = { quote: { answer: 'given', by: 'the site manager' } } as const
+
 export type DemoFault = { readonly fault: SimulatedFault; readonly severity: number }
 
 export type DemoSet = {

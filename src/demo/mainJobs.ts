@@ -1,5 +1,5 @@
 import type { Conditions } from '@/core/simulate/conditions'
-import { COMFORT_KEYS, type DemoJob, ELEVATION, fahrenheit } from './demoJob'
+import { COMFORT_KEYS, type DemoJob, ELEVATION, fahrenheit, QUOTE_GIVEN } from './demoJob'
 
 export const CONTROL_ROOM: DemoJob = {
   id: 'demo-control-room',
@@ -95,6 +95,7 @@ export const EXHIBIT_HALL: DemoJob = {
     nominalTons: 5,
     seer: 10,
     factoryCharge: { value: 8.5, unit: 'lb' },
+    oldDryer: { cubicInches: 16, flow: 'one-way', joint: 'sweat' },
     site: { name: 'Observatory, exhibit hall', elevation: ELEVATION },
   },
   arrival: {
@@ -118,23 +119,23 @@ export const EXHIBIT_HALL: DemoJob = {
         oilAppearance: 'amber',
       },
     },
-    {
+  ],
+  rest: {
+    decisions: [{ id: 'plugged-liquid-dryer', fault: 'plugged-liquid-dryer', state: 'decided' }],
+    day: QUOTE_GIVEN,
+    repair: { oilOut: { value: 46, unit: 'floz' } },
+    closing: { notDone: 'Outdoor coil is to be cleaned before the summer' },
+  },
+  work: {
+    hoursAgo: 49,
+    seed: 22,
+    replaced: 'Liquid dryer one size up, suction clean-up dryer with ports, oil',
+    after: {
       label: 'after repair',
-      hoursAgo: 44,
       seed: 23,
       conditions: EXHIBIT_CONDITIONS,
       keys: [...COMFORT_KEYS, 'dryerInTemp', 'dryerOutTemp', 'compressorAmps'],
       observations: { frostPattern: 'none', sightGlass: 'clear' },
-    },
-  ],
-  rest: {
-    decisions: [{ id: 'plugged-liquid-dryer', fault: 'plugged-liquid-dryer', state: 'decided' }],
-    closing: {
-      recovered: { value: 7.9, unit: 'lb' },
-      charged: { value: 8.7, unit: 'lb' },
-      replaced: 'Liquid dryer one size up, suction clean-up dryer with ports',
-      notDone: 'Acid test again after 24 h running, then the suction core comes out',
-      proven: 'proven',
     },
   },
 }

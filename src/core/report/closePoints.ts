@@ -65,6 +65,13 @@ function gateRows({ sheet, job }: RoundScene): Row[] {
   return [...new Set(chosen.map(({ id }) => id))].map((id) => gateRow(chosen.filter((gate) => gate.id === id)))
 }
 
+/** [practice] so many steps are named, the others are counted. */
+const NAMED = 4
+const fewOf = (names: readonly string[]): string =>
+  names.length <= NAMED
+    ? names.join('; ')
+    : `${names.slice(0, NAMED - 1).join('; ')} and ${names.length - NAMED + 1} more`
+
 function stepsRow({ sheet }: RoundScene): Row | undefined {
   const open = sheet.steps.filter(
     ({ state, task }) => state !== 'done' && state !== 'skipped' && task.id !== LAST_TASK,
@@ -75,7 +82,7 @@ function stepsRow({ sheet }: RoundScene): Row | undefined {
   return {
     id: 'steps',
     name: 'Every step done or left out with a reason',
-    missing: open.length > 0 ? [`not done: ${names.join('; ')}`] : [],
+    missing: open.length > 0 ? [`not done: ${fewOf(names)}`] : [],
     place: first && { at: 'step', task: first.task.id },
   }
 }

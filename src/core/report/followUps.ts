@@ -1,4 +1,4 @@
-import { dateIn, momentIn, wallIn } from '../base/units/siteTime'
+import { fullDateIn, fullMomentIn, wallIn } from '../base/units/siteTime'
 import { HOUR } from '../base/units/time'
 import { retestRows } from '../repair/work/retests'
 import { otherMode } from '../repair/work/otherMode'
@@ -19,8 +19,8 @@ export function followUps(scene: RoundScene): FollowUp[] {
   const { job, known, answer, now } = scene
   const zone = job.unit.site?.zone
   const started = job.repair?.startedAt
-  const due = (ms: number) => ({ when: momentIn(ms, zone), day: wallIn(ms, zone).slice(0, 10) })
-  const onDay = (day: string) => ({ when: dateIn(`${day}T12:00:00Z`, zone), day })
+  const due = (ms: number) => ({ when: fullMomentIn(ms, zone), day: wallIn(ms, zone).slice(0, 10) })
+  const onDay = (day: string) => ({ when: fullDateIn(`${day}T12:00:00Z`, zone), day })
   const tests = retestRows(answer.plan, job.repair, job.run, now)
     .filter(({ state }) => state !== 'done')
     .map(({ what, dueAt }) => ({ what, ...due(Date.parse(dueAt)) }))

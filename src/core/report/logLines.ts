@@ -1,11 +1,13 @@
-import { momentIn } from '../base/units/siteTime'
+import { fullMomentIn } from '../base/units/siteTime'
 import { samplesOfLooks } from '../record/logs/looks'
 import { countOf, type Samples } from '../record/logs/samples'
 import { passOf } from '../record/job/passes'
 import type { LogHead } from '../record/records/log'
 import type { LogPurpose } from '../record/readings/logPurposes'
+import { aimOf } from '../repair/logs/judgeCharge'
 import { LOG_KINDS } from '../repair/logs/kinds'
 import { logWord } from '../repair/logs/logWord'
+import type { ChargeSetup } from '../repair/logs/tellCharge'
 import { line, type ReportSection, section } from './line'
 import type { RoundScene } from './scene'
 
@@ -38,13 +40,20 @@ function resultText(scene: RoundScene, log: WorkLogHead): string {
   return LOG_KINDS[log.purpose].result({ head: log, samples }, scene.facts, verdict)
 }
 
+/** A weight that nothing known can be held against. */
+function isUnjudged({ facts, answer }: RoundScene, { purpose, id }: WorkLogHead): boolean {
+  if (purpose !== 'weigh-in' || answer.verdicts[id] === undefined) return false
+  return aimOf(LOG_KINDS[purpose].context(facts) as ChargeSetup) === undefined
+}
+
 /** Each log as its result. */
 export const logLines = (scene: RoundScene) =>
   endedLogs(scene).map((log) => {
-    const { word, at } = logWord(log, scene.answer.verdicts[log.id])
+    const { word: said, at } = logWord(log, scene.answer.verdicts[log.id])
+    const word = isUnjudged(scene, log) ? 'not judged, the charge is not known' : said
     return line(
       `${LOG_KINDS[log.purpose].name}${passText(scene, log)}`,
-      `${momentIn(at, scene.job.unit.site?.zone)} ${word}: ${resultText(scene, log)}`,
+      `${fullMomentIn(at, scene.job.unit.site?.zone)} ${word}: ${resultText(scene, log)}`,
     )
   })
 
@@ -56,7 +65,7 @@ export function logSection(scene: RoundScene): ReportSection | undefined {
   )
   return section('tests', 'Recovery, tightness, vacuum, charge', [
     ...logLines(scene),
-    line('Joints bubbled', run?.bubbledAt && momentIn(run.bubbledAt, unit.site?.zone)),
+    line('Joints bubbled', run?.bubbledAt && fullMomentIn(run.bubbledAt, unit.site?.zone)),
     line('Leaks found by the test', leaks.join('; ')),
   ])
 }

@@ -1,5 +1,5 @@
 import { unitRow } from '../base/units/units'
-import { momentIn } from '../base/units/siteTime'
+import { fullMomentIn } from '../base/units/siteTime'
 import { type ObservationKey, observationRow, wordText } from '../record/readings/observations'
 import { OPEN_OHMS_LEAST } from '../record/readings/openOhms'
 import { isPlaced, placesOf } from '../record/readings/places'
@@ -49,7 +49,7 @@ export function readingSections(scene: Known & Pick<RoundScene, 'job'>, sets: re
   const zone = scene.job.unit.site?.zone
   return sets.flatMap((set, i) => {
     const inside = set.refrigerant && set.refrigerant !== scene.job.unit.refrigerant ? `, ${set.refrigerant} inside` : ''
-    const title = `${setName(set, i)}, ${set.mode}${inside}${set.at ? `, ${momentIn(set.at, zone)}` : ''}`
+    const title = `${setName(set, i)}, ${set.mode}${inside}${set.at ? `, ${fullMomentIn(set.at, zone)}` : ''}`
     const own = section(`set-${set.id}`, title, [
       ...(Object.keys(set.readings) as ReadingKey[]).map((key) =>
         line(readingRow(key).label, readingText(scene, set, key)),

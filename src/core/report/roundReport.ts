@@ -11,7 +11,6 @@ import { ownerSections } from './ownerLines'
 import { refrigerantSection } from './refrigerantLines'
 import { jobRounds, REASON_NAMES, roundName } from './roundText'
 import type { RoundScene } from './scene'
-import { setName } from './setName'
 import { type SetPair, setPairs } from './setPairs'
 import { startUpSection } from './startUpLines'
 import { type Tag, tagOf, tagText } from './tag'
@@ -23,8 +22,8 @@ export type PairReport = {
   readonly title: string
   readonly conditions: string
   readonly comparison: Comparison
-  /** what stands over each ladder */
-  readonly headings: readonly [string, string]
+  /** of the sets that are compared */
+  readonly setIds: readonly string[]
 }
 
 /** One repair, written from its records. */
@@ -45,28 +44,30 @@ export type RoundReport = {
   readonly tagText: string
 }
 
+function conditionsText({ before, unlike }: SetPair): string {
+  if (!before) return 'It did not run when it was found'
+  return unlike.length === 0 ? 'At like conditions' : `Not at like conditions: ${unlike.join('; ')}`
+}
+
 function pairReport({ known, job }: RoundScene, pair: SetPair, display: Display): PairReport {
-  const { before, after, unlike } = pair
-  const name = (id: string) => {
-    const at = known.readingSets.findIndex((set) => set.id === id)
-    return setName(known.readingSets[at] ?? before, at)
-  }
+  const { before, after } = pair
+  const setIds = [...(before ? [before.id] : []), after.id]
   return {
-    title: `Before and after, ${before.mode}`,
-    conditions:
-      unlike.length === 0 ? 'At like conditions' : `Not at like conditions: ${unlike.join('; ')}`,
-    comparison: compareSets({ unit: known.unit, arrival: job.arrival, readingSets: known.readingSets }, display, [
-      before.id,
-      after.id,
-    ]),
-    headings: [name(before.id), name(after.id)],
+    title: `${before ? 'Before and after' : 'After the repair'}, ${after.mode}`,
+    conditions: conditionsText(pair),
+    comparison: compareSets(
+      { unit: known.unit, arrival: job.arrival, readingSets: known.readingSets },
+      display,
+      setIds,
+    ),
+    setIds,
   }
 }
 
 function noPairText({ job }: RoundScene): string {
   const running = setsOfRound(job).filter(({ mode }) => mode !== 'off')
   if (running.length === 0) return 'No set of a running unit is on record.'
-  return 'No two sets in the same mode, before and after the repair, are on record.'
+  return 'No set after the repair, in the mode of one before it, is on record.'
 }
 
 /** What stands at the end: how it was shown, what is due, what is missing or was passed. */

@@ -11,7 +11,8 @@ import type { RoundScene } from './scene'
 
 /** A set before the repair beside one after it, in the same mode. */
 export type SetPair = {
-  readonly before: JobSet
+  /** undefined where the unit did not run when it was found */
+  readonly before: JobSet | undefined
   readonly after: JobSet
   /** what is otherwise round the unit, in words; empty at like conditions */
   readonly unlike: readonly string[]
@@ -59,13 +60,14 @@ export function setsAfter(scene: Pick<RoundScene, 'job'>): JobSet[] {
   return sets.filter(({ at }) => (instantOf(at) ?? -Infinity) >= start)
 }
 
-/** For each mode the first running set before the repair and the last one after it. */
+/** For each mode the last running set after the repair, beside the first one before it where the unit ran. */
 export function setPairs(scene: Pick<RoundScene, 'job'>, display: Display): SetPair[] {
   const after = setsAfter(scene)
   const before = setsOfRound(scene.job).filter((set) => !after.includes(set))
   return (['cooling', 'heating'] as const).flatMap((mode) => {
     const own = (sets: readonly JobSet[]) => sets.filter((set) => isRunning(set) && set.mode === mode)
     const [first, last] = [own(before)[0], own(after).at(-1)]
-    return first && last ? [{ before: first, after: last, unlike: unlikeConditions(first, last, display) }] : []
+    if (!last || (!first && before.some(isRunning))) return []
+    return [{ before: first, after: last, unlike: first ? unlikeConditions(first, last, display) : [] }]
   })
 }

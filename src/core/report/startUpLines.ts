@@ -1,5 +1,5 @@
 import { instantOf } from '../base/units/instants'
-import { momentIn } from '../base/units/siteTime'
+import { fullMomentIn } from '../base/units/siteTime'
 import { showQuantity } from '../base/units/compound'
 import { durationText } from '../base/units/wall'
 import { acidTestText } from '../record/job/acidTests'
@@ -11,7 +11,7 @@ import { totalTurns, turnsText } from '../repair/work/startUp'
 import { line, lowerFirst, type ReportSection, section } from './line'
 import type { RoundScene } from './scene'
 
-const at = ({ job }: RoundScene, moment: string) => momentIn(moment, job.unit.site?.zone)
+const at = ({ job }: RoundScene, moment: string) => fullMomentIn(moment, job.unit.site?.zone)
 
 /** Points of the first start that were gone through; those that are not, by name. */
 function firstStartText({ job, known, work, state, now }: RoundScene): string | undefined {

@@ -1,4 +1,4 @@
-import { dateIn } from '../base/units/siteTime'
+import { fullDateIn } from '../base/units/siteTime'
 import { latestPass } from '../record/job/passes'
 import { LAST_TASK } from '../record/job/lastTask'
 import { roundLookedAt } from '../record/job/rounds'
@@ -47,7 +47,7 @@ export function tagOf(scene: RoundScene): Tag {
     title: titleOf(summaryOf(job)),
     converted: from === to ? undefined : { from, to },
     lines: [
-      line('Date', dateIn(endedAt(scene), job.unit.site?.zone)),
+      line('Date', fullDateIn(endedAt(scene), job.unit.site?.zone)),
       line('Refrigerant', to),
       line('Charge', charge ? finalChargeText(charge) : 'not weighed'),
       line('Oil', oil, plan.oil.kind),

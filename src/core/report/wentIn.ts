@@ -48,6 +48,7 @@ function ledgerText({ contamination: { water, acid }, oil }: Plan): string {
 
 /** Kind and amount of the oil. */
 export function oilText({ oil }: Pick<Plan, 'oil'>): string {
+  if (oil.out === undefined && oilChangesOf(oil) === 0) return oil.goesIn
   const out = oil.out === undefined ? 'amount that came out not measured' : `${fluidOunces(oil.out)} came out, refill ${fluidOunces(oil.refill.value)}`
   return `${oil.goesIn}; ${out}`
 }

@@ -1,4 +1,4 @@
-import { momentIn } from '../base/units/siteTime'
+import { fullMomentIn } from '../base/units/siteTime'
 import { durationText } from '../base/units/wall'
 import { isDecided } from '../record/job/decisions'
 import type { StepRecord } from '../record/records/step'
@@ -12,7 +12,7 @@ import type { RoundScene } from './scene'
 
 /** A step by its name, without what its label tells to be done. */
 export const stepName = (task: string, own?: string): string =>
-  own ?? (isTask(task) ? (taskRow(task).label.split(/[:;,]/)[0] as string) : isOwnTask(task) ? taskRow(task).label : 'a step of another Orzo')
+  own ?? (isTask(task) ? (taskRow(task).label.split(/[:;,?]/)[0] as string) : isOwnTask(task) ? taskRow(task).label : 'a step of another Orzo')
 const nameOf = ({ task, own }: StepRecord) => stepName(task, own?.label)
 
 /** Gates that were passed with a reason, each with what it stood for. */
@@ -32,7 +32,7 @@ const APPROVAL = {
 function timesText({ job, now }: RoundScene): string | undefined {
   const times = workTimes(job.steps, Math.min(now, Date.parse(job.updatedAt)))
   if (!times) return undefined
-  const [begun, ended] = [times.from, times.to].map((moment) => momentIn(moment, job.unit.site?.zone))
+  const [begun, ended] = [times.from, times.to].map((moment) => fullMomentIn(moment, job.unit.site?.zone))
   return `${begun} to ${ended}, ${durationText(Math.round(times.hands))} hands-on`
 }
 

@@ -101,7 +101,7 @@ describe('comparison', () => {
       1,
     )
     expect(
-      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, ['set-2', 'set-2']).rows[0]?.change,
+      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, ['set-after', 'set-after']).rows[0]?.change,
     ).toBeUndefined()
   })
 })

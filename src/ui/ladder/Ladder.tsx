@@ -5,7 +5,8 @@ import type { Display } from '@/core/base/units/show'
 import { useElementSize } from '../useElementSize'
 import { Axis, AXIS, Ramp } from './Axis'
 import { Caption, captionHeight, Explained } from './Caption'
-import { assignLanes, type Scale, scaleFor, spreadLabels } from '@/core/drawing/ladderLayout'
+import { scaleFor, spreadLabels } from '@/core/drawing/ladderLayout'
+import { kelvinsOf, placeSpans } from '@/core/drawing/ladderPlaces'
 import type { LadderModel, LadderSpan } from '@/core/drawing/ladderModel'
 import { RungMark } from './RungMark'
 import { spanTexts } from '@/core/drawing/spanText'
@@ -23,38 +24,13 @@ type Props = {
   zoom?: number | undefined
 }
 
-/** All temperatures that a ladder shows, K. */
-export const kelvinsOf = ({ rungs, spans }: LadderModel): number[] => [
-  ...rungs.flatMap((rung) => [rung.kelvin, rung.glideTo ?? rung.kelvin]),
-  ...spans.map(({ to }) => to),
-]
-
 const LABELS = 150
 const LABELS_NARROW = 128
 const LABEL_GAP = 31
 const MARGIN = 14
-const SPAN_TEXT_HEIGHT = 62
 const NARROW = 480
 /** Least width in which a span and its text are legible. */
 const LEAST_LANE = 70
-
-/** Where each span stands: its bracket by temperature, its lane so that no text meets another. */
-function placeSpans(spans: readonly LadderSpan[], scale: Scale) {
-  const stretches = spans.map((span) => {
-    const [top, bottom] = [scale.y(Math.max(span.from, span.to)), scale.y(Math.min(span.from, span.to))]
-    const middle = Math.min(
-      Math.max((top + bottom) / 2, SPAN_TEXT_HEIGHT / 2),
-      scale.height - SPAN_TEXT_HEIGHT / 2,
-    )
-    return {
-      middle,
-      top: Math.min(top, middle - SPAN_TEXT_HEIGHT / 2),
-      bottom: Math.max(bottom, middle + SPAN_TEXT_HEIGHT / 2),
-    }
-  })
-  const lanes = assignLanes(stretches)
-  return spans.map((span, i) => ({ span, middle: stretches[i]?.middle ?? 0, lane: lanes[i] ?? 0 }))
-}
 
 function Empty() {
   return (

@@ -40,6 +40,14 @@ export const momentIn = (moment: number | string, zone?: string): string =>
 export const dateIn = (moment: number | string, zone?: string): string =>
   formatOf(zone, DATE).format(msOf(moment))
 
+/** "27 Nov 2026": a record is read in another year. */
+export const fullDateIn = (moment: number | string, zone?: string): string =>
+  formatOf(zone, { ...DATE, year: 'numeric' }).format(msOf(moment))
+
+/** "27 Nov 2026 14:05" by the clock of a zone. */
+export const fullMomentIn = (moment: number | string, zone?: string): string =>
+  `${fullDateIn(moment, zone)} ${formatOf(zone, TIME).format(msOf(moment))}`
+
 /** "2026-11-27T14:05" by the clock on the wall of a zone. */
 export function wallIn(moment: number, zone?: string): string {
   const parts = formatOf(zone, { year: 'numeric', month: '2-digit', day: '2-digit', ...TIME }).formatToParts(

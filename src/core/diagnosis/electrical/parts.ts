@@ -17,7 +17,7 @@ export function judgeCapacitor(measured: number, label: number): Finding {
   return {
     verdict: 'failed',
     faults: ['start-gear-failed'],
-    sentence: `${text}: replace.`,
+    sentence: `${text}: failed.`,
     next: 'Discharge through a resistor first; a dual capacitor is tested section by section to common.',
   }
 }

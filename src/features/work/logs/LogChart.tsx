@@ -11,6 +11,7 @@ import { Scatter } from 'react-chartjs-2'
 import { unitText } from '@/core/base/units/system'
 import { countOf, type Samples } from '@/core/record/logs/samples'
 import { gapOf, segmentsOf, type ThinPoint, thinWindow, type Window } from '@/core/record/logs/segments'
+import { MARK_WORDS } from '@/core/record/logs/markWords'
 import { channelRow } from '@/core/record/readings/channels'
 import type { LogHead } from '@/core/record/records/log'
 import type { Level, Zone } from '@/core/repair/logs/told'
@@ -35,17 +36,6 @@ type Props = {
   levels?: readonly Level[]
   zones?: readonly Zone[]
 }
-
-const MARK_WORDS = {
-  step: 'step',
-  hold: 'clock on',
-  stop: 'stopped',
-  sweep: 'sweep',
-  'valve-shut': 'shut',
-  'valve-open': 'open',
-  cylinder: 'cylinder',
-  note: '',
-} as const
 
 /** What is looked at: all of it while it grows, else what was zoomed to. */
 function useWindow(end: number) {
