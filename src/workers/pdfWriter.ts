@@ -26,7 +26,10 @@ async function prepared(faces: () => Promise<Faces>): Promise<Maker> {
 }
 
 /** A document as the bytes of a PDF. @param faces fetched once */
-export async function writePdf(document: TDocumentDefinitions, faces: () => Promise<Faces>): Promise<Uint8Array> {
+export async function writePdf(
+  document: TDocumentDefinitions,
+  faces: () => Promise<Faces>,
+): Promise<Uint8Array> {
   maker ??= prepared(faces)
   try {
     const bytes = await (await maker).createPdf(document).getBuffer()

@@ -10,7 +10,8 @@ import { withRefrigerants } from '@/core/record/state/refrigerants'
 import type { LogSamples } from '@/core/repair/logs/verdicts'
 import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { type JobReport, jobReport, type ReportQuestion, scenesOf } from '@/core/report/jobReport'
-import { paperOf, type PaperName } from '@/core/report/paper/documents'
+import { paperOf } from '@/core/report/paper/documents'
+import type { PaperName } from '@/core/report/paper/paperNames'
 import { roundPlots } from '@/core/report/plots'
 import { type Faces, writePdf } from './pdfWriter'
 
@@ -52,7 +53,12 @@ export function reportHandlers(faces: () => Promise<Faces>) {
       const scenes = scenesOf(question)
       const report = saidIn(jobReport(question, scenes), call.system)
       const plots =
-        call.paper === 'technical' ? saidIn(scenes.map((scene) => roundPlots(scene, call.system)), call.system) : []
+        call.paper === 'technical'
+          ? saidIn(
+              scenes.map((scene) => roundPlots(scene, call.system)),
+              call.system,
+            )
+          : []
       const { display, sheet } = call
       return {
         bytes: await writePdf(paperOf(call.paper, report, plots, { display, sheet }), faces),

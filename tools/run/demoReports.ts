@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { US_UNITS } from '@/core/base/units/system'
 import { documentOf } from '@/core/record/job/rounds'
-import { PAPERS } from '@/core/report/paper/documents'
+import { PAPERS } from '@/core/report/paper/paperNames'
 import { demoHandlers } from '@/demo/buildDemo'
 import { samplesOfRows } from '@/demo/samplesOfRows'
 import { reportHandlers } from '@/workers/reportHandlers'
@@ -30,6 +30,8 @@ for (const { job, chunks } of jobs) {
     const { value } = await handlers.pdf({ ...call, paper, sheet: 'letter' }).next()
     if (!value) throw new Error('no paper was written')
     writeFileSync(path.join(folder, `${job.id}-${paper}.pdf`), value.bytes)
-    process.stdout.write(`${job.id} ${paper} ${(performance.now() - begun).toFixed(0)} ms, ${value.bytes.length} bytes\n`)
+    process.stdout.write(
+      `${job.id} ${paper} ${(performance.now() - begun).toFixed(0)} ms, ${value.bytes.length} bytes\n`,
+    )
   }
 }

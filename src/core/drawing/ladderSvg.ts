@@ -14,10 +14,12 @@ export type LadderPaper = {
   readonly display: Display
   /** temperatures of another ladder on the same scale, K */
   readonly alongside?: readonly number[]
+  /** spans of the ladder that has most of them: room is kept for those without a lane */
+  readonly spansBeside?: number
 }
 
 const AXIS = 40
-const LABELS = 132
+const LABELS = 120
 const MARGIN = 16
 const LABEL_GAP = 21
 const BAND = 10
@@ -38,7 +40,9 @@ function axis(scale: Scale, { display }: LadderPaper): string[] {
     scale.top > 0
       ? [
           element('polyline', {
-            points: [0, 1, 2, 3, 4].map((i) => `${AXIS - 3 + (i % 2 === 0 ? -5 : 5)},${scale.top - 4 - i * 5}`).join(' '),
+            points: [0, 1, 2, 3, 4]
+              .map((i) => `${AXIS - 3 + (i % 2 === 0 ? -5 : 5)},${scale.top - 4 - i * 5}`)
+              .join(' '),
             fill: 'none',
             stroke: PAPER.ink,
             'stroke-width': 1.2,
@@ -56,7 +60,12 @@ function axis(scale: Scale, { display }: LadderPaper): string[] {
   ]
 }
 
-type RungPlace = { readonly scale: Scale; readonly labelY: number; readonly labelX: number; readonly paper: LadderPaper }
+type RungPlace = {
+  readonly scale: Scale
+  readonly labelY: number
+  readonly labelX: number
+  readonly paper: LadderPaper
+}
 
 function rungMarks(rung: Rung, { scale, labelY, labelX, paper }: RungPlace): string[] {
   const y = scale.y(rung.kelvin)
@@ -85,7 +94,11 @@ function rungMarks(rung: Rung, { scale, labelY, labelX, paper }: RungPlace): str
     }),
     stroke(labelX - 20, y, labelX - 4, labelY, { stroke: PAPER.hairline }),
     words(rung.label, labelX, labelY + 3.5, size, { fill: PAPER.quiet }),
-    words(value, paper.width - 2, labelY + 4, 12, { 'text-anchor': 'end', 'font-weight': 'bold', fill: PAPER.ink }),
+    words(value, paper.width - 2, labelY + 4, 12, {
+      'text-anchor': 'end',
+      'font-weight': 'bold',
+      fill: PAPER.ink,
+    }),
   ]
 }
 
@@ -131,16 +144,27 @@ function spanMarks(span: LadderSpan, scale: Scale, x: number, middle: number, di
     stroke(x, start, x, end, { 'stroke-width': 2.2 }),
     stroke(x - 6, start, x + 6, start, { 'stroke-width': 1.2 }),
     stroke(x - 6, end, x + 6, end, { 'stroke-width': 2.2 }),
-    element('rect', { x: x + 7, y: middle - 20, width: 62, height: 40, fill: '#ffffff', 'fill-opacity': 0.9 }),
+    element('rect', {
+      x: x + 7,
+      y: middle - 20,
+      width: 62,
+      height: 40,
+      fill: '#ffffff',
+      'fill-opacity': 0.9,
+    }),
     words(span.label, x + 10, middle - 10, 8.5, { fill: PAPER.quiet }),
     words(value, x + 10, middle + 4, 12, { 'font-weight': 'bold', fill: PAPER.ink }),
     words(error, x + 10 + value.length * 12 * 0.68, middle + 4, 8, { fill: PAPER.quiet }),
     ...(span.verdict
-      ? [verdictMark(span.verdict, x + 14, middle + 14), words(verdict, x + 21, middle + 17, 8.5, { fill: PAPER.ink })]
+      ? [
+          verdictMark(span.verdict, x + 14, middle + 14),
+          words(verdict, x + 21, middle + 17, 8.5, { fill: PAPER.ink }),
+        ]
       : []),
   ]
 }
 
+const CAPTION_LINE = 12
 /** Least width in which a span and its text are legible. */
 const LEAST_LANE = 64
 
@@ -152,16 +176,21 @@ const spilledText = (span: LadderSpan, display: Display): string => {
 
 /** A ladder for paper, from the same model as that of the screen: rungs, spans, target bands. Pixels. */
 export function ladderSvg(model: LadderModel, paper: LadderPaper): string {
-  const { width, height, display, alongside = [] } = paper
-  const inner = height - 2 * MARGIN - 22
-  const scale = scaleFor([...kelvinsOf(model), ...alongside], inner)
+  const { width, height, display, alongside = [], spansBeside = model.spans.length } = paper
   const labelX = width - LABELS
   const room = labelX - 24 - AXIS - 12
   const most = Math.max(Math.floor(room / LEAST_LANE), 1)
+  // as many as could be without a lane, so that ladders beside each other are equally high
+  const inner = height - 2 * MARGIN - CAPTION_LINE * Math.max(spansBeside - most, 0)
+  const scale = scaleFor([...kelvinsOf(model), ...alongside], inner)
   const placed = placeSpans(model.spans, scale)
   const drawn = placed.filter(({ lane }) => lane < most)
   const laneWidth = room / Math.max(...drawn.map(({ lane }) => lane + 1), 1)
-  const labels = spreadLabels(model.rungs.map(({ kelvin }) => scale.y(kelvin)), LABEL_GAP, inner)
+  const labels = spreadLabels(
+    model.rungs.map(({ kelvin }) => scale.y(kelvin)),
+    LABEL_GAP,
+    inner,
+  )
   const spilled = placed.filter(({ lane }) => lane >= most).map(({ span }) => spilledText(span, display))
   const marks = [
     ...axis(scale, paper),
@@ -172,6 +201,8 @@ export function ladderSvg(model: LadderModel, paper: LadderPaper): string {
   ]
   return drawing(width, height, [
     element('g', { transform: `translate(0 ${MARGIN})` }, marks.join('')),
-    ...spilled.map((text, i) => words(text, 2, height - 12 * (spilled.length - i) + 8, 8.5, { fill: PAPER.ink })),
+    ...spilled.map((text, i) =>
+      words(text, 2, inner + 2 * MARGIN + CAPTION_LINE * i + 6, 8.5, { fill: PAPER.ink }),
+    ),
   ])
 }

@@ -36,7 +36,11 @@ const tenths = (value: number) => Number(value.toPrecision(6)).toLocaleString('e
 type Axis = { readonly at: (value: number) => number; readonly ticks: readonly number[] }
 
 /** From figures to pixels, with its ticks. */
-function axisOf(values: readonly number[], isLogarithmic: boolean, [from, to]: readonly [number, number]): Axis {
+function axisOf(
+  values: readonly number[],
+  isLogarithmic: boolean,
+  [from, to]: readonly [number, number],
+): Axis {
   const told = values.filter((value) => Number.isFinite(value) && (!isLogarithmic || value > 0))
   const [least, most] = [
     told.reduce((a, b) => Math.min(a, b), Infinity),
@@ -44,7 +48,10 @@ function axisOf(values: readonly number[], isLogarithmic: boolean, [from, to]: r
   ]
   if (!Number.isFinite(least)) return { at: () => from, ticks: [] }
   if (isLogarithmic) {
-    const [low, high] = [Math.floor(Math.log10(least)), Math.max(Math.ceil(Math.log10(most)), Math.floor(Math.log10(least)) + 1)]
+    const [low, high] = [
+      Math.floor(Math.log10(least)),
+      Math.max(Math.ceil(Math.log10(most)), Math.floor(Math.log10(least)) + 1),
+    ]
     return {
       at: (value) => from + ((Math.log10(value) - low) / (high - low)) * (to - from),
       ticks: Array.from({ length: high - low + 1 }, (_tick, i) => 10 ** (low + i)),
@@ -83,7 +90,11 @@ function marksOf({ marks }: PlotModel, x: Axis, bottom: number): string[] {
   let last = -Infinity
   return marks.flatMap(({ minute, label }, i) => {
     const at = x.at(minute)
-    const line = stroke(at, TOP, at, bottom, { stroke: PAPER.quiet, 'stroke-dasharray': '2 2', 'stroke-width': 0.7 })
+    const line = stroke(at, TOP, at, bottom, {
+      stroke: PAPER.quiet,
+      'stroke-dasharray': '2 2',
+      'stroke-width': 0.7,
+    })
     if (at - last < CLOSE) return [line]
     last = at
     return [line, words(label, at, TOP - 3 - (i % 2) * 8, 7, { 'text-anchor': 'middle', fill: PAPER.quiet })]
@@ -91,32 +102,62 @@ function marksOf({ marks }: PlotModel, x: Axis, bottom: number): string[] {
 }
 
 /** A log over time for paper. Pixels. */
-export function plotSvg(model: PlotModel, { width, height }: { readonly width: number; readonly height: number }): string {
+export function plotSvg(
+  model: PlotModel,
+  { width, height }: { readonly width: number; readonly height: number },
+): string {
   const { curves, levels, marks, isLogarithmic, yTitle } = model
   const bottom = height - BOTTOM
   const all = curves.flatMap(({ points }) => points)
-  const x = axisOf([0, ...all.map((point) => point.x), ...marks.map(({ minute }) => minute)], false, [LEFT, width - RIGHT])
-  const y = axisOf([...all.map((point) => point.y), ...levels.map(({ value }) => value)], isLogarithmic, [bottom, TOP])
+  const x = axisOf([0, ...all.map((point) => point.x), ...marks.map(({ minute }) => minute)], false, [
+    LEFT,
+    width - RIGHT,
+  ])
+  const y = axisOf([...all.map((point) => point.y), ...levels.map(({ value }) => value)], isLogarithmic, [
+    bottom,
+    TOP,
+  ])
   return drawing(width, height, [
-    element('rect', { x: LEFT, y: TOP, width: width - LEFT - RIGHT, height: bottom - TOP, fill: 'none', stroke: PAPER.hairline }),
+    element('rect', {
+      x: LEFT,
+      y: TOP,
+      width: width - LEFT - RIGHT,
+      height: bottom - TOP,
+      fill: 'none',
+      stroke: PAPER.hairline,
+    }),
     ...y.ticks.flatMap((tick) => [
       stroke(LEFT, y.at(tick), width - RIGHT, y.at(tick), { stroke: PAPER.hairline, 'stroke-width': 0.4 }),
       words(tenths(tick), LEFT - 4, y.at(tick) + 2.8, 8, { 'text-anchor': 'end', fill: PAPER.quiet }),
     ]),
     ...x.ticks
       .filter((tick) => tick >= 0)
-      .map((tick) => words(tenths(tick), x.at(tick), bottom + 10, 8, { 'text-anchor': 'middle', fill: PAPER.quiet })),
+      .map((tick) =>
+        words(tenths(tick), x.at(tick), bottom + 10, 8, { 'text-anchor': 'middle', fill: PAPER.quiet }),
+      ),
     words('minutes', width - RIGHT, bottom + 20, 8, { 'text-anchor': 'end', fill: PAPER.quiet }),
     words(yTitle, 2, 9, 8, { fill: PAPER.quiet }),
     ...curves.map(({ label }, i) =>
       [
-        stroke(LEFT + i * 110, bottom + 18, LEFT + 18 + i * 110, bottom + 18, { 'stroke-dasharray': DASHES[i % 4] }),
+        stroke(LEFT + i * 110, bottom + 18, LEFT + 18 + i * 110, bottom + 18, {
+          'stroke-dasharray': DASHES[i % 4],
+        }),
         words(label, LEFT + 22 + i * 110, bottom + 21, 8, { fill: PAPER.ink }),
       ].join(''),
     ),
     ...levels.map(({ label, value }) =>
       [
-        stroke(LEFT, y.at(value), width - RIGHT, y.at(value), { stroke: PAPER.copper, 'stroke-dasharray': '6 3' }),
+        stroke(LEFT, y.at(value), width - RIGHT, y.at(value), {
+          stroke: PAPER.copper,
+          'stroke-dasharray': '6 3',
+        }),
+        element('rect', {
+          x: width - RIGHT - 4 - label.length * 4.6,
+          y: y.at(value) - 9,
+          width: label.length * 4.6 + 3,
+          height: 8,
+          fill: '#ffffff',
+        }),
         words(label, width - RIGHT - 2, y.at(value) - 2, 7.5, { 'text-anchor': 'end', fill: PAPER.copper }),
       ].join(''),
     ),

@@ -24,7 +24,8 @@ export type ClosePoint = {
   readonly place: ClosePlace | undefined
 }
 
-export type ClosePlace = GatePlace | { readonly at: 'close'; readonly field: 'proven' | 'returnOn' | 'recovered' | 'charged' }
+export type ClosePlace =
+  GatePlace | { readonly at: 'close'; readonly field: 'proven' | 'returnOn' | 'recovered' | 'charged' }
 
 /** How a repair stands at its end. */
 export type Outcome = 'proven' | 'not-proven-today' | 'open'
@@ -62,7 +63,9 @@ function gateRow(gates: readonly WorkGate[]): Row {
 function gateRows({ sheet, job }: RoundScene): Row[] {
   const all = sheet.steps.filter(({ state }) => state !== 'skipped').flatMap(({ gates }) => gates)
   const chosen = job.closing?.proven === 'not-proven-today' ? all.filter(({ id }) => id !== 'one-mode') : all
-  return [...new Set(chosen.map(({ id }) => id))].map((id) => gateRow(chosen.filter((gate) => gate.id === id)))
+  return [...new Set(chosen.map(({ id }) => id))].map((id) =>
+    gateRow(chosen.filter((gate) => gate.id === id)),
+  )
 }
 
 /** [practice] so many steps are named, the others are counted. */
@@ -103,7 +106,9 @@ function weightRows({ job, answer: { plan } }: RoundScene): Row[] {
 /** What was decided must not lead the ranking any more once it is repaired. */
 function stillThere({ answer, job }: RoundScene, leader: string | undefined): Row[] {
   if (job.closing?.proven !== 'proven' || leader === undefined) return []
-  const again = answer.decisionStates.map(({ fault }) => suspectLabel(fault)).filter((label) => label === leader)
+  const again = answer.decisionStates
+    .map(({ fault }) => suspectLabel(fault))
+    .filter((label) => label === leader)
   return [
     {
       id: 'still-there',
@@ -190,7 +195,8 @@ function pointOf(
   overrides: readonly { readonly point: string; readonly reason: string }[],
 ): ClosePoint {
   const own = overrides.find(({ point }) => point === row.id)?.reason
-  const override = row.missing.length === 0 ? undefined : (passed ?? (canOverride && isReason(own) ? own : undefined))
+  const override =
+    row.missing.length === 0 ? undefined : (passed ?? (canOverride && isReason(own) ? own : undefined))
   const state = row.missing.length === 0 ? 'met' : override === undefined ? 'missing' : 'overridden'
   return { ...row, canOverride, override, state }
 }
@@ -205,7 +211,8 @@ export function outcomeOf({ job }: Pick<RoundScene, 'job'>, points: readonly Clo
 export function outcomeText({ job }: Pick<RoundScene, 'job'>, points: readonly ClosePoint[]): string {
   const missing = points.filter(({ state }) => state === 'missing')
   const passed = points.filter(({ state }) => state === 'overridden').length
-  const reasons = passed === 0 ? '' : `, ${passed} ${passed === 1 ? 'point' : 'points'} passed with a written reason`
+  const reasons =
+    passed === 0 ? '' : `, ${passed} ${passed === 1 ? 'point' : 'points'} passed with a written reason`
   const returnOn = job.closing?.returnOn
   const WORDS: Readonly<Record<Outcome, string>> = {
     proven: `Proven under load${reasons}`,

@@ -26,7 +26,9 @@ export function followUps(scene: RoundScene): FollowUp[] {
     .map(({ what, dueAt }) => ({ what, ...due(Date.parse(dueAt)) }))
   const visits = answer.plan.returns.map(({ sentence, hours }) => ({
     what: upperFirst(sentence),
-    ...(started ? due(Date.parse(started) + hours * HOUR) : { when: `${hours} h after the start`, day: undefined }),
+    ...(started
+      ? due(Date.parse(started) + hours * HOUR)
+      : { when: `${hours} h after the start`, day: undefined }),
   }))
   const other = otherMode({ ...job, unit: known.unit })
   const modes =
@@ -36,7 +38,12 @@ export function followUps(scene: RoundScene): FollowUp[] {
   const { proven, returnOn } = job.closing ?? {}
   const back =
     proven === 'not-proven-today'
-      ? [{ what: 'Return reading under load', ...(returnOn ? onDay(returnOn) : { when: undefined, day: undefined }) }]
+      ? [
+          {
+            what: 'Return reading under load',
+            ...(returnOn ? onDay(returnOn) : { when: undefined, day: undefined }),
+          },
+        ]
       : []
   const isWorked = job.steps.length > 0
   return [...(isWorked ? [...tests, ...visits, ...modes] : []), ...back].sort((a, b) =>

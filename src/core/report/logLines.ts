@@ -16,7 +16,9 @@ export type WorkLogHead = LogHead & { readonly purpose: LogPurpose }
 /** The logs of the work that were ended, in the order of time. */
 export const endedLogs = ({ job }: Pick<RoundScene, 'job'>): WorkLogHead[] =>
   job.logs
-    .flatMap((log) => (log.purpose !== undefined && log.samples !== undefined ? [{ ...log, purpose: log.purpose }] : []))
+    .flatMap((log) =>
+      log.purpose !== undefined && log.samples !== undefined ? [{ ...log, purpose: log.purpose }] : [],
+    )
     .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
 
 /** What a log holds; undefined where its samples are not here. */

@@ -22,9 +22,7 @@ const HOW_SURE: Readonly<Record<DecisionState['state'], string>> = {
 export function ownerSections(scene: RoundScene): ReportSection[] {
   const { job, answer } = scene
   const { closing } = job
-  const faults = answer.decisionStates.map(
-    ({ fault, state }) => `${suspectLabel(fault)}: ${HOW_SURE[state]}`,
-  )
+  const faults = answer.decisionStates.map(({ fault, state }) => `${suspectLabel(fault)}: ${HOW_SURE[state]}`)
   const parts = closing?.replaced ?? listed(replacedParts(job, answer.plan).map(lowerFirst))
   const { off } = offLists(scene)
   const charge = chargeOf(scene)

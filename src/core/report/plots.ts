@@ -36,7 +36,9 @@ function plotsOf(scene: RoundScene, log: WorkLogHead, system: UnitSystem): PlotM
   const { head, samples: shown } = shownLog(log, drawable(log, samples), system, atmosphere)
   const [first] = log.channels
   const inShown = (value: number, to: Unit) =>
-    first === undefined || first.unit === to ? value : convertValue({ value, unit: first.unit }, to, atmosphere)
+    first === undefined || first.unit === to
+      ? value
+      : convertValue({ value, unit: first.unit }, to, atmosphere)
   return groupsOf(head.channels).map((channels, group): PlotModel => {
     const unit = head.channels[channels[0] as number]?.unit as Unit
     return {

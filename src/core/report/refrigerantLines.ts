@@ -40,8 +40,12 @@ export function refrigerantSection(scene: RoundScene): ReportSection | undefined
     isPlanned && plan.charge
       ? line('Charge calculated', total ? pounds(total.value) : 'not known', total)
       : undefined,
-    isPlanned ? line('Recovered', shown(job.closing?.recovered) ?? 'not entered') : line('Recovered', shown(job.closing?.recovered)),
-    isPlanned ? line('Charged', shown(job.closing?.charged) ?? 'not entered') : line('Charged', shown(job.closing?.charged)),
+    isPlanned
+      ? line('Recovered', shown(job.closing?.recovered) ?? 'not entered')
+      : line('Recovered', shown(job.closing?.recovered)),
+    isPlanned
+      ? line('Charged', shown(job.closing?.charged) ?? 'not entered')
+      : line('Charged', shown(job.closing?.charged)),
     charge && charge.trimmed !== 0 ? line('Trims', pounds(charge.trimmed)) : undefined,
     line('Charge in the end', charge && finalChargeText(charge)),
     line('Net', netText(netAdded(scene))),

@@ -93,7 +93,9 @@ export function roundReport(scene: RoundScene, display: Display): RoundReport {
   const rounds = jobRounds(job)
   const at = rounds.findIndex(({ id }) => id === job.round)
   const pairs = scene.isKnown
-    ? setPairs({ job: scene.known as RoundScene['job'] }, display).map((pair) => pairReport(scene, pair, display))
+    ? setPairs({ job: scene.known as RoundScene['job'] }, display).map((pair) =>
+        pairReport(scene, pair, display),
+      )
     : []
   const points = closePoints(scene, pairs.at(-1)?.comparison.leaders.at(-1)?.label)
   const due = followUps(scene)

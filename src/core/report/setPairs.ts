@@ -37,7 +37,9 @@ export function unlikeConditions(before: JobSet, after: JobSet, display: Display
   return CONDITIONS.flatMap(([key, most]) => {
     const [was, is] = [kelvinOf(before, key), kelvinOf(after, key)]
     if (was === undefined || is === undefined || Math.abs(is - was) <= most) return []
-    return [`${lowerFirst(readingRow(key).label)} ${showTemperature(was, display)} before, ${showTemperature(is, display)} after`]
+    return [
+      `${lowerFirst(readingRow(key).label)} ${showTemperature(was, display)} before, ${showTemperature(is, display)} after`,
+    ]
   })
 }
 

@@ -20,7 +20,9 @@ function firstStartText({ job, known, work, state, now }: RoundScene): string | 
   const open = all.filter((each) => !isThrough(each, { run: job.run, state, now }))
   if (all.length === 0) return undefined
   const done = `${all.length - open.length} of ${all.length} points gone through`
-  return open.length === 0 ? done : `${done}; not ticked: ${open.map(({ label }) => lowerFirst(label)).join('; ')}`
+  return open.length === 0
+    ? done
+    : `${done}; not ticked: ${open.map(({ label }) => lowerFirst(label)).join('; ')}`
 }
 
 /** Both modes of a heat pump after the start. */
@@ -36,7 +38,8 @@ function modesText({ known, job }: RoundScene): string | undefined {
 function pullDownText({ job }: RoundScene): string | undefined {
   const { from, reached, target, startedAt, endedAt } = job.run?.pullDown ?? {}
   if (!from || !reached) return undefined
-  const minutes = startedAt && endedAt ? Math.round((Date.parse(endedAt) - Date.parse(startedAt)) / 60_000) : 0
+  const minutes =
+    startedAt && endedAt ? Math.round((Date.parse(endedAt) - Date.parse(startedAt)) / 60_000) : 0
   return `${showQuantity(from)} to ${showQuantity(reached)}${minutes > 0 ? ` in ${durationText(minutes)}` : ''}${target ? `, set to ${showQuantity(target)}` : ''}`
 }
 
@@ -68,7 +71,10 @@ export function startUpSection(scene: RoundScene): ReportSection | undefined {
     line('Pull-down', pullDownText(scene)),
     line('Valve stem', turns.length > 0 ? turnsText(totalTurns(turns)) : undefined),
     line('Steps of the trim', trimText(scene)),
-    line('Tests for acid', (repair?.acidTests ?? []).map((test) => `${at(scene, test.at)} ${acidTestText(test)}`).join('; ')),
+    line(
+      'Tests for acid',
+      (repair?.acidTests ?? []).map((test) => `${at(scene, test.at)} ${acidTestText(test)}`).join('; '),
+    ),
     line('Tests after the start', retestText(scene)),
   ])
 }

@@ -65,4 +65,7 @@ export function tagOf(scene: RoundScene): Tag {
 
 /** Everything on a tag as plain text: what its QR code carries, as no server holds the job. */
 export const tagText = ({ title, lines }: Tag): string =>
-  [title, ...lines.map(({ name, value, note }) => `${name}: ${[value, note].filter(Boolean).join(' ')}`)].join('\n')
+  [
+    title,
+    ...lines.map(({ name, value, note }) => `${name}: ${[value, note].filter(Boolean).join(' ')}`),
+  ].join('\n')

@@ -49,7 +49,10 @@ function ledgerText({ contamination: { water, acid }, oil }: Plan): string {
 /** Kind and amount of the oil. */
 export function oilText({ oil }: Pick<Plan, 'oil'>): string {
   if (oil.out === undefined && oilChangesOf(oil) === 0) return oil.goesIn
-  const out = oil.out === undefined ? 'amount that came out not measured' : `${fluidOunces(oil.out)} came out, refill ${fluidOunces(oil.refill.value)}`
+  const out =
+    oil.out === undefined
+      ? 'amount that came out not measured'
+      : `${fluidOunces(oil.out)} came out, refill ${fluidOunces(oil.refill.value)}`
   return `${oil.goesIn}; ${out}`
 }
 
@@ -89,7 +92,12 @@ export function wentInSection(scene: RoundScene): ReportSection | undefined {
     job.closing?.replaced === undefined ? line('Replaced', parts) : written('Replaced', job.closing.replaced),
     line(
       'Parts ticked',
-      ticked.map(({ label, quantity, basis }) => `${label}${quantity ? `, ${quantity}` : ''}${basis && isAssumed(basis) ? ' (assumed)' : ''}`).join('; '),
+      ticked
+        .map(
+          ({ label, quantity, basis }) =>
+            `${label}${quantity ? `, ${quantity}` : ''}${basis && isAssumed(basis) ? ' (assumed)' : ''}`,
+        )
+        .join('; '),
     ),
     isPlanned ? line('Policy applied', policyText(plan)) : undefined,
     written('Settings changed', job.closing?.settings),

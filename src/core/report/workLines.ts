@@ -12,7 +12,12 @@ import type { RoundScene } from './scene'
 
 /** A step by its name, without what its label tells to be done. */
 export const stepName = (task: string, own?: string): string =>
-  own ?? (isTask(task) ? (taskRow(task).label.split(/[:;,?]/)[0] as string) : isOwnTask(task) ? taskRow(task).label : 'a step of another Orzo')
+  own ??
+  (isTask(task)
+    ? (taskRow(task).label.split(/[:;,?]/)[0] as string)
+    : isOwnTask(task)
+      ? taskRow(task).label
+      : 'a step of another Orzo')
 const nameOf = ({ task, own }: StepRecord) => stepName(task, own?.label)
 
 /** Gates that were passed with a reason, each with what it stood for. */
@@ -59,7 +64,10 @@ export function workSection(scene: RoundScene): ReportSection | undefined {
     begun ? line('Worked', timesText(scene)) : undefined,
     answer.plan.opens && begun ? line('Owner', APPROVAL[answer.plan.approval.state]) : undefined,
     ...passedGates(scene).map(({ gate, reason }) =>
-      written(isWorkGate(gate) ? `${workGateRow(gate).state}, passed with a reason` : 'Passed with a reason', `“${reason}”`),
+      written(
+        isWorkGate(gate) ? `${workGateRow(gate).state}, passed with a reason` : 'Passed with a reason',
+        `“${reason}”`,
+      ),
     ),
     ...job.steps.flatMap((step) =>
       step.skipped ? [written(`Left out: ${nameOf(step)}`, `“${step.skipped.reason}”`)] : [],
@@ -75,7 +83,9 @@ export function workSection(scene: RoundScene): ReportSection | undefined {
     line('Still off', off.map(({ label }) => label).join('; ')),
     line(
       'Wiring changed',
-      (job.run?.wiring ?? []).map(({ wire, before, after }) => `${wire}: ${before ?? '?'} to ${after ?? '?'}`).join('; '),
+      (job.run?.wiring ?? [])
+        .map(({ wire, before, after }) => `${wire}: ${before ?? '?'} to ${after ?? '?'}`)
+        .join('; '),
     ),
   ])
 }

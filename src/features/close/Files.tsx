@@ -8,7 +8,6 @@ import { hasFiles } from '@/core/record/job/job'
 import { removeJob } from '@/data/jobs'
 import { database } from '@/data/shared'
 import { ConfirmDialog } from '@/ui/ConfirmDialog'
-import { JobAnchor } from '../shared/address/JobAnchor'
 import { downloadJob } from '../shared/files/exportJob'
 import { ImportButton } from '../shared/files/ImportButton'
 import type { ImportMessage } from '../shared/files/importFile'
@@ -16,7 +15,7 @@ import { ImportMessages } from '../shared/files/ImportMessages'
 import type { StageProps } from '../shared/stageProps'
 import { storeSentence } from '../shared/storage/storeSentence'
 
-/** The job as a file, the report, other files, and taking the job out. */
+/** The job as a file, other files, and taking the job out. */
 export function Files({ job }: Pick<StageProps, 'job'>) {
   const [messages, setMessages] = useState<readonly ImportMessage[]>([])
   const [asking, setAsking] = useState(false)
@@ -31,9 +30,6 @@ export function Files({ job }: Pick<StageProps, 'job'>) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button variant="contained" onClick={() => void downloadJob(job).catch(failed('Not exported'))}>
           Export job file
-        </Button>
-        <Button variant="outlined" component={JobAnchor} jobId={job.id} page="print">
-          Report to print
         </Button>
         <ImportButton label="Import job file" onMessages={setMessages} />
         <Button color="error" onClick={() => setAsking(true)}>

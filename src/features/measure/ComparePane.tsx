@@ -57,7 +57,7 @@ export function ComparePane({ job, display, setId }: Props) {
       {problem && <Alert severity="error">{problem}</Alert>}
       {comparison && (
         <>
-          <LadderPair sets={sets} display={display} ends={valid} pictures={comparison.pictures} />
+          <LadderPair sets={sets} display={display} places={valid} pictures={comparison.pictures} />
           <Box role="region" aria-label="Differences" tabIndex={0} sx={{ overflowX: 'auto' }}>
             <Differences comparison={comparison} />
           </Box>

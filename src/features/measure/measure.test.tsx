@@ -101,7 +101,8 @@ describe('comparison', () => {
       1,
     )
     expect(
-      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, ['set-after', 'set-after']).rows[0]?.change,
+      compareSets(demo('demo-exhibit-hall'), { temperature: 'C' }, ['set-after', 'set-after']).rows[0]
+        ?.change,
     ).toBeUndefined()
   })
 })

@@ -1,94 +1,46 @@
 'use client'
-import { useUnits } from '@/ui/units'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
-import { useComparison } from '../shared/answer/useComparison'
-import { momentIn } from '@/core/base/units/siteTime'
-import { isPlaced } from '@/core/record/readings/places'
-import { placesText } from '../shared/seenText'
-import { summaryOf } from '@/core/record/job/summary'
-import type { Comparison } from '@/core/answer/comparison'
-import type { TemperatureUnit } from '@/core/base/units/units'
-import { DISCLAIMER } from '@/core/safety/cautions'
-import { observationRow, type ObservationKey } from '@/core/record/readings/observations'
-import { type ReadingKey, readingRow } from '@/core/record/readings/vocabulary'
 import type { StoredDocument, StoredJob } from '@/core/record/job/job'
-import { roundsOf } from '@/core/record/job/rounds'
+import type { JobReport } from '@/core/report/jobReport'
+import type { RoundReport } from '@/core/report/roundReport'
 import { useDisplay } from '../shared/display/useDisplay'
 import { Nowhere } from '../shared/Nowhere'
-import { useJob } from '../shared/record/useJob'
-import { KIND_LABELS, titleOf, unitLine } from '@/core/report/jobText'
-import { LadderPair } from '../shared/comparison/LadderPair'
-import { ComparisonTable } from '../shared/comparison/ComparisonTable'
 import { asView } from '../shared/record/asView'
-import { Facts } from './Facts'
+import { useJob } from '../shared/record/useJob'
+import { PairView } from '../shared/report/PairView'
+import { ReportSections } from '../shared/report/ReportSections'
+import { useReport, useReportCall } from '../shared/report/useReport'
 import { PrintBar } from './PrintBar'
-import { RoundReport } from './RoundReport'
 
-function SetReadings({ job }: { job: StoredJob }) {
-  return job.readingSets.map((set, i) => (
-    <section key={`${i}-${set.label}`}>
-      <Typography variant="h3">
-        {set.label ?? `Set ${i + 1}`}, {set.mode}
-        {set.refrigerant && set.refrigerant !== job.unit.refrigerant ? `, ${set.refrigerant} inside` : ''}
-        {set.at ? `, ${momentIn(set.at, job.unit.site?.zone)}` : ''}
-      </Typography>
-      <Facts
-        rows={[
-          ...Object.entries(set.readings).map(
-            ([key, reading]) =>
-              [readingRow(key as ReadingKey).label, reading && `${reading.value} ${reading.unit}`] as const,
-          ),
-          ...Object.entries(set.observations ?? {}).map(
-            ([key, word]) =>
-              [
-                key === 'hoursOpenToAir' ? 'Hours open to air' : observationRow(key as ObservationKey).label,
-                isPlaced(key) ? placesText(set, key) : String(word),
-              ] as const,
-          ),
-        ]}
-      />
-    </section>
-  ))
-}
+type RoundProps = { round: RoundReport; job: StoredJob }
 
-type LaddersProps = {
-  job: StoredJob
-  comparison: Comparison
-  temperature: TemperatureUnit
-}
-
-/** First and last set on one scale. */
-function Ladders({ job, comparison, temperature }: LaddersProps) {
-  if (job.readingSets.length < 2) return null
+/** One repair: how it stands, what is on record, before and after. */
+function Round({ round, job }: RoundProps) {
+  const { temperature } = useDisplay()
   return (
-    <section>
-      <Typography variant="h2">Temperature ladders</Typography>
-      <LadderPair
-        sets={job.readingSets}
-        display={{ temperature }}
-        ends={[0, job.readingSets.length - 1]}
-        pictures={comparison.pictures}
-      />
-    </section>
+    <Box data-round={round.id} sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 2 }}>
+      {round.name && <Typography variant="h2">{round.name}</Typography>}
+      <Typography sx={{ fontWeight: 650, border: 1, borderColor: 'primary.main', p: 1 }}>
+        {round.outcomeText}
+      </Typography>
+      <ReportSections sections={round.sections} />
+      {round.pairs.map((pair, i) => (
+        <PairView
+          key={pair.setIds.join()}
+          id={`pair-${round.id}-${i}`}
+          pair={pair}
+          job={job}
+          display={{ temperature }}
+        />
+      ))}
+      {round.noPair && <Typography>{round.noPair}</Typography>}
+    </Box>
   )
 }
 
-type Reported = { views: readonly StoredJob[]; comparison: Comparison }
-
-function Report({ document }: { document: StoredDocument }) {
-  const { temperature } = useDisplay()
-  const views = useMemo(() => roundsOf(document).map(({ id }) => asView(document, id)), [document])
-  const { comparison, problem } = useComparison(views.at(-1)!, temperature)
-  if (!comparison) return <p>{problem ?? 'Computing the report'}</p>
-  return <Sheet views={views} comparison={comparison} />
-}
-
-function Sheet({ views, comparison }: Reported) {
-  const { say } = useUnits()
-  const { temperature } = useDisplay()
-  const job = views[0]!
+function Sheet({ report, job }: { report: JobReport; job: StoredJob }) {
   return (
     <Box
       component="main"
@@ -105,35 +57,30 @@ function Sheet({ views, comparison }: Reported) {
     >
       <PrintBar jobId={job.id} back="close" />
       <header>
-        <Typography variant="h1">{titleOf(summaryOf(job))}</Typography>
-        <Typography>
-          {job.unit.kind ? KIND_LABELS[job.unit.kind] : 'Kind not known'}, {say(unitLine(summaryOf(job)))}
-        </Typography>
+        <Typography variant="h1">{report.title}</Typography>
+        <Typography>{report.unitLine}</Typography>
       </header>
-      <Facts
-        rows={[
-          ['Site', job.unit.site?.name],
-          ['Complaint', job.arrival?.complaint],
-          ['Done before', job.arrival?.doneBefore],
-        ]}
-      />
-      {views.map((view) => (
-        <RoundReport key={view.round} job={view} />
+      {report.head && <ReportSections sections={[report.head]} level="h2" />}
+      {report.rounds.map((round) => (
+        <Round key={round.id} round={round} job={job} />
       ))}
-      <section>
-        <Typography variant="h2">Before and after</Typography>
-        <ComparisonTable comparison={comparison} />
-      </section>
-      <Ladders job={job} comparison={comparison} temperature={temperature} />
-      <section>
-        <Typography variant="h2">Readings as taken</Typography>
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <SetReadings job={job} />
+      {report.readings.length > 0 && (
+        <Box component="section" sx={{ display: 'grid', gap: 1.5 }}>
+          <Typography variant="h2">Readings as taken</Typography>
+          <ReportSections sections={report.readings} />
         </Box>
-      </section>
-      <Typography sx={{ fontSize: '0.85rem' }}>{DISCLAIMER}</Typography>
+      )}
+      {report.hazards && <Typography>Hazards of this work: {report.hazards}</Typography>}
+      <Typography sx={{ fontSize: '0.85rem' }}>{report.disclaimer}</Typography>
     </Box>
   )
+}
+
+function Report({ document }: { document: StoredDocument }) {
+  const job = useMemo(() => asView(document), [document])
+  const { report, problem } = useReport(useReportCall(job))
+  if (!report) return <p>{problem ?? 'Computing the report'}</p>
+  return <Sheet report={report} job={job} />
 }
 
 /** The report of one job, made for paper. */

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { RunSheet } from '@/core/repair/work/runSheet'
-import { PlaceButton } from './PlaceButton'
+import { PlaceButton } from '../shared/place/PlaceButton'
 
 type Props = { sheet: Pick<RunSheet, 'shutBehind'>; onOpen: (place: GatePlace) => void }
 

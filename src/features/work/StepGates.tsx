@@ -10,7 +10,7 @@ import type { WorkGate } from '@/core/repair/work/gates'
 import { AutosaveField } from '@/ui/AutosaveField'
 import { saveWithout } from '../shared/saveWithout'
 import type { StageProps } from '../shared/stageProps'
-import { PlaceButton } from './PlaceButton'
+import { PlaceButton } from '../shared/place/PlaceButton'
 
 type Props = Pick<StageProps, 'change'> & { step: SheetStep; onOpen: (place: GatePlace) => void }
 

@@ -10,7 +10,8 @@ import { isDecided } from '@/core/record/job/decisions'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import type { RunSheet, StepState } from '@/core/repair/work/runSheet'
 import { JobAnchor } from '../shared/address/JobAnchor'
-import { goInJob, lookAt, useInAddress } from '../shared/address/useAddress'
+import { lookAt, useInAddress } from '../shared/address/useAddress'
+import { goToPlace } from '../shared/place/PlaceButton'
 import { DecideAny } from '../shared/decide/DecideAny'
 import { AnotherRepair } from '../shared/rounds/AnotherRepair'
 import type { StageProps } from '../shared/stageProps'
@@ -122,7 +123,7 @@ export function WorkStage(props: StageProps) {
   const goTo = (place: GatePlace) => {
     if (place.at === 'step') open(place.task)
     else if (place.at === 'off') setView('off')
-    else goInJob(props.job.id, place.stage, place.stage === 'plan' ? { view: 'parts' } : {})
+    else goToPlace(props.job.id, place)
   }
   return (
     <Box sx={{ p: { xs: 1.5, md: 2 }, pt: { xs: 0, md: 0 } }}>

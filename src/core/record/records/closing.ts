@@ -6,7 +6,11 @@ import { defineKind, widened } from './kind'
 const MOST_OVERRIDES = 60
 
 /** A point of the closing that was passed with a written reason. */
-const closeOverrideSchema = z.strictObject({ point: kebabSchema('point'), reason: textSchema, at: instantSchema })
+const closeOverrideSchema = z.strictObject({
+  point: kebabSchema('point'),
+  reason: textSchema,
+  at: instantSchema,
+})
 export type CloseOverride = z.infer<typeof closeOverrideSchema>
 
 export const closingSchema = z.strictObject({

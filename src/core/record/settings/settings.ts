@@ -1,4 +1,5 @@
 import { z } from '../../base/schema/zod'
+import { SHEETS } from '../../base/units/sheets'
 import { type QuantityKind, type Unit, unitsOf } from '../../base/units/units'
 import { SYSTEM_UNITS } from '../../base/units/system'
 import { UNIT_KINDS, type UnitKind } from '../equipment/unit'
@@ -63,6 +64,8 @@ const SETTING_SHAPE = {
   textSize: z.enum(TEXT_SIZE_NAMES),
   hand: z.enum(HANDS),
   screenOn: yes,
+  /** paper that reports are made for */
+  sheet: z.enum(SHEETS),
   /** unit last chosen on the pad for a kind of quantity */
   unitsChosen: parsed(chosenSchema),
   /** taps in the technician's own order, by kind of unit */

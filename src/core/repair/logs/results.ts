@@ -43,7 +43,8 @@ export const recoveryResult: Result<RecoverySetup> = (log, setup) => {
   ])
 }
 
-const psig = (pascals: number, atmosphere: number) => `${fromPascals(pascals, 'psig', atmosphere).toFixed(1)} psig`
+const psig = (pascals: number, atmosphere: number) =>
+  `${fromPascals(pascals, 'psig', atmosphere).toFixed(1)} psig`
 
 /** What each end of a test is called. */
 const TEST_ENDS: Readonly<Record<TestJudged['state'], (judged: TestJudged, setup: TestSetup) => string>> = {
@@ -67,7 +68,8 @@ export const testResult: Result<TestSetup> = (log, setup) => {
   return joined([
     TEST_ENDS[judged.state](judged, setup),
     !judged.over && (limit ? `${at}, limit ${psig(limit.limit + atmosphere, atmosphere)}, ${limit.of}` : at),
-    judged.leastSeen !== undefined && `smaller leaks than about ${leakText(judged.leastSeen)} it could not see`,
+    judged.leastSeen !== undefined &&
+      `smaller leaks than about ${leakText(judged.leastSeen)} it could not see`,
   ])
 }
 
@@ -100,7 +102,8 @@ export const chargeResult: Result<ChargeSetup> = (log, setup) => {
   const aim = aimOf(setup)
   if (!weight) return 'Nothing was weighed.'
   if (aim === undefined || left === undefined) return `${pounds(weight.moved)} went in.`
-  const off = Math.abs(left) <= close ? 'as calculated' : `${pounds(Math.abs(left))} ${left > 0 ? 'less' : 'over'}`
+  const off =
+    Math.abs(left) <= close ? 'as calculated' : `${pounds(Math.abs(left))} ${left > 0 ? 'less' : 'over'}`
   return `${pounds(weight.moved)} of ${pounds(aim)}, ${off}.`
 }
 

@@ -4,7 +4,7 @@ import type { Display } from '../../base/units/show'
 import { PAPER } from '../../drawing/svg'
 import type { JobReport } from '../jobReport'
 import type { RoundReport } from '../roundReport'
-import { heading, laddersPart, quiet, sectionPart, title } from './parts'
+import { heading, laddersPart, quiet, sectionPart, title, together } from './parts'
 
 export type PaperLook = { readonly sheet: Sheet; readonly display: Display }
 
@@ -12,7 +12,15 @@ export type PaperLook = { readonly sheet: Sheet; readonly display: Display }
 export const outcomePart = ({ outcomeText, outcome }: RoundReport): Content => ({
   table: {
     widths: ['*'],
-    body: [[{ text: `${{ proven: '●', 'not-proven-today': '△', open: '△' }[outcome]} ${outcomeText}.`, bold: true, fontSize: 10.5 }]],
+    body: [
+      [
+        {
+          text: `${{ proven: '●', 'not-proven-today': '△', open: '△' }[outcome]} ${outcomeText}.`,
+          bold: true,
+          fontSize: 10.5,
+        },
+      ],
+    ],
   },
   layout: {
     hLineColor: () => PAPER.copper,
@@ -33,10 +41,13 @@ function roundPart(round: RoundReport, { sheet, display }: PaperLook): Content[]
     ...round.owner.flatMap(sectionPart),
     ...(pair
       ? [
-          {
-            unbreakable: true,
-            stack: [heading(pair.title), quiet(`${pair.conditions}. Each gap between two lines is what is judged; the shaded band is where it belongs.`), laddersPart(pair, sheet, display)],
-          },
+          together(
+            heading(pair.title),
+            quiet(
+              `${pair.conditions}. The gaps between the lines are judged; a shaded band shows where one belongs.`,
+            ),
+            laddersPart(pair, sheet, display),
+          ),
         ]
       : [quiet(round.noPair ?? '')]),
   ]
@@ -47,5 +58,4 @@ export const ownerPaper = (report: JobReport, look: PaperLook): Content[] => [
   title(report.title),
   quiet(report.unitLine),
   ...report.rounds.flatMap((round) => roundPart(round, look)),
-  { text: report.disclaimer, fontSize: 7.5, color: PAPER.quiet, margin: [0, 12, 0, 0] },
 ]

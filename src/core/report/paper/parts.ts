@@ -23,11 +23,17 @@ export const heading = (text: string): Content => ({
   bold: true,
   color: PAPER.copper,
   margin: [0, 10, 0, 3],
-  headlineLevel: 1,
 })
 export const quiet = (text: string): Content => ({ text, color: PAPER.quiet, fontSize: 8.5 })
 
-const NONE = { hLineWidth: () => 0, vLineWidth: () => 0, paddingLeft: () => 0, paddingRight: () => 8, paddingTop: () => 1, paddingBottom: () => 1.5 }
+const NONE = {
+  hLineWidth: () => 0,
+  vLineWidth: () => 0,
+  paddingLeft: () => 0,
+  paddingRight: () => 8,
+  paddingTop: () => 1,
+  paddingBottom: () => 1.5,
+}
 const HAIRLINES = {
   hLineWidth: (i: number) => (i === 0 ? 0 : 0.4),
   vLineWidth: () => 0,
@@ -45,10 +51,21 @@ function valueCell({ value, note, assumed }: ReportLine): TableCell {
 
 const row = (line: ReportLine): TableCell[] => [{ text: line.name, color: PAPER.quiet }, valueCell(line)]
 
+/** Parts that stay on one page: a heading never stands alone at its foot. */
+export const together = (...stack: Content[]): Content => ({ stack, unbreakable: true })
+
+const tableOf = (lines: readonly ReportLine[]): Content => ({
+  table: { widths: [130, '*'], body: lines.map(row), dontBreakRows: true },
+  layout: NONE,
+})
+
+/** So many lines stay with their heading; the others may go on to the next page. */
+const HEAD_LINES = 3
+
 /** A heading with its lines. */
 export const sectionPart = ({ title: name, lines }: ReportSection): Content[] => [
-  heading(name),
-  { table: { widths: [130, '*'], body: lines.map(row), dontBreakRows: true }, layout: NONE },
+  together(heading(name), tableOf(lines.slice(0, HEAD_LINES))),
+  ...(lines.length > HEAD_LINES ? [tableOf(lines.slice(HEAD_LINES))] : []),
 ]
 
 /** The same in two columns of lines, for many short figures. */
@@ -58,7 +75,12 @@ export function narrowSection({ title: name, lines }: ReportSection): Content[] 
     part.length === 0
       ? { text: '' }
       : { table: { widths: [105, '*'], body: part.map(row), dontBreakRows: true }, layout: NONE, fontSize: 8 }
-  return [heading(name), { columns: [column(lines.slice(0, half)), column(lines.slice(half))], columnGap: 12 }]
+  return [
+    together(heading(name), {
+      columns: [column(lines.slice(0, half)), column(lines.slice(half))],
+      columnGap: 12,
+    }),
+  ]
 }
 
 const MARKS: Readonly<Record<Verdict, string>> = { 'in band': '●', above: '△', below: '▽' }
@@ -68,11 +90,13 @@ export function comparisonPart({ comparison }: Pick<PairReport, 'comparison'>): 
   const { headings, rows, leaders } = comparison
   const several = headings.length > 1
   const right = (text: string, bold = false): TableCell => ({ text, alignment: 'right', bold })
-  const head: TableCell[] = ['Reading', ...headings, ...(several ? ['Change'] : []), 'Target'].map((text, i) => ({
-    text,
-    alignment: i === 0 ? 'left' : 'right',
-    color: PAPER.quiet,
-  }))
+  const head: TableCell[] = ['Reading', ...headings, ...(several ? ['Change'] : []), 'Target'].map(
+    (text, i) => ({
+      text,
+      alignment: i === 0 ? 'left' : 'right',
+      color: PAPER.quiet,
+    }),
+  )
   const body = rows.map(({ label, cells, change, target }): TableCell[] => [
     { text: label },
     ...cells.map((cell) => right(cell ? `${MARKS[cell.verdict]} ${cell.text}` : '–', true)),
@@ -89,26 +113,39 @@ export function comparisonPart({ comparison }: Pick<PairReport, 'comparison'>): 
     right(''),
   ]
   return {
-    table: { headerRows: 1, dontBreakRows: true, widths: ['*', ...headings.map(() => 'auto'), ...(several ? ['auto'] : []), 'auto'], body: [head, ...body, last] },
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: ['*', ...headings.map(() => 'auto'), ...(several ? ['auto'] : []), 'auto'],
+      body: [head, ...body, last],
+    },
     layout: HAIRLINES,
     fontSize: 8.5,
   }
 }
 
-const LADDER_HEIGHT = 300
+const LADDER_HEIGHT = 310
 const LADDER_GAP = 12
 
 /** The ladders of a pair on one scale, side by side. */
-export function laddersPart({ comparison }: Pick<PairReport, 'comparison'>, sheet: Sheet, display: Display): Content {
+export function laddersPart(
+  { comparison }: Pick<PairReport, 'comparison'>,
+  sheet: Sheet,
+  display: Display,
+): Content {
   const models = comparison.pictures.map(ladderModel)
   const all = models.flatMap(kelvinsOf)
   const width = (roomOf(sheet) - LADDER_GAP) / 2
+  const spansBeside = Math.max(...models.map(({ spans }) => spans.length))
   return {
     columns: models.map((model, i) => ({
       width,
       stack: [
         { text: comparison.headings[i] ?? '', bold: true, fontSize: 9 },
-        { svg: ladderSvg(model, { width, height: LADDER_HEIGHT, display, alongside: all }), width },
+        {
+          svg: ladderSvg(model, { width, height: LADDER_HEIGHT, display, alongside: all, spansBeside }),
+          width,
+        },
       ],
     })),
     columnGap: LADDER_GAP,

@@ -9,14 +9,20 @@ const EDGE = 9
 const CODE = 104
 
 const lineOf = ({ name, value, note }: Tag['lines'][number]): Content => ({
-  text: [{ text: `${name}  `, color: PAPER.quiet }, { text: [value, note].filter(Boolean).join(' '), bold: true }],
+  text: [
+    { text: `${name}  `, color: PAPER.quiet },
+    { text: [value, note].filter(Boolean).join(' '), bold: true },
+  ],
   margin: [0, 0, 0, 1],
 })
 
 /** So that long tags stay on their one page: lines, and how long they are, set the size of the type. */
 function sizeOf({ lines }: Tag): number {
-  const letters = lines.reduce((sum, { name, value, note = '' }) => sum + Math.ceil((name.length + value.length + note.length + 3) / 34), 0)
-  return letters > 16 ? 4.6 : letters > 12 ? 5.4 : 6.4
+  const letters = lines.reduce(
+    (sum, { name, value, note = '' }) => sum + Math.ceil((name.length + value.length + note.length + 3) / 34),
+    0,
+  )
+  return letters > 16 ? 4.6 : letters > 12 ? 5.6 : 7
 }
 
 function tagPage(tag: Tag): Content {

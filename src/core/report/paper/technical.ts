@@ -1,10 +1,19 @@
 import type { Column, Content } from 'pdfmake/interfaces'
 import { type PlotModel, plotSvg } from '../../drawing/plotSvg'
-import { PAPER } from '../../drawing/svg'
 import type { JobReport } from '../jobReport'
 import type { RoundReport } from '../roundReport'
 import { outcomePart, type PaperLook } from './owner'
-import { comparisonPart, heading, laddersPart, narrowSection, quiet, roomOf, sectionPart, title } from './parts'
+import {
+  comparisonPart,
+  heading,
+  laddersPart,
+  narrowSection,
+  quiet,
+  roomOf,
+  sectionPart,
+  title,
+  together,
+} from './parts'
 
 const PLOT_HEIGHT = 150
 const GAP = 12
@@ -24,24 +33,41 @@ function plotRows(plots: readonly PlotModel[], room: number): Content[] {
       : { width, text: '' }
   return plots.flatMap((plot, i) =>
     i % 2 === 0
-      ? [{ columns: [cell(plot), cell(plots[i + 1])], columnGap: GAP, unbreakable: true, margin: [0, 3, 0, 3] }]
+      ? [
+          {
+            columns: [cell(plot), cell(plots[i + 1])],
+            columnGap: GAP,
+            unbreakable: true,
+            margin: [0, 3, 0, 3],
+          },
+        ]
       : [],
   )
 }
 
-function roundPart(round: RoundReport, plots: readonly PlotModel[], { sheet, display }: PaperLook): Content[] {
+const logsPart = ([first, ...rest]: readonly Content[]): Content[] =>
+  first ? [together(heading('Logs of the work'), first), ...rest] : []
+
+function roundPart(
+  round: RoundReport,
+  plots: readonly PlotModel[],
+  { sheet, display }: PaperLook,
+): Content[] {
   return [
     ...(round.name ? [heading(round.name)] : []),
     outcomePart(round),
     ...round.sections.flatMap(sectionPart),
     ...round.pairs.flatMap((pair): Content[] => [
-      { stack: [heading(pair.title), quiet(`${pair.conditions}.`), comparisonPart(pair)], unbreakable: true },
+      together(heading(pair.title), quiet(`${pair.conditions}.`), comparisonPart(pair)),
       laddersPart(pair, sheet, display),
     ]),
     ...(round.noPair ? [quiet(round.noPair)] : []),
-    ...(plots.length > 0 ? [heading('Logs of the work'), ...plotRows(plots, roomOf(sheet))] : []),
+    ...logsPart(plotRows(plots, roomOf(sheet))),
   ]
 }
+
+const readingsPart = ([first, ...rest]: readonly Content[]): Content[] =>
+  first ? [together(heading('Readings as taken'), first), ...rest] : []
 
 /** Everything that is on record. @param plots of each repair, in the order of the report */
 export const technicalPaper = (
@@ -53,8 +79,6 @@ export const technicalPaper = (
   quiet(report.unitLine),
   ...(report.head ? sectionPart(report.head) : []),
   ...report.rounds.flatMap((round, i) => roundPart(round, plots[i] ?? [], look)),
-  ...(report.readings.length > 0 ? [heading('Readings as taken')] : []),
-  ...report.readings.flatMap(narrowSection),
+  ...readingsPart(report.readings.flatMap(narrowSection)),
   ...(report.hazards ? [heading('Hazards of this work'), { text: report.hazards }] : []),
-  { text: report.disclaimer, fontSize: 7.5, color: PAPER.quiet, margin: [0, 12, 0, 0] },
 ]

@@ -13,20 +13,21 @@ import { setName } from '@/core/report/setName'
 type Props = {
   sets: readonly ReadingSet[]
   display: Display
-  ends: readonly [number, number]
-  /** what the two ladders are drawn from */
+  /** places of the sets in the list */
+  places: readonly number[]
+  /** what the ladders are drawn from */
   pictures: readonly Picture[]
 }
 
-/** Two sets as ladders on one scale. */
-export function LadderPair({ sets, display, ends: [first, second], pictures }: Props) {
+/** Sets as ladders on one scale, side by side. */
+export function LadderPair({ sets, display, places, pictures }: Props) {
   const models = useMemo(() => pictures.map(ladderModel), [pictures])
   const all = models.flatMap(kelvinsOf)
   const most = Math.max(...models.map(({ spans }) => spans.length))
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, gap: 1.5 }}>
       {models.map((model, side) => {
-        const index = side === 0 ? first : second
+        const index = places[side] ?? -1
         const set = sets[index]
         if (!set) return null
         return (

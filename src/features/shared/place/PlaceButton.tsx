@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button'
-import type { GatePlace } from '@/core/repair/work/gatePlaces'
 import { taskRow } from '@/core/repair/plan/tasks/tasks'
+import type { GatePlace } from '@/core/repair/work/gatePlaces'
+import { goInJob } from '../address/useAddress'
 
 const STAGES = {
   plan: 'Plan, Parts: the owner agrees',
@@ -12,6 +13,13 @@ const STAGES = {
 function placeText(place: GatePlace): string {
   if (place.at === 'step') return taskRow(place.task).label.split(/[:;,]/)[0] as string
   return place.at === 'off' ? 'Taken off' : STAGES[place.stage]
+}
+
+/** Goes to where something is done, from another stage. */
+export function goToPlace(jobId: string, place: GatePlace): void {
+  if (place.at === 'step') goInJob(jobId, 'work', { step: place.task, view: undefined })
+  else if (place.at === 'off') goInJob(jobId, 'work', { view: 'off' })
+  else goInJob(jobId, place.stage, place.stage === 'plan' ? { view: 'parts' } : {})
 }
 
 /** Leads to where what is missing is done. */
