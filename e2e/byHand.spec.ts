@@ -1,3 +1,4 @@
+import { provenPapers } from './papers'
 import { expect, test } from './test'
 import { choose, storedJobs } from './helpers'
 import {
@@ -153,6 +154,12 @@ test('a wet walk-in, everything typed', async ({ page }) => {
   await proveAndClose(hand, way)
   await close(hand)
   print(hand, 'wet walk-in')
+  const { owner, technical, tag } = await provenPapers(page)
+  expect(owner.text).toContain('Expansion valve')
+  expect(technical.text).toMatch(/Clean-up class.*wet/)
+  expect(technical.text).toMatch(/3 pulls, broken with nitrogen 2 times/)
+  expect(technical.text).toMatch(/Pull-down .* passed: .* the setting of .* reached/)
+  expect(tag.text).toContain('R-404A')
 })
 
 test('a burnout, everything typed: two tests for acid with their moments', async ({ page }) => {
@@ -194,6 +201,14 @@ test('a burnout, everything typed: two tests for acid with their moments', async
     ['oil-kit', 'strong'],
   ])
   print(hand, 'burnout')
+  const { owner, technical, tag } = await provenPapers(page)
+  expect(owner.text).toContain(
+    'Compressor winding grounded: decided without full proof, for a written reason',
+  )
+  expect(technical.text).toContain('Measured twice, cold, at its own terminals')
+  expect(technical.text).toMatch(/Clean-up class.*burnout/)
+  expect(technical.text).toMatch(/Tests for acid.*negative.*strong/)
+  expect(tag.text).toMatch(/Next Oil tested again for acid/)
   // from the call to the end of the run sheet (before: 186 taps and 40 groups)
   expect(hand.taps).toBeLessThanOrEqual(90)
   expect(hand.groups).toBeLessThanOrEqual(30)

@@ -7,6 +7,7 @@ import {
   seriousFindings,
   storedJobs,
 } from './helpers'
+import { papersOf } from './papers'
 
 const READ = {
   suctionPressure: { value: 68, unit: 'psig' },
@@ -140,9 +141,23 @@ test('a conversion: readings before and after are judged each by its own refrige
   await page.goto(`${home}/print`)
   await expect(page.getByRole('heading', { name: /^Repair 1: .*expansion valve underfeeding/ })).toBeVisible()
   await expect(page.getByRole('heading', { name: /^Repair 2: .*undercharge/ })).toBeVisible()
-  await expect(page.getByText('Went in')).toHaveCount(1)
+  await expect(page.getByText('Went in', { exact: true })).toHaveCount(1)
   const [job] = await storedJobs(page)
   expect(job!.rounds).toMatchObject([{ id: 'only', refrigerant: 'R-407C' }, { why: 'found' }])
+
+  // both repairs on paper, each with its own end
+  await page.goto(`${home}/close`)
+  const { owner, technical, tag } = await papersOf(page)
+  for (const { text } of [owner, technical]) {
+    expect(text).toMatch(/Repair 1: .*expansion valve underfeeding/)
+    expect(text).toMatch(/Repair 2: .*undercharge/)
+  }
+  expect(technical.text).toContain('Went in R-407C')
+  // label over the old plate and one for each port
+  expect(tag.pages).toHaveLength(4)
+  expect(tag.pages[1]!.text).toMatch(/This unit holds R-407C no longer R-22/)
+  for (const [i, side] of ['low side', 'high side'].entries())
+    expect(tag.pages[2 + i]!.text).toContain(`R-407C ${side}`)
 })
 
 test('a step that is done again is a new pass: the old one stays, not proven yet; what is planned no longer stays too', async ({

@@ -42,8 +42,12 @@ function buildJob({ id, title, hoursAgo, unit, arrival, sets, rest, work }: Demo
   }
 }
 
-/** The jobs of the observatory with their logs; every value comes from the simulator, the same for the same moment. */
-const built = (now: Date): JobWithLogs[] => DEMO_JOBS.map((job) => buildJob(job, now))
+/**
+ * The jobs of the observatory with their logs; every value comes from the simulator, the same for the same moment.
+ * @param ids which of them; all where not given
+ */
+export const built = (now: Date, ids?: readonly string[]): JobWithLogs[] =>
+  DEMO_JOBS.filter(({ id }) => ids === undefined || ids.includes(id)).map((job) => buildJob(job, now))
 
 /** Their documents alone. @throws OrzoError not-loaded */
 export const buildDemoJobs = (now: Date): StoredJob[] => built(now).map(({ job }) => job)

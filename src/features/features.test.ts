@@ -101,8 +101,9 @@ describe('texts', () => {
     expect(unitLine(summaryOf(water))).toBe('R-410A · expansion valve · 2 tons · 1750 m')
   })
   test('file names are plain', () => {
-    expect(fileName(exhibit)).toBe('exhibit-hall-package-unit.orzo.json')
-    expect(fileName({ ...exhibit, title: '../../ö' })).toBe('job.orzo.json')
+    expect(fileName(exhibit)).toBe('exhibit-hall-package-unit.orzo.zip')
+    expect(fileName({ ...exhibit, logs: [] })).toBe('exhibit-hall-package-unit.orzo.json')
+    expect(fileName({ ...exhibit, logs: [], title: '../../ö' })).toBe('job.orzo.json')
   })
 })
 

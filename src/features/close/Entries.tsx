@@ -18,10 +18,25 @@ type Props = Pick<StageProps, 'change'> & {
   replaced: string
 }
 
+type Put = <K extends keyof Closing>(key: K, value: Closing[K] | undefined) => Promise<boolean>
+
+/** Weights: those that a log holds stand here already. */
+const Weights = ({ closing, put }: { closing: Closing | undefined; put: Put }) =>
+  (['recovered', 'charged'] as const).map((field) => (
+    <Box key={field} id={fieldId(field)} tabIndex={-1}>
+      <QuantityField
+        label={`Refrigerant ${field}`}
+        kind="mass"
+        defaultUnit="lb"
+        value={closing?.[field]}
+        onChange={(value) => void put(field, value)}
+      />
+    </Box>
+  ))
+
 /** What no record tells: how it was shown, weights that no log holds, what was not done. */
 export function Entries({ closing, change, replaced }: Props) {
-  const put = <K extends keyof Closing>(key: K, value: Closing[K] | undefined) =>
-    change(setClosing({ [key]: value }))
+  const put: Put = (key, value) => change(setClosing({ [key]: value }))
   const text = (key: 'replaced' | 'notDone' | 'note' | 'settings') => (value: string) =>
     put(key, value || undefined)
   return (
@@ -57,24 +72,7 @@ export function Entries({ closing, change, replaced }: Props) {
           sx={{ width: 300, maxWidth: '100%' }}
         />
       )}
-      <Box id={fieldId('recovered')} tabIndex={-1}>
-        <QuantityField
-          label="Refrigerant recovered"
-          kind="mass"
-          defaultUnit="lb"
-          value={closing?.recovered}
-          onChange={(value) => put('recovered', value)}
-        />
-      </Box>
-      <Box id={fieldId('charged')} tabIndex={-1}>
-        <QuantityField
-          label="Refrigerant charged"
-          kind="mass"
-          defaultUnit="lb"
-          value={closing?.charged}
-          onChange={(value) => put('charged', value)}
-        />
-      </Box>
+      <Weights closing={closing} put={put} />
       <AutosaveField
         label="Replaced"
         value={closing?.replaced ?? replaced}

@@ -284,6 +284,19 @@ describe('lists', () => {
     const old: Job = { ...start, ticks: [{ key: 'position:part-2' }, { key: 'task:setUp' }] }
     expect(lists.dropOldTicks(old, stamp).ticks).toEqual([{ key: 'task:setUp' }])
   })
+  test('a point of the closing is passed with a reason, in another one’s place, and taken back', () => {
+    const passed = after(
+      lists.overrideClose('recovered', ' no scale '),
+      lists.overrideClose('charged', 'no scale either'),
+      lists.overrideClose('recovered', 'the scale was wet'),
+    )
+    expect(passed.closing?.overrides).toEqual([
+      { point: 'charged', reason: 'no scale either', at: NOW },
+      { point: 'recovered', reason: 'the scale was wet', at: NOW },
+    ])
+    const back = [lists.overrideClose('charged', ''), lists.overrideClose('recovered', '  ')]
+    expect(back.reduce((job, edit) => edit(job, stamp), passed).closing).toBeUndefined()
+  })
   test('the closing record, logs and photos', () => {
     const log = {
       id: 'l',

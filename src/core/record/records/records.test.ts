@@ -46,7 +46,16 @@ const SAMPLES: Readonly<Record<KindName, readonly [good: object, bad: object, pl
     'why',
   ],
   tick: [{ key: 'task:setUp' }, { key: '' }, 'key'],
-  closing: [{ proven: 'proven' }, { proven: 'yes' }, 'proven'],
+  closing: [
+    {
+      proven: 'proven',
+      returnOn: '2026-12-03',
+      settings: 'fan 3',
+      overrides: [{ point: 'recovered', reason: 'no scale', at: '2026-11-20T10:00:00Z' }],
+    },
+    { proven: 'yes' },
+    'proven',
+  ],
   log: [
     {
       id: 'l',

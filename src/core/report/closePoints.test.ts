@@ -1,0 +1,191 @@
+import { demoScenes } from '../../../tools/run/demoScenes'
+import type { StoredJob } from '../record/job/job'
+import { createAnswerer } from '../answer/answer'
+import { emptyJob } from '../record/job/job'
+import { loadFor } from '../answer/load'
+import type { Closing } from '../record/records/closing'
+import { closePoints, outcomeOf, outcomeText } from './closePoints'
+import { type RoundScene, roundScene } from './scene'
+
+/** A closed demo job as its records stand, to be hurt one by one. */
+let closed: RoundScene
+beforeAll(async () => {
+  closed = (await demoScenes('demo-spectrograph'))[0]!.scenes[0]!
+}, 120_000)
+
+/** The same repair with other records, judged anew. */
+function withRecords(change: Partial<StoredJob>): RoundScene {
+  const job = { ...closed.job, ...change }
+  const answer = createAnswerer().whole({ job, samples: closed.samples, display: { temperature: 'F' } })
+  return roundScene(job, { answer, samples: closed.samples, now: closed.now })
+}
+const withClosing = (closing: Partial<Closing>): RoundScene =>
+  withRecords({ closing: { ...closed.job.closing, ...closing } })
+const point = (scene: RoundScene, id: string, leader?: string) =>
+  closePoints(scene, leader).find((each) => each.id === id)
+const missingIds = (scene: RoundScene) =>
+  closePoints(scene)
+    .filter(({ state }) => state === 'missing')
+    .map(({ id }) => id)
+
+test('a job with everything on record is proven', () => {
+  const points = closePoints(closed, 'Nothing wrong with the circuit')
+  expect(points.filter(({ state }) => state !== 'met')).toEqual([])
+  expect(outcomeOf(closed, points)).toBe('proven')
+  expect(outcomeText(closed, points)).toBe('Proven under load')
+})
+
+test('before anything is decided nothing is closed', async () => {
+  const job = {
+    ...emptyJob({ kind: 'split-ac', refrigerant: 'R-410A', metering: 'txv' }),
+    id: 'new',
+    createdAt: '',
+    updatedAt: '2026-11-20T10:00:00Z',
+  }
+  await loadFor(job.unit, job)
+  const answer = createAnswerer().whole({ job })
+  const scene = roundScene(job, { answer, samples: {}, now: Date.parse(job.updatedAt) })
+  expect(missingIds(scene)).toEqual(['decided', 'proven'])
+  expect(point(scene, 'decided')).toMatchObject({
+    canOverride: false,
+    place: { at: 'stage', stage: 'diagnose' },
+  })
+})
+
+type Hurt = readonly [
+  what: string,
+  change: (job: StoredJob) => Partial<StoredJob>,
+  missing: readonly string[],
+]
+const HURT: readonly Hurt[] = [
+  ['no choice at the end', ({ closing }) => ({ closing: { ...closing, proven: undefined } }), ['proven']],
+  [
+    'no weight that came out',
+    ({ closing }) => ({ closing: { ...closing, recovered: undefined } }),
+    ['recovered'],
+  ],
+  ['no weight that went in', ({ closing }) => ({ closing: { ...closing, charged: undefined } }), ['charged']],
+  [
+    'something still off',
+    ({ takenOff }) => ({
+      takenOff: takenOff.map(({ backAt: _back, ...each }, i) =>
+        i === 0 ? each : { ...each, ...(_back ? { backAt: _back } : {}) },
+      ),
+    }),
+    ['not-put-back'],
+  ],
+  [
+    'no decay on record',
+    ({ logs }) => ({ logs: logs.filter(({ purpose }) => purpose !== 'decay') }),
+    ['not-dry'],
+  ],
+  [
+    'no pressure test',
+    ({ logs }) => ({ logs: logs.filter(({ purpose }) => purpose !== 'pressure-test') }),
+    ['not-tested'],
+  ],
+  [
+    'no recovery log',
+    ({ logs }) => ({ logs: logs.filter(({ purpose }) => purpose !== 'recovery') }),
+    ['not-recovered'],
+  ],
+  ['no answer of the owner', () => ({ day: {} }), ['not-approved']],
+  [
+    'no set after the start',
+    ({ readingSets }) => ({ readingSets: readingSets.slice(0, 1) }),
+    ['not-proven', 'proven'],
+  ],
+  [
+    'a step that was not done',
+    ({ steps }) => ({ steps: steps.filter(({ task }) => task !== 'refit') }),
+    ['steps'],
+  ],
+]
+
+test.each(HURT)('%s is missing, and nothing else', (_what, change, missing) => {
+  const scene = withRecords(change(closed.job))
+  expect(missingIds(scene)).toEqual(missing)
+  expect(outcomeOf(scene, closePoints(scene))).toBe('open')
+  for (const id of missing) expect(point(scene, id)!.missing.join()).not.toBe('')
+})
+
+test('a flag proves nothing: chosen as proven without readings after the start is not proven', () => {
+  const scene = withRecords({ readingSets: closed.job.readingSets.slice(0, 1) })
+  expect(scene.job.closing?.proven).toBe('proven')
+  const overridden = withRecords({
+    readingSets: closed.job.readingSets.slice(0, 1),
+    closing: {
+      ...closed.job.closing,
+      overrides: ['not-proven', 'proven'].map((id) => ({
+        point: id,
+        reason: 'no time left today',
+        at: '2026-11-20T10:00:00Z',
+      })),
+    },
+  })
+  // the gate is passed in writing; the word "proven" is not
+  expect(point(overridden, 'not-proven')?.state).toBe('overridden')
+  expect(point(overridden, 'proven')?.state).toBe('missing')
+  expect(outcomeOf(overridden, closePoints(overridden))).toBe('open')
+})
+
+test('not proven today stands with the day of its return reading, and without it does not', () => {
+  const without = withClosing({ proven: 'not-proven-today' })
+  expect(missingIds(without)).toEqual(['return'])
+  const booked = withClosing({ proven: 'not-proven-today', returnOn: '2026-12-03' })
+  const points = closePoints(booked)
+  expect(outcomeOf(booked, points)).toBe('not-proven-today')
+  expect(outcomeText(booked, points)).toBe('Not proven today, return reading on 2026-12-03')
+})
+
+test('what still leads after the repair is told', () => {
+  expect(point(closed, 'still-there', 'Expansion valve underfeeding')?.state).toBe('missing')
+  expect(point(closed, 'still-there', 'Nothing wrong with the circuit')?.state).toBe('met')
+  // nothing is claimed, nothing is held against it
+  expect(
+    point(withClosing({ proven: 'not-proven-today' }), 'still-there', 'Expansion valve underfeeding'),
+  ).toBeUndefined()
+})
+
+test.each([
+  ['no valve', 'missing'],
+  ['scale wet', 'overridden'],
+  ['. . . . . . . .', 'missing'],
+])('"%s" as a reason: %s', (reason, state) => {
+  const scene = withRecords({
+    closing: {
+      ...closed.job.closing,
+      recovered: undefined,
+      overrides: [{ point: 'recovered', reason, at: '2026-11-20T10:00:00Z' }],
+    },
+  })
+  expect(point(scene, 'recovered')?.state).toBe(state)
+})
+
+test('a gate that was passed at its step in writing is passed here with the same words', () => {
+  const steps = closed.job.steps.map((step) =>
+    step.task === 'weighIn'
+      ? {
+          ...step,
+          overrides: [
+            { gate: 'not-dry', reason: 'gauge dropped, decay seen by eye', at: '2026-11-20T10:00:00Z' },
+          ],
+        }
+      : step,
+  )
+  const scene = withRecords({ steps, logs: closed.job.logs.filter(({ purpose }) => purpose !== 'decay') })
+  expect(point(scene, 'not-dry')).toMatchObject({
+    state: 'overridden',
+    override: 'gauge dropped, decay seen by eye',
+  })
+  expect(outcomeText(scene, closePoints(scene))).toBe(
+    'Proven under load, 1 point passed with a written reason',
+  )
+})
+
+test('a word that an earlier Orzo passed and nobody asks for any more harms nothing', () => {
+  const scene = withClosing({
+    overrides: [{ point: 'long-gone', reason: 'it was asked once', at: '2026-11-20T10:00:00Z' }],
+  })
+  expect(missingIds(scene)).toEqual([])
+})
