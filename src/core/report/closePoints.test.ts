@@ -1,11 +1,13 @@
 import { demoScenes } from '../../../tools/run/demoScenes'
 import type { StoredJob } from '../record/job/job'
+import { documentOf, viewOf } from '../record/job/rounds'
 import { createAnswerer } from '../answer/answer'
 import { emptyJob } from '../record/job/job'
 import { loadFor } from '../answer/load'
 import type { Closing } from '../record/records/closing'
 import { closePoints, outcomeOf, outcomeText } from './closePoints'
 import { type RoundScene, roundScene } from './scene'
+import { tagOf } from './tag'
 
 /** A closed demo job as its records stand, to be hurt one by one. */
 let closed: RoundScene
@@ -188,4 +190,36 @@ test('a word that an earlier Orzo passed and nobody asks for any more harms noth
     overrides: [{ point: 'long-gone', reason: 'it was asked once', at: '2026-11-20T10:00:00Z' }],
   })
   expect(missingIds(scene)).toEqual([])
+})
+
+test('what a later repair takes off, and what it lacks, says nothing of the one before', () => {
+  const document = documentOf(closed.job)
+  const panels = document.takenOff[0]!
+  const later = '2026-11-18T08:00:00.000Z'
+  const two = {
+    ...document,
+    rounds: [...document.rounds, { id: 'second', why: 'found' as const, at: later }],
+    takenOff: [
+      ...document.takenOff,
+      {
+        id: 'second.panels',
+        round: 'second',
+        what: panels.what,
+        label: panels.label,
+        offAt: '2026-11-18T09:00:00.000Z',
+      },
+    ],
+  }
+  const sceneOf = (round: string) => {
+    const job = viewOf(two, round)
+    const answer = createAnswerer().whole({ job, samples: closed.samples })
+    return roundScene(job, { answer, samples: closed.samples, now: Date.parse('2026-11-19T08:00:00Z') })
+  }
+  const [first, second] = ['only', 'second'].map(sceneOf) as [RoundScene, RoundScene]
+  expect(outcomeOf(first, closePoints(first))).toBe('proven')
+  expect(outcomeOf(second, closePoints(second))).toBe('open')
+  // what hangs at the unit tells of both: the charge and the dryer of the first
+  const tag = tagOf([first, second])
+  expect(tag.lines.find(({ name }) => name === 'Charge')?.value).toBe('7 lb 14.1 oz in it')
+  expect(tag.lines.some(({ name }) => name === 'Liquid dryer')).toBe(true)
 })

@@ -14,6 +14,9 @@ export type FollowUp = {
   readonly day: string | undefined
 }
 
+/** The next first; what has no day comes last. */
+export const byDay = (a: FollowUp, b: FollowUp): number => (a.day ?? '9999').localeCompare(b.day ?? '9999')
+
 /** What comes after it: tests, cores, the other mode, the return reading; the next first. */
 export function followUps(scene: RoundScene): FollowUp[] {
   const { job, known, answer, now } = scene
@@ -46,9 +49,7 @@ export function followUps(scene: RoundScene): FollowUp[] {
         ]
       : []
   const isWorked = job.steps.length > 0
-  return [...(isWorked ? [...tests, ...visits, ...modes] : []), ...back].sort((a, b) =>
-    (a.day ?? '9999').localeCompare(b.day ?? '9999'),
-  )
+  return [...(isWorked ? [...tests, ...visits, ...modes] : []), ...back].sort(byDay)
 }
 
 /** "Oil tested again for acid, 3 Dec 14:05". */

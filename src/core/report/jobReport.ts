@@ -11,6 +11,7 @@ import { line, type ReportSection, section, upperFirst, written } from './line'
 import { readingSections } from './readingLines'
 import { type RoundReport, roundReport } from './roundReport'
 import { type RoundScene, roundScene } from './scene'
+import { type Tag, tagOf } from './tag'
 
 /** A job as a record tells it: every repair, every set. */
 export type JobReport = {
@@ -19,6 +20,8 @@ export type JobReport = {
   readonly head: ReportSection | undefined
   readonly rounds: readonly RoundReport[]
   readonly readings: readonly ReportSection[]
+  /** of all repairs together: it hangs at the unit */
+  readonly tag: Tag
   readonly hazards: string
   readonly disclaimer: string
 }
@@ -72,6 +75,7 @@ export function jobReport(question: ReportQuestion, scenes = scenesOf(question))
     ]),
     rounds: scenes.map((scene) => roundReport(scene, question.display)),
     readings: readingSections(last, last.known.readingSets),
+    tag: tagOf(scenes as [RoundScene, ...RoundScene[]]),
     hazards: hazardsOf(scenes),
     disclaimer: DISCLAIMER,
   }

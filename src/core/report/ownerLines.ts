@@ -7,7 +7,7 @@ import { line, listed, lowerFirst, type ReportSection, section, written } from '
 import { finalChargeText } from '../repair/work/finalCharge'
 import { chargeOf } from './refrigerantLines'
 import type { RoundScene } from './scene'
-import { refrigerantNow } from './tag'
+import { refrigerantOf } from './tag'
 import { offLists } from './workLines'
 
 const HOW_SURE: Readonly<Record<DecisionState['state'], string>> = {
@@ -37,7 +37,7 @@ export function ownerSections(scene: RoundScene): ReportSection[] {
       written('Note', closing?.note),
     ]),
     section('cost', 'What it cost in refrigerant', [
-      closing?.recovered || charge ? line('Refrigerant', refrigerantNow(scene)) : undefined,
+      closing?.recovered || charge ? line('Refrigerant', refrigerantOf(scene)) : undefined,
       line('Taken out', closing?.recovered && showQuantity(closing.recovered)),
       line('Put in', closing?.charged && showQuantity(closing.charged)),
       charge && charge.trimmed !== 0 ? line('In the end', finalChargeText(charge)) : undefined,

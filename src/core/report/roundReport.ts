@@ -13,7 +13,6 @@ import { jobRounds, REASON_NAMES, roundName } from './roundText'
 import type { RoundScene } from './scene'
 import { type SetPair, setPairs } from './setPairs'
 import { startUpSection } from './startUpLines'
-import { type Tag, tagOf, tagText } from './tag'
 import { wentInSection } from './wentIn'
 import { workSection } from './workLines'
 
@@ -40,8 +39,6 @@ export type RoundReport = {
   readonly noPair: string | undefined
   readonly owner: readonly ReportSection[]
   readonly followUps: readonly FollowUp[]
-  readonly tag: Tag
-  readonly tagText: string
 }
 
 function conditionsText({ before, unlike }: SetPair): string {
@@ -78,8 +75,11 @@ function endSection(scene: RoundScene, points: readonly ClosePoint[], due: reado
     ...points.flatMap(({ state, name, missing }) =>
       state === 'missing' ? [line(`Not on record: ${lowerFirst(name)}`, missing.join('; '))] : [],
     ),
-    ...points.flatMap(({ state, name, override }) =>
-      state === 'overridden' ? [written(`Passed in writing: ${lowerFirst(name)}`, `“${override}”`)] : [],
+    // what was passed at its step stands with the work
+    ...points.flatMap(({ id, state, name, override }) =>
+      state === 'overridden' && closing?.overrides?.some((each) => each.point === id)
+        ? [written(`Passed in writing: ${lowerFirst(name)}`, `“${override}”`)]
+        : [],
     ),
     written('Not done, and should be', closing?.notDone),
     ...due.map((each) => line('Due', followUpText(each))),
@@ -100,7 +100,6 @@ export function roundReport(scene: RoundScene, display: Display): RoundReport {
   const points = closePoints(scene, pairs.at(-1)?.comparison.leaders.at(-1)?.label)
   const due = followUps(scene)
   const several = rounds.length > 1
-  const tag = tagOf(scene)
   return {
     id: job.round,
     name: several ? `Repair ${at + 1}: ${roundName(job, rounds[at]!)}` : undefined,
@@ -121,7 +120,5 @@ export function roundReport(scene: RoundScene, display: Display): RoundReport {
     noPair: pairs.length > 0 ? undefined : noPairText(scene),
     owner: ownerSections(scene),
     followUps: due,
-    tag,
-    tagText: tagText(tag),
   }
 }

@@ -1,4 +1,6 @@
 import type { Answer } from '../answer/answer'
+import { instantOf } from '../base/units/instants'
+import { roundsOf } from '../record/job/rounds'
 import { unknownOf } from '../record/equipment/asked'
 import { legibleJob } from '../record/job/known'
 import type { KnownJob, StoredJob } from '../record/job/job'
@@ -32,6 +34,12 @@ export type RoundScene = {
   readonly now: number
 }
 
+/** When a repair was followed by the next one, ms: what came later says nothing of it. */
+function endOf(job: StoredJob): number | undefined {
+  const rounds = roundsOf(job)
+  return instantOf(rounds[rounds.findIndex(({ id }) => id === job.round) + 1]?.at)
+}
+
 /**
  * A repair as a report looks at it: the sheet and its gates are made anew from the records, none is taken from a flag.
  * @param job a view with what was inside at its sets @param now ms
@@ -41,7 +49,8 @@ export function roundScene(
   { answer, samples, now }: Pick<RoundScene, 'answer' | 'samples' | 'now'>,
 ): RoundScene {
   const known = legibleJob(job)
-  const state = unitState(known, effectsOf)
+  const until = endOf(job)
+  const state = unitState(known, effectsOf, until)
   const { plan, vetoes, verdicts } = answer
   const holding = holdingNow({ unit: known.unit, vetoes, state, plan, began: workBegan(known) })
   const work: SheetScene = {
@@ -50,7 +59,7 @@ export function roundScene(
     state,
     holding,
     verdicts,
-    now,
+    now: Math.min(now, until ?? now),
   }
   return {
     job,

@@ -8,7 +8,9 @@ import { tagOf, tagText } from './tag'
 
 let scenes: readonly RoundScene[] = []
 beforeAll(async () => {
-  scenes = (await demoScenes('demo-spectrograph', 'demo-exhibit-hall', 'demo-control-room')).flatMap((each) => each.scenes)
+  scenes = (await demoScenes('demo-spectrograph', 'demo-exhibit-hall', 'demo-control-room')).flatMap(
+    (each) => each.scenes,
+  )
 }, 120_000)
 const of = (id: string) => scenes.find(({ job }) => job.id === id)!
 function changed(scene: RoundScene, change: Partial<StoredJob>): RoundScene {
@@ -17,10 +19,10 @@ function changed(scene: RoundScene, change: Partial<StoredJob>): RoundScene {
   const answer = createAnswerer().whole({ job, samples, display: { temperature: 'F' } })
   return roundScene(job, { answer, samples, now })
 }
-const lineOf = (scene: RoundScene, name: string) => tagOf(scene).lines.find((line) => line.name === name)
+const lineOf = (scene: RoundScene, name: string) => tagOf([scene]).lines.find((line) => line.name === name)
 
 test('what the next technician wants to know: date, refrigerant, charge, oil, dryers, what is due', () => {
-  const names = tagOf(of('demo-exhibit-hall')).lines.map(({ name }) => name)
+  const names = tagOf([of('demo-exhibit-hall')]).lines.map(({ name }) => name)
   expect(names).toEqual(['Date', 'Refrigerant', 'Charge', 'Oil', 'Liquid dryer', 'Suction dryer', 'Next'])
   expect(lineOf(of('demo-exhibit-hall'), 'Liquid dryer')?.value).toMatch(
     /in³, .*one-way, arrow with the flow$/,
@@ -43,7 +45,7 @@ test('turns of the valve and settings stand on it', () => {
 
 test('its code carries every line of it', () => {
   for (const scene of scenes) {
-    const tag = tagOf(scene)
+    const tag = tagOf([scene])
     const text = tagText(tag)
     for (const { name, value, note } of tag.lines)
       expect(text).toContain([`${name}:`, value, note].filter(Boolean).join(' '))
@@ -55,15 +57,16 @@ test('its code carries every line of it', () => {
 })
 
 test('100 x 60 mm; one page, and after a conversion a label for the plate and for each port', () => {
-  const plain = tagPaper(tagOf(of('demo-spectrograph')))
+  const plain = tagPaper(tagOf([of('demo-spectrograph')]))
   expect(plain.pageSize).toEqual({ width: expect.closeTo(283.46, 1), height: expect.closeTo(170.08, 1) })
   expect(plain.content).toHaveLength(1)
   const conversion = changed(of('demo-exhibit-hall'), {
     rounds: [{ id: 'only', why: 'first', refrigerant: 'R-407C' }],
+    repair: { ...of('demo-exhibit-hall').job.repair, refrigerantTo: 'R-407C' },
   })
-  expect(tagOf(conversion).converted).toEqual({ from: 'R-22', to: 'R-407C' })
+  expect(tagOf([conversion]).converted).toEqual({ from: 'R-22', to: 'R-407C' })
   expect(lineOf(conversion, 'Refrigerant')?.value).toBe('R-407C')
-  expect(tagPaper(tagOf(conversion)).content).toHaveLength(4)
+  expect(tagPaper(tagOf([conversion])).content).toHaveLength(4)
 })
 
 test('what is due comes in the order of its days; a return reading is one of them', () => {

@@ -6,7 +6,7 @@ import { madeFor } from '../record/equipment/madeFor'
 import { finalChargeText } from '../repair/work/finalCharge'
 import { totalTurns, turnsText } from '../repair/work/startUp'
 import { summaryOf } from '../record/job/summary'
-import { type FollowUp, followUps, followUpText } from './followUps'
+import { byDay, followUps, followUpText } from './followUps'
 import { titleOf } from './jobText'
 import { line, type ReportLine, written } from './line'
 import { chargeOf } from './refrigerantLines'
@@ -25,40 +25,78 @@ export type Tag = {
 export const endedAt = ({ job }: Pick<RoundScene, 'job'>): string =>
   roundLookedAt(job).closedAt ?? latestPass(job.steps, LAST_TASK)?.doneAt ?? job.updatedAt
 
-/** What is in it now: by the round that charged it, else by the plan that was carried out. */
-export function refrigerantNow({ job, known, answer }: RoundScene): string {
+/** What went into it in a repair: by its record, else by the plan that was carried out; else what it held before. */
+export function refrigerantOf({ job, answer }: RoundScene): string {
   const charged = roundLookedAt(job).refrigerant
   const isCharged = job.closing?.charged !== undefined
-  return charged ?? (isCharged ? answer.plan.refrigerantPath.goesIn : undefined) ?? known.unit.refrigerant
+  return (
+    charged ?? (isCharged ? answer.plan.refrigerantPath.goesIn : undefined) ?? answer.planUnit.refrigerant
+  )
 }
 
-const nextDue = (all: readonly FollowUp[]): string | undefined => all[0] && followUpText(all[0])
+type Scenes = readonly [RoundScene, ...RoundScene[]]
+const lastOf = (scenes: Scenes): RoundScene => scenes.at(-1) as RoundScene
 
-/** The panel tag: what the next technician wants to know before anything is opened. */
-export function tagOf(scene: RoundScene): Tag {
-  const { job, known, answer } = scene
-  const { plan } = answer
-  const charge = chargeOf(scene)
-  const turns = job.run?.turns ?? []
-  const [from, to] = [madeFor(known.unit), refrigerantNow(scene)]
-  const isWorked = job.steps.length > 0 || job.closing !== undefined
-  const oil = plan.opens && isWorked && plan.oil.isMeasured ? oilText(plan) : plan.oil.goesIn
+/** What is told by the newest repair that has it. */
+function newest<T>(scenes: Scenes, pick: (scene: RoundScene) => T | undefined): T | undefined {
+  for (const scene of [...scenes].reverse()) {
+    const value = pick(scene)
+    if (value !== undefined) return value
+  }
+  return undefined
+}
+
+/** The charge since the circuit was last filled as a whole: that, and what was added in later repairs. */
+function chargeText(scenes: Scenes): string | undefined {
+  const all = scenes.flatMap((scene) => chargeOf(scene) ?? [])
+  const whole = all.findLastIndex(({ isWhole }) => isWhole)
+  return all.slice(Math.max(whole, 0)).map(finalChargeText).join('; then ')
+}
+
+const isWorked = ({ job }: RoundScene) => job.steps.length > 0 || job.closing !== undefined
+const changedOil = (scene: RoundScene) =>
+  scene.answer.plan.opens && isWorked(scene) && scene.answer.plan.oil.isMeasured
+    ? oilText(scene.answer.plan)
+    : undefined
+
+const turnsOf = ({ job }: RoundScene) =>
+  job.run?.turns && job.run.turns.length > 0 ? turnsText(totalTurns(job.run.turns)) : undefined
+
+/** What is due next of all repairs. */
+const nextDue = (scenes: Scenes): string | undefined => {
+  const [first] = scenes.flatMap((scene) => followUps(scene)).sort(byDay)
+  return first && followUpText(first)
+}
+
+/**
+ * The panel tag: what the next technician wants to know before anything is opened. Of a job of several repairs each line is
+ * told by the newest one that has it.
+ * @param scenes of all repairs, the first one first
+ */
+export function tagOf(scenes: Scenes): Tag {
+  const last = lastOf(scenes)
+  const { job, known, answer, state } = last
+  const [from, to] = [madeFor(known.unit), state.refrigerant]
+  const ended = newest(scenes, (scene) => (isWorked(scene) ? endedAt(scene) : undefined)) ?? endedAt(last)
   return {
     title: titleOf(summaryOf(job)),
     converted: from === to ? undefined : { from, to },
     lines: [
-      line('Date', fullDateIn(endedAt(scene), job.unit.site?.zone)),
+      line('Date', fullDateIn(ended, job.unit.site?.zone)),
       line('Refrigerant', to),
-      line('Charge', charge ? finalChargeText(charge) : 'not weighed'),
-      line('Oil', oil, plan.oil.kind),
+      line('Charge', chargeText(scenes) || 'not weighed'),
+      line('Oil', newest(scenes, changedOil) ?? answer.plan.oil.goesIn, answer.plan.oil.kind),
       ...(['liquid', 'suction'] as const).map((place) =>
-        isDryerIn(scene, place)
-          ? line(place === 'liquid' ? 'Liquid dryer' : 'Suction dryer', dryerText(plan, place))
-          : undefined,
+        line(
+          place === 'liquid' ? 'Liquid dryer' : 'Suction dryer',
+          newest(scenes, (scene) =>
+            isDryerIn(scene, place) ? dryerText(scene.answer.plan, place) : undefined,
+          ),
+        ),
       ),
-      line('Valve stem', turns.length > 0 ? turnsText(totalTurns(turns)) : undefined),
-      written('Settings', job.closing?.settings),
-      line('Next', nextDue(followUps(scene))),
+      line('Valve stem', newest(scenes, turnsOf)),
+      written('Settings', scenes.flatMap((scene) => scene.job.closing?.settings ?? []).join('; ')),
+      line('Next', nextDue(scenes)),
     ].filter((each) => each !== undefined),
   }
 }

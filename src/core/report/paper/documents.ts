@@ -37,10 +37,7 @@ export function paperOf(
   plots: readonly (readonly PlotModel[])[],
   look: PaperLook,
 ): TDocumentDefinitions {
-  if (paper === 'tag') {
-    const last = report.rounds.at(-1) as JobReport['rounds'][number]
-    return { ...base(report, paper), ...tagPaper(last.tag) }
-  }
+  if (paper === 'tag') return { ...base(report, paper), ...tagPaper(report.tag) }
   const content = paper === 'owner' ? ownerPaper(report, look) : technicalPaper(report, plots, look)
   return { ...base(report, paper), ...sheetOf(report, paper, look), content } as TDocumentDefinitions
 }
