@@ -98,6 +98,9 @@ const onWorkFast = async (page: Page) => {
   await page.waitForTimeout(7000)
 }
 
+/** The report is written. */
+const onReport = (page: Page) => expect(page.getByText('At like conditions')).toBeVisible()
+
 const VIEWS: readonly View[] = [
   { name: 'jobs', url: '/', size: LAPTOP },
   { name: 'arrive', url: '/job/demo-control-room/arrive', size: LAPTOP },
@@ -105,10 +108,10 @@ const VIEWS: readonly View[] = [
   { name: 'measure-live', url: '/job/demo-lodge/measure', size: LAPTOP, act: onLive },
   { name: 'diagnose', url: '/job/demo-control-room/diagnose', size: LAPTOP },
   { name: 'bench', url: '/job/demo-lodge/diagnose', size: LAPTOP, act: onBench },
-  { name: 'plan', url: '/job/demo-exhibit-hall/plan', size: LAPTOP, act: onWet },
+  { name: 'plan', url: '/job/demo-cafe-cooler/plan', size: LAPTOP, act: onWet },
   {
     name: 'plan-refrigerant',
-    url: '/job/demo-exhibit-hall/plan',
+    url: '/job/demo-cafe-cooler/plan',
     size: LAPTOP,
     act: async (page) => {
       await onWet(page)
@@ -117,25 +120,25 @@ const VIEWS: readonly View[] = [
   },
   {
     name: 'plan-parts',
-    url: '/job/demo-exhibit-hall/plan',
+    url: '/job/demo-cafe-cooler/plan',
     size: LAPTOP,
     act: (page) => page.getByRole('tab', { name: 'Parts', exact: true }).click(),
   },
   {
     name: 'plan-day',
-    url: '/job/demo-exhibit-hall/plan',
+    url: '/job/demo-cafe-cooler/plan',
     size: LAPTOP,
     act: onDay,
   },
   { name: 'store', url: '/store', size: LAPTOP, act: onStore },
   { name: 'settings', url: '/settings', size: LAPTOP },
-  { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP },
-  { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP },
+  { name: 'close', url: '/job/demo-exhibit-hall/close', size: LAPTOP, act: onReport },
+  { name: 'report', url: '/job/demo-exhibit-hall/print', size: LAPTOP, act: onReport },
   { name: 'tables-compare', url: '/tables/compare', size: LAPTOP },
   { name: 'measure-phone', url: '/job/demo-control-room/measure', size: PHONE },
-  { name: 'work', url: '/job/demo-exhibit-hall/work', size: LAPTOP, act: onWorkFast },
-  { name: 'work-phone', url: '/job/demo-exhibit-hall/work', size: PHONE, act: onWork },
-  { name: 'plan-phone', url: '/job/demo-exhibit-hall/plan', size: PHONE },
+  { name: 'work', url: '/job/demo-sample-fridge/work', size: LAPTOP, act: onWorkFast },
+  { name: 'work-phone', url: '/job/demo-sample-fridge/work', size: PHONE, act: onWork },
+  { name: 'plan-phone', url: '/job/demo-cafe-cooler/plan', size: PHONE },
 ]
 
 for (const { name, url, size, act } of VIEWS) {

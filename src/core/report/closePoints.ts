@@ -68,7 +68,7 @@ function gateRows({ sheet, job }: RoundScene): Row[] {
   )
 }
 
-/** [practice] so many steps are named, the others are counted. */
+/** [practice] so many are named, more are counted. */
 const NAMED = 4
 const fewOf = (names: readonly string[]): string =>
   names.length <= NAMED
@@ -207,6 +207,12 @@ export function outcomeOf({ job }: Pick<RoundScene, 'job'>, points: readonly Clo
   return chosen === undefined || points.some(({ state }) => state === 'missing') ? 'open' : chosen
 }
 
+/** Few points by their names, many by their number. */
+function missingText(missing: readonly ClosePoint[]): string {
+  if (missing.length > NAMED) return `${missing.length} points are`
+  return `${listed(missing.map(({ name }) => lowerFirst(name)))} ${missing.length === 1 ? 'is' : 'are'}`
+}
+
 /** The same in words. */
 export function outcomeText({ job }: Pick<RoundScene, 'job'>, points: readonly ClosePoint[]): string {
   const missing = points.filter(({ state }) => state === 'missing')
@@ -217,7 +223,7 @@ export function outcomeText({ job }: Pick<RoundScene, 'job'>, points: readonly C
   const WORDS: Readonly<Record<Outcome, string>> = {
     proven: `Proven under load${reasons}`,
     'not-proven-today': `Not proven today${returnOn ? `, return reading on ${returnOn}` : ''}${reasons}`,
-    open: `Not closed: ${listed(missing.map(({ name }) => lowerFirst(name)))} ${missing.length === 1 ? 'is' : 'are'} not on record`,
+    open: `Not closed: ${missingText(missing)} not on record`,
   }
   return WORDS[outcomeOf({ job }, points)]
 }

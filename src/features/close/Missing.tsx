@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import { useState } from 'react'
 import { overrideClose } from '@/core/record/edits/listEdits'
 import { isReason } from '@/core/record/job/decisions'
 import type { ClosePlace, ClosePoint } from '@/core/report/closePoints'
@@ -39,6 +40,10 @@ function Point({ point, job, change }: { point: ClosePoint } & Pick<Props, 'job'
   const { id, name, missing, state, canOverride, override, place } = point
   const own = job.closing?.overrides?.find((each) => each.point === id)?.reason ?? ''
   const isPassedElsewhere = state === 'overridden' && own === ''
+  const [isAsked, setAsked] = useState(false)
+  const [isOpen, setOpen] = useState(false)
+  // what was written stays in sight, also while it is typed anew
+  if ((isAsked || own !== '') && !isOpen) setOpen(true)
   return (
     <Box
       component="li"
@@ -54,20 +59,32 @@ function Point({ point, job, change }: { point: ClosePoint } & Pick<Props, 'job'
         {missing.join('; ')}
       </Typography>
       {isPassedElsewhere && <Typography>“{override}”</Typography>}
-      <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <Place place={place} jobId={job.id} />
-        {canOverride && !isPassedElsewhere && (
-          <AutosaveField
-            label={`Why without: ${name}`}
-            value={own}
-            onSave={(text) => change(overrideClose(id, text))}
-            helperText={reasonHelp(own)}
-            size="small"
-            fullWidth
-            multiline
-          />
+        {canOverride && !isPassedElsewhere && !isOpen && (
+          <Button
+            color="inherit"
+            aria-label={`Pass in writing: ${name}`}
+            sx={{ minHeight: 48 }}
+            onClick={() => setAsked(true)}
+          >
+            Pass in writing
+          </Button>
         )}
       </Box>
+      {canOverride && !isPassedElsewhere && isOpen && (
+        <AutosaveField
+          label={`Why without: ${name}`}
+          value={own}
+          autoFocus={isAsked}
+          onSave={(text) => change(overrideClose(id, text))}
+          helperText={reasonHelp(own)}
+          size="small"
+          fullWidth
+          multiline
+          sx={{ mt: 1 }}
+        />
+      )}
     </Box>
   )
 }

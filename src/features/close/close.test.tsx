@@ -45,7 +45,7 @@ test('with everything on record nothing is asked', () => {
   expect(screen.queryByRole('list')).toBeNull()
 })
 
-test('what is missing stands with its reason, its place and a field for a reason; what must be chosen has none', () => {
+test('what is missing stands with its reason, its place and the way to pass it; what must be chosen has none', () => {
   const { change } = changes(job())
   const points = [
     met,
@@ -60,7 +60,15 @@ test('what is missing stands with its reason, its place and a field for a reason
   expect(weight).toHaveTextContent('Not on record: the weight that was recovered')
   expect(within(weight!).getByRole('button', { name: 'Go to the field' })).toBeVisible()
   expect(within(tight!).getByRole('button', { name: /^Go to: Pressure test/ })).toBeVisible()
-  expect(within(proven!).queryByRole('textbox')).toBeNull()
+  expect(within(proven!).queryByRole('button')).toBeNull()
+})
+
+test('a field for a reason comes when it is asked for', async () => {
+  const { change } = changes(job())
+  render(<Missing job={job()} change={change} points={[point({})]} />)
+  expect(screen.queryByRole('textbox')).toBeNull()
+  await userEvent.click(screen.getByRole('button', { name: 'Pass in writing: Recovered weight' }))
+  expect(screen.getByLabelText('Why without: Recovered weight')).toHaveFocus()
 })
 
 test('a reason is written for its point, letter by letter, and one too short says so', async () => {
