@@ -217,14 +217,7 @@ const CORE_MAY_USE = {
     'repair/plan',
     'repair/logs',
   ],
-  drawing: [
-    ...BASE,
-    ...RECORD,
-    'record/logs',
-    'record/records',
-    'diagnosis/targets',
-    'diagnosis/evidence',
-  ],
+  drawing: [...BASE, ...RECORD, 'record/logs', 'record/records', 'diagnosis/targets', 'diagnosis/evidence'],
   report: [
     ...BASE,
     'physics/refrigerants',

@@ -2,7 +2,7 @@ import type { ThinPoint } from '../record/logs/segments'
 import { drawing, element, PAPER, stroke, words } from './svg'
 
 /** One curve over time: minutes and figures; a point without a figure is a gap. */
-export type PlotCurve = { readonly label: string; readonly points: readonly ThinPoint[] }
+type PlotCurve = { readonly label: string; readonly points: readonly ThinPoint[] }
 export type PlotModel = {
   readonly title: string
   readonly yTitle: string

@@ -49,7 +49,7 @@ function isUnjudged({ facts, answer }: RoundScene, { purpose, id }: WorkLogHead)
 }
 
 /** Each log as its result. */
-export const logLines = (scene: RoundScene) =>
+const logLines = (scene: RoundScene) =>
   endedLogs(scene).map((log) => {
     const { word: said, at } = logWord(log, scene.answer.verdicts[log.id])
     const word = isUnjudged(scene, log) ? 'not judged, the charge is not known' : said

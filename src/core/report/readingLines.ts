@@ -36,7 +36,7 @@ const instrumentName = (name: string | undefined): string | undefined =>
     .join(' ') || undefined
 
 /** "118 psig ±1.2, gauge, doubted". */
-export function readingText(scene: Known, set: JobSet, key: ReadingKey): string | undefined {
+function readingText(scene: Known, set: JobSet, key: ReadingKey): string | undefined {
   const reading = set.readings[key]
   if (!reading) return undefined
   const shown = isOpen(reading) ? 'open, no path' : `${reading.value} ${unitText(reading.unit)}`
@@ -45,7 +45,7 @@ export function readingText(scene: Known, set: JobSet, key: ReadingKey): string 
 }
 
 /** What was seen, in words. */
-export function seenText(set: JobSet, key: ObservationKey): string {
+function seenText(set: JobSet, key: ObservationKey): string {
   if (isPlaced(key))
     return placesOf(set, key)
       .map((word) => wordText(key, word))

@@ -13,7 +13,7 @@ export const chargeOf = ({ job, answer: { plan } }: RoundScene): FinalCharge | u
   finalCharge(job, plan.opens && !plan.isPart)
 
 /** What went in beyond what came out; undefined where one of them is not on record. kg */
-export function netAdded(scene: RoundScene): number | undefined {
+function netAdded(scene: RoundScene): number | undefined {
   const { closing } = scene.job
   const charge = chargeOf(scene)
   if (closing?.recovered === undefined || charge === undefined || charge.isChargeMissing) return undefined

@@ -22,7 +22,7 @@ export type Tag = {
 }
 
 /** When the repair ended: its last step, else the last change of the job. */
-export const endedAt = ({ job }: Pick<RoundScene, 'job'>): string =>
+const endedAt = ({ job }: Pick<RoundScene, 'job'>): string =>
   roundLookedAt(job).closedAt ?? latestPass(job.steps, LAST_TASK)?.doneAt ?? job.updatedAt
 
 /** What went into it in a repair: by its record, else by the plan that was carried out; else what it held before. */

@@ -11,7 +11,7 @@ import { classText, fluidOunces, grams, oilChangesOf } from './planText'
 import type { RoundScene } from './scene'
 
 /** Answers of the policy that are not Orzo's own. */
-export const policyText = ({ policy }: Pick<Plan, 'policy'>): string =>
+const policyText = ({ policy }: Pick<Plan, 'policy'>): string =>
   policyDifferences(policy, DEFAULT_POLICY)
     .map((key) => `${policyRow(key).question} ${policyAnswer(policy, key)}.`)
     .join(' ')

@@ -11,7 +11,6 @@ const closeOverrideSchema = z.strictObject({
   reason: textSchema,
   at: instantSchema,
 })
-export type CloseOverride = z.infer<typeof closeOverrideSchema>
 
 export const closingSchema = z.strictObject({
   ...inRoundShape,
