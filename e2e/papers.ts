@@ -1,4 +1,5 @@
-import { readFile } from 'node:fs/promises'
+import { readFile, writeFile } from 'node:fs/promises'
+import path from 'node:path'
 import { pdfPages } from '../tools/run/pdfText.mjs'
 import { rawWords } from '../tools/run/reportWords'
 import { goTo } from './helpers'
@@ -21,8 +22,12 @@ export async function paperOf(page: Page, name: PaperName): Promise<Paper> {
   const coming = page.waitForEvent('download')
   await button.click()
   const download = await coming
-  const pages = await pdfPages(await readFile(await download.path()))
-  return { file: download.suggestedFilename(), pages, text: pages.map(({ text }) => text).join(' ') }
+  const bytes = await readFile(await download.path())
+  const file = download.suggestedFilename()
+  // to be looked at by eye, page by page
+  if (process.env.PAPERS_FOLDER) await writeFile(path.join(process.env.PAPERS_FOLDER, file), bytes)
+  const pages = await pdfPages(bytes)
+  return { file, pages, text: pages.map(({ text }) => text).join(' ') }
 }
 
 /** All papers of the job that is open, each looked over for what never stands in one. */
