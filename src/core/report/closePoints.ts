@@ -84,7 +84,7 @@ function stepsRow({ sheet }: RoundScene): Row | undefined {
   const first = open[0]
   return {
     id: 'steps',
-    name: 'Every step done or left out with a reason',
+    name: 'Every step',
     missing: open.length > 0 ? [`not done: ${fewOf(names)}`] : [],
     place: first && { at: 'step', task: first.task.id },
   }
@@ -126,7 +126,7 @@ function provenRows({ job, sheet }: RoundScene): Row[] {
   const isMeasured = gates.length === 0 ? job.readingSets.length > 1 : gates.every(({ isOpen }) => isOpen)
   const chosen: Row = {
     id: 'proven',
-    name: 'Shown under load, or not proven today',
+    name: 'Proof under load',
     missing:
       proven === undefined
         ? ['the choice: proven under load, or not proven today']
@@ -166,8 +166,8 @@ export function closePoints(scene: RoundScene, leader?: string): ClosePoint[] {
   const { job, answer } = scene
   const decided: Row = {
     id: 'decided',
-    name: 'Decided what is repaired',
-    missing: isDecided(job) ? [] : ['a decision'],
+    name: 'Decision',
+    missing: isDecided(job) ? [] : ['what is repaired is not decided'],
     place: { at: 'stage', stage: 'diagnose' },
     canOverride: false,
   }

@@ -8,7 +8,7 @@ import { finalChargeText } from '../repair/work/finalCharge'
 import { chargeOf } from './refrigerantLines'
 import type { RoundScene } from './scene'
 import { refrigerantOf } from './tag'
-import { offLists } from './workLines'
+import { offLists, timesText } from './workLines'
 
 const HOW_SURE: Readonly<Record<DecisionState['state'], string>> = {
   proven: 'proven before the part was condemned',
@@ -32,6 +32,7 @@ export function ownerSections(scene: RoundScene): ReportSection[] {
       ...faults.map((fault) => line('Found', fault)),
     ]),
     section('done', 'What was done', [
+      line('Worked', timesText(scene)),
       closing?.replaced === undefined ? line('Replaced', parts) : written('Replaced', closing.replaced),
       written('Settings changed', closing?.settings),
       written('Note', closing?.note),

@@ -43,6 +43,18 @@ test('turns of the valve and settings stand on it', () => {
   expect(lineOf(scene, 'Settings')?.note).toBe('fan speed 3 to 4')
 })
 
+test('what is too long for a tag is cut, and told to be', () => {
+  const scene = changed(of('demo-spectrograph'), {
+    title: 'T'.repeat(200),
+    closing: { ...of('demo-spectrograph').job.closing, settings: 's'.repeat(161) },
+  })
+  expect(lineOf(scene, 'Settings')?.note).toBe(`${'s'.repeat(159)}…`)
+  expect(tagOf([scene]).title).toHaveLength(60)
+  expect(tagText(tagOf([scene])).length).toBeLessThan(700)
+  const just = changed(scene, { closing: { settings: 's'.repeat(160) } })
+  expect(lineOf(just, 'Settings')?.note).toBe('s'.repeat(160))
+})
+
 test('its code carries every line of it', () => {
   for (const scene of scenes) {
     const tag = tagOf([scene])

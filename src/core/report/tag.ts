@@ -62,6 +62,15 @@ const changedOil = (scene: RoundScene) =>
 const turnsOf = ({ job }: RoundScene) =>
   job.run?.turns && job.run.turns.length > 0 ? turnsText(totalTurns(job.run.turns)) : undefined
 
+/** Letters that have room on a tag and in its code; the whole stands in the report. */
+const MOST_SETTINGS = 160
+const MOST_TITLE = 60
+const shortened = (text: string, most: number): string =>
+  text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`
+
+const settingsOf = (scenes: Scenes): string =>
+  scenes.flatMap((scene) => scene.job.closing?.settings ?? []).join('; ')
+
 /** What is due next of all repairs. */
 const nextDue = (scenes: Scenes): string | undefined => {
   const [first] = scenes.flatMap((scene) => followUps(scene)).sort(byDay)
@@ -79,7 +88,7 @@ export function tagOf(scenes: Scenes): Tag {
   const [from, to] = [madeFor(known.unit), state.refrigerant]
   const ended = newest(scenes, (scene) => (isWorked(scene) ? endedAt(scene) : undefined)) ?? endedAt(last)
   return {
-    title: titleOf(summaryOf(job)),
+    title: shortened(titleOf(summaryOf(job)), MOST_TITLE),
     converted: from === to ? undefined : { from, to },
     lines: [
       line('Date', fullDateIn(ended, job.unit.site?.zone)),
@@ -95,7 +104,7 @@ export function tagOf(scenes: Scenes): Tag {
         ),
       ),
       line('Valve stem', newest(scenes, turnsOf)),
-      written('Settings', scenes.flatMap((scene) => scene.job.closing?.settings ?? []).join('; ')),
+      written('Settings', shortened(settingsOf(scenes), MOST_SETTINGS)),
       line('Next', nextDue(scenes)),
     ].filter((each) => each !== undefined),
   }

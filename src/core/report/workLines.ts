@@ -34,7 +34,7 @@ const APPROVAL = {
 } as const
 
 /** When it was worked on, and the hands that it took. */
-function timesText({ job, now }: RoundScene): string | undefined {
+export function timesText({ job, now }: RoundScene): string | undefined {
   const times = workTimes(job.steps, Math.min(now, Date.parse(job.updatedAt)))
   if (!times) return undefined
   const [begun, ended] = [times.from, times.to].map((moment) => fullMomentIn(moment, job.unit.site?.zone))

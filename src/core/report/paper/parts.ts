@@ -9,6 +9,7 @@ import type { Display } from '../../base/units/show'
 import type { Verdict } from '../../diagnosis/evidence/sentence'
 import type { ReportLine, ReportSection } from '../line'
 import type { PairReport } from '../roundReport'
+import { breakable } from './breakable'
 
 /** Points of 1/72 in. */
 export const MARGIN = 40
@@ -16,7 +17,12 @@ const WIDTHS: Readonly<Record<Sheet, number>> = { letter: 612, a4: 595.28 }
 /** Room between the margins, points. */
 export const roomOf = (sheet: Sheet): number => WIDTHS[sheet] - 2 * MARGIN
 
-export const title = (text: string): Content => ({ text, fontSize: 16, bold: true, margin: [0, 0, 0, 2] })
+export const title = (text: string): Content => ({
+  text: breakable(text),
+  fontSize: 16,
+  bold: true,
+  margin: [0, 0, 0, 2],
+})
 export const heading = (text: string): Content => ({
   text,
   fontSize: 11.5,
@@ -44,7 +50,7 @@ const HAIRLINES = {
 
 /** What a line says; a guess carries its mark and what it rests on. */
 function valueCell({ value, note, assumed }: ReportLine): TableCell {
-  const said = [value, note].filter(Boolean).join(' ')
+  const said = breakable([value, note].filter(Boolean).join(' '))
   if (!assumed) return { text: said }
   return { text: [said, { text: `  △ assumed: ${assumed}`, color: PAPER.copper, fontSize: 8 }] }
 }

@@ -1,17 +1,20 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { PAPER } from '../../drawing/svg'
-import { type Tag, tagText } from '../tag'
+import type { Tag } from '../tag'
+import { breakable } from './breakable'
+import { tagCode } from './tagCode'
 
 const MILLIMETRE = 72 / 25.4
 /** mm */
 const SIZE = { width: 100, height: 60 } as const
 const EDGE = 9
 const CODE = 104
+const GAP = 6
 
 const lineOf = ({ name, value, note }: Tag['lines'][number]): Content => ({
   text: [
     { text: `${name}  `, color: PAPER.quiet },
-    { text: [value, note].filter(Boolean).join(' '), bold: true },
+    { text: breakable([value, note].filter(Boolean).join(' ')), bold: true },
   ],
   margin: [0, 0, 0, 1],
 })
@@ -22,20 +25,24 @@ function sizeOf({ lines }: Tag): number {
     (sum, { name, value, note = '' }) => sum + Math.ceil((name.length + value.length + note.length + 3) / 34),
     0,
   )
-  return letters > 16 ? 4.6 : letters > 12 ? 5.6 : 7
+  return letters > 20 ? 4 : letters > 16 ? 4.6 : letters > 12 ? 5.6 : 7
 }
 
 function tagPage(tag: Tag): Content {
+  const code = tagCode(tag)
   return {
     columns: [
       {
-        width: '*',
-        stack: [{ text: tag.title, bold: true, fontSize: 9, margin: [0, 0, 0, 3] }, ...tag.lines.map(lineOf)],
+        width: SIZE.width * MILLIMETRE - 2 * EDGE - CODE - GAP,
+        stack: [
+          { text: breakable(tag.title), bold: true, fontSize: 9, margin: [0, 0, 0, 3] },
+          ...tag.lines.map(lineOf),
+        ],
         fontSize: sizeOf(tag),
       },
-      { width: CODE, stack: [{ qr: tagText(tag), fit: CODE, eccLevel: 'M', alignment: 'right' }] },
+      { width: CODE, stack: [{ qr: code.text, fit: CODE, eccLevel: code.correction, alignment: 'right' }] },
     ],
-    columnGap: 6,
+    columnGap: GAP,
   }
 }
 

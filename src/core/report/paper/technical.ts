@@ -80,5 +80,5 @@ export const technicalPaper = (
   ...(report.head ? sectionPart(report.head) : []),
   ...report.rounds.flatMap((round, i) => roundPart(round, plots[i] ?? [], look)),
   ...readingsPart(report.readings.flatMap(narrowSection)),
-  ...(report.hazards ? [heading('Hazards of this work'), { text: report.hazards }] : []),
+  ...(report.hazards ? [together(heading('Hazards of this work'), { text: report.hazards })] : []),
 ]
