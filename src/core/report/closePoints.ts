@@ -90,17 +90,22 @@ function stepsRow({ sheet }: RoundScene): Row | undefined {
   }
 }
 
-/** Weights, where the circuit was opened. */
+/** Weights, where the whole circuit was emptied and filled. */
 function weightRows({ job, answer: { plan } }: RoundScene): Row[] {
   if (!plan.opens || !isDecided(job)) return []
-  const empties = plan.refrigerantPath.recovered !== 'nothing' && !plan.isPart
+  // of a part only nobody weighs what stayed
+  if (plan.isPart) return []
+  const empties = plan.refrigerantPath.recovered !== 'nothing'
   const row = (field: 'recovered' | 'charged', name: string): Row => ({
     id: field,
     name,
     missing: job.closing?.[field] ? [] : [`the weight that was ${field}`],
     place: { at: 'close', field },
   })
-  return [...(empties ? [row('recovered', 'Recovered weight')] : []), row('charged', 'Charged weight')]
+  return [
+    ...(empties ? [row('recovered', 'Recovered weight')] : []),
+    ...(plan.charge ? [row('charged', 'Charged weight')] : []),
+  ]
 }
 
 /** What was decided must not lead the ranking any more once it is repaired. */

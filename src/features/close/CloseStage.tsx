@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { allLogs } from '@/core/record/job/acrossRounds'
 import { replacedParts } from '@/core/repair/work/replacedParts'
 import type { RoundReport } from '@/core/report/roundReport'
+import { Freshness } from '../shared/answer/Freshness'
 import { Coming } from '../shared/Coming'
 import { LogList } from '../shared/logs/LogList'
 import { Photos } from '../shared/photos/Photos'
@@ -47,7 +48,7 @@ export function CloseStage(props: StageProps) {
   const { job, change, display } = props
   const logs = allLogs(job)
   const call = useReportCall(job)
-  const { report, problem } = useReport(call)
+  const { report, problem, isFresh } = useReport(call)
   const round = report?.rounds.find(({ id }) => id === job.round)
   return (
     <Box
@@ -61,7 +62,9 @@ export function CloseStage(props: StageProps) {
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start', order: { xs: 1, md: 0 } }}>
         {problem && <Alert severity="error">{problem}</Alert>}
         {round ? (
-          <Written round={round} job={job} display={display} />
+          <Freshness fresh={isFresh}>
+            <Written round={round} job={job} display={display} />
+          </Freshness>
         ) : (
           !problem && <Coming label="Writing the report" />
         )}
@@ -77,7 +80,11 @@ export function CloseStage(props: StageProps) {
         <Files job={job} />
       </Box>
       <Box sx={{ display: 'grid', gap: 3, alignContent: 'start' }}>
-        {round && <Outcome {...round} />}
+        {round && (
+          <Freshness fresh={isFresh}>
+            <Outcome {...round} />
+          </Freshness>
+        )}
         <Papers jobId={job.id} call={call} isOpen={round?.outcome === 'open'} />
         {round && <Missing job={job} change={change} points={round.points} />}
         <Entries

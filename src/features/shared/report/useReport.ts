@@ -37,8 +37,10 @@ export function useReportCall(job: StoredJob): ReportCall | undefined {
 export function useReport(call: ReportCall | undefined): {
   readonly report: JobReport | undefined
   readonly problem: string | undefined
+  /** it answers the records on the screen */
+  readonly isFresh: boolean
 } {
-  const [state, setState] = useState<{ report?: JobReport; problem?: string }>({})
+  const [state, setState] = useState<{ report?: JobReport; of?: ReportCall; problem?: string }>({})
   const isFirst = state.report === undefined
   useEffect(() => {
     if (!call) return
@@ -47,7 +49,7 @@ export function useReport(call: ReportCall | undefined): {
       void reportClient()
         .ask('report', call, { channel: 'report' })
         .then(
-          (report) => current && setState({ report }),
+          (report) => current && setState({ report, of: call }),
           (error: Error) => {
             if (current && !(error instanceof Superseded))
               setState((now) => ({ ...now, problem: error.message }))
@@ -59,5 +61,5 @@ export function useReport(call: ReportCall | undefined): {
       clearTimeout(timer)
     }
   }, [call, isFirst])
-  return { report: state.report, problem: state.problem }
+  return { report: state.report, problem: state.problem, isFresh: state.of === call }
 }
