@@ -126,7 +126,8 @@ test('a job of which nothing is known has papers that say so', async ({ page }) 
   await goTo(page, 'Close')
   await expect(outcome(page)).toContainText('Not closed')
   const { owner, technical } = await papersOf(page)
-  for (const { text } of [owner, technical]) expect(text).toContain('Not closed: decision and proof under load are not on record')
+  for (const { text } of [owner, technical])
+    expect(text).toContain('Not closed: decision and proof under load are not on record')
   expect(technical.text).toContain('No set of a running unit is on record.')
   // a file of another program as a job is told, and nothing is lost
   await page.getByTestId('import-file').setInputFiles({
