@@ -156,6 +156,9 @@ test('a wet walk-in, everything typed', async ({ page }) => {
   print(hand, 'wet walk-in')
   const { owner, technical, tag } = await provenPapers(page)
   expect(owner.text).toContain('Expansion valve')
+  // the figures that were typed after it show another fault: chosen as proven, it is not
+  expect(owner.text).toContain('Not closed: nothing wrong after the repair is not on record')
+  expect(technical.text).toContain('wrong or mixed refrigerant leads after the repair')
   expect(technical.text).toMatch(/Clean-up class.*wet/)
   expect(technical.text).toMatch(/3 pulls, broken with nitrogen 2 times/)
   expect(technical.text).toMatch(/Pull-down .* passed: .* the setting of .* reached/)
@@ -205,6 +208,7 @@ test('a burnout, everything typed: two tests for acid with their moments', async
   expect(owner.text).toContain(
     'Compressor winding grounded: decided without full proof, for a written reason',
   )
+  expect(owner.text).toContain('Proven under load, 1 point passed with a written reason')
   expect(technical.text).toContain('Measured twice, cold, at its own terminals')
   expect(technical.text).toMatch(/Clean-up class.*burnout/)
   expect(technical.text).toMatch(/Tests for acid.*negative.*strong/)

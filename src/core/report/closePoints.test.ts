@@ -5,7 +5,7 @@ import { createAnswerer } from '../answer/answer'
 import { emptyJob } from '../record/job/job'
 import { loadFor } from '../answer/load'
 import type { Closing } from '../record/records/closing'
-import { closePoints, outcomeOf, outcomeText } from './closePoints'
+import { type AfterLeader, closePoints, outcomeOf, outcomeText } from './closePoints'
 import { type RoundScene, roundScene } from './scene'
 import { tagOf } from './tag'
 
@@ -23,7 +23,9 @@ function withRecords(change: Partial<StoredJob>): RoundScene {
 }
 const withClosing = (closing: Partial<Closing>): RoundScene =>
   withRecords({ closing: { ...closed.job.closing, ...closing } })
-const point = (scene: RoundScene, id: string, leader?: string) =>
+const HEALTHY = { label: 'Nothing wrong with the circuit', probability: 0.6 }
+const VALVE = { label: 'Expansion valve underfeeding', probability: 0.3 }
+const point = (scene: RoundScene, id: string, leader?: AfterLeader) =>
   closePoints(scene, leader).find((each) => each.id === id)
 const missingIds = (scene: RoundScene) =>
   closePoints(scene)
@@ -31,7 +33,7 @@ const missingIds = (scene: RoundScene) =>
     .map(({ id }) => id)
 
 test('a job with everything on record is proven', () => {
-  const points = closePoints(closed, 'Nothing wrong with the circuit')
+  const points = closePoints(closed, HEALTHY)
   expect(points.filter(({ state }) => state !== 'met')).toEqual([])
   expect(outcomeOf(closed, points)).toBe('proven')
   expect(outcomeText(closed, points)).toBe('Proven under load')
@@ -140,13 +142,47 @@ test('not proven today stands with the day of its return reading, and without it
   expect(outcomeText(booked, points)).toBe('Not proven today, return reading on 2026-12-03')
 })
 
-test('what still leads after the repair is told', () => {
-  expect(point(closed, 'still-there', 'Expansion valve underfeeding')?.state).toBe('missing')
-  expect(point(closed, 'still-there', 'Nothing wrong with the circuit')?.state).toBe('met')
-  // nothing is claimed, nothing is held against it
-  expect(
-    point(withClosing({ proven: 'not-proven-today' }), 'still-there', 'Expansion valve underfeeding'),
-  ).toBeUndefined()
+const leading = (label: string, probability: number): AfterLeader => ({ label, probability })
+test.each([
+  ['what was decided, however little it leads', VALVE, 'missing'],
+  ['nothing wrong', HEALTHY, 'met'],
+  ['another fault, just below what it shows', leading('Overcharge', 0.499), 'met'],
+  ['another fault, just at it', leading('Overcharge', 0.5), 'missing'],
+  ['another fault, above it', leading('Overcharge', 0.9), 'missing'],
+  ['nothing wrong, for sure', { ...HEALTHY, probability: 0.99 }, 'met'],
+])('after the repair %s: %s', (_what, leader, state) => {
+  expect(point(closed, 'still-there', leader)?.state).toBe(state)
+})
+test('where nothing is claimed to be proven, nothing is held against it', () => {
+  expect(point(withClosing({ proven: 'not-proven-today' }), 'still-there', VALVE)).toBeUndefined()
+})
+
+test('a decision without full proof counts as passed in writing, and without its words as missing', () => {
+  const states = (override: string | undefined): RoundScene => {
+    const [state] = closed.answer.decisionStates
+    const gate = { ...state!.gate!, met: false, missing: [{ id: 'bulb', label: 'Bulb located' }] }
+    const decisionStates = [
+      {
+        ...state!,
+        gate,
+        state: override ? ('overridden' as const) : ('not-proven' as const),
+        decision: { ...state!.decision, ...(override ? { override } : {}) },
+      },
+    ]
+    return { ...closed, answer: { ...closed.answer, decisionStates } }
+  }
+  const passed = states('seen with the part in hand')
+  expect(point(passed, 'proof')).toMatchObject({
+    state: 'overridden',
+    override: 'seen with the part in hand',
+  })
+  expect(outcomeText(passed, closePoints(passed))).toBe(
+    'Proven under load, 1 point passed with a written reason',
+  )
+  expect(point(states(undefined), 'proof')).toMatchObject({
+    state: 'missing',
+    missing: ['expansion valve underfeeding: bulb located'],
+  })
 })
 
 test.each([

@@ -36,13 +36,23 @@ type Row = Pick<ClosePoint, 'id' | 'name' | 'missing' | 'place'> & {
   readonly passed?: string | undefined
 }
 
-function proofLacks(states: readonly DecisionState[]): string[] {
-  return states.flatMap(({ fault, state, asked, gate }) => {
-    if (state !== 'not-proven' && state !== 'shown') return []
+/** What each decision lacks of its proof; one that was decided in writing is passed with those words. */
+function proofRow(states: readonly DecisionState[]): Row {
+  const lacks = states.flatMap(({ fault, state, asked, gate, decision }) => {
+    if (state === 'proven' || state === 'no-gate') return []
     const points = state === 'shown' ? asked : (gate?.missing ?? asked)
     if (points.length === 0) return []
-    return [`${lowerFirst(suspectLabel(fault))}: ${points.map(({ label }) => lowerFirst(label)).join('; ')}`]
+    const what = `${lowerFirst(suspectLabel(fault))}: ${points.map(({ label }) => lowerFirst(label)).join('; ')}`
+    return [{ what, reason: state === 'overridden' ? decision.override : undefined }]
   })
+  const reasons = lacks.flatMap(({ reason }) => reason ?? [])
+  return {
+    id: 'proof',
+    name: 'Proof of what was decided',
+    missing: lacks.map(({ what }) => what),
+    place: { at: 'stage', stage: 'diagnose' },
+    passed: reasons.length > 0 && reasons.length === lacks.length ? reasons.join('; ') : undefined,
+  }
 }
 
 /** A gate over all steps that it stands before: open, passed at each of them in writing, or missing. */
@@ -108,17 +118,24 @@ function weightRows({ job, answer: { plan } }: RoundScene): Row[] {
   ]
 }
 
-/** What was decided must not lead the ranking any more once it is repaired. */
-function stillThere({ answer, job }: RoundScene, leader: string | undefined): Row[] {
+/** What leads the set after the repair. */
+export type AfterLeader = { readonly label: string; readonly probability: number }
+
+/** [practice] from this chance on a fault that leads after the repair is one that it shows. */
+const SHOWN_FROM = 0.5
+
+/** Proven is what shows nothing wrong: neither what was decided nor another fault leads after the repair. */
+function stillThere({ answer, job }: RoundScene, leader: AfterLeader | undefined): Row[] {
   if (job.closing?.proven !== 'proven' || leader === undefined) return []
-  const again = answer.decisionStates
-    .map(({ fault }) => suspectLabel(fault))
-    .filter((label) => label === leader)
+  const { label, probability } = leader
+  const isDecidedOn = answer.decisionStates.some(({ fault }) => suspectLabel(fault) === label)
+  const isFault = label !== suspectLabel('healthy')
+  const isShown = isFault && (isDecidedOn || probability >= SHOWN_FROM)
   return [
     {
       id: 'still-there',
-      name: 'The set after the repair shows it gone',
-      missing: again.map((label) => `${lowerFirst(label)} still leads after the repair`),
+      name: 'Nothing wrong after the repair',
+      missing: isShown ? [`${lowerFirst(label)} leads after the repair`] : [],
       place: { at: 'stage', stage: 'diagnose' },
     },
   ]
@@ -165,9 +182,9 @@ function replacedRow({ job, answer: { plan } }: RoundScene): Row[] {
 
 /**
  * Everything that a job is closed by, judged anew from its records: the one judge of Close, of the report and of the tag.
- * @param leader the leading suspect of the set after the repair, by its label
+ * @param leader the leading suspect of the set after the repair
  */
-export function closePoints(scene: RoundScene, leader?: string): ClosePoint[] {
+export function closePoints(scene: RoundScene, leader?: AfterLeader): ClosePoint[] {
   const { job, answer } = scene
   const decided: Row = {
     id: 'decided',
@@ -176,15 +193,9 @@ export function closePoints(scene: RoundScene, leader?: string): ClosePoint[] {
     place: { at: 'stage', stage: 'diagnose' },
     canOverride: false,
   }
-  const proof: Row = {
-    id: 'proof',
-    name: 'Proof of what was decided',
-    missing: proofLacks(answer.decisionStates),
-    place: { at: 'stage', stage: 'diagnose' },
-  }
   const rows = [
     decided,
-    proof,
+    proofRow(answer.decisionStates),
     ...gateRows(scene),
     stepsRow(scene),
     ...weightRows(scene),

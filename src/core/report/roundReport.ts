@@ -97,7 +97,7 @@ export function roundReport(scene: RoundScene, display: Display): RoundReport {
         pairReport(scene, pair, display),
       )
     : []
-  const points = closePoints(scene, pairs.at(-1)?.comparison.leaders.at(-1)?.label)
+  const points = closePoints(scene, pairs.at(-1)?.comparison.leaders.at(-1))
   const due = followUps(scene)
   const several = rounds.length > 1
   return {
