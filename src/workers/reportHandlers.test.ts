@@ -33,6 +33,11 @@ test('a report in metric units has no pound, no psig and no Fahrenheit but what 
   expect(told).not.toMatch(/\d (lb|oz|psig|psi|F)\b/)
   expect(told).toMatch(/\d kg/)
   expect(told).toMatch(/\d barg/)
+  // an error follows the unit of its figure
+  expect(told).toMatch(/mbar against ±\d+ mbar in 15 min/)
+  // readings stay as they were taken, with their error in the same unit
+  const read = metric.readings.flatMap(({ lines }) => lines.map(lineText)).join('\n')
+  expect(read).toMatch(/107\.9 psig ±1\.1, low gauge/)
   const us = await done(report(call))
   expect(us.rounds[0]!.points).toEqual(metric.rounds[0]!.points)
 })

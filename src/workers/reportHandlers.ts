@@ -6,10 +6,9 @@ import { saidIn } from '@/core/base/units/textIn'
 import { drawnUnit } from '@/core/record/equipment/asked'
 import type { StoredDocument } from '@/core/record/job/job'
 import { roundsOf, viewOf } from '@/core/record/job/rounds'
-import { withRefrigerants } from '@/core/record/state/refrigerants'
 import type { LogSamples } from '@/core/repair/logs/verdicts'
-import { effectsOf } from '@/core/repair/plan/tasks/tasks'
 import { type JobReport, jobReport, type ReportQuestion, scenesOf } from '@/core/report/jobReport'
+import { withInside } from '@/core/report/inside'
 import { paperOf } from '@/core/report/paper/documents'
 import type { PaperName } from '@/core/report/paper/paperNames'
 import { roundPlots } from '@/core/report/plots'
@@ -28,12 +27,7 @@ export type PaperCall = ReportCall & { readonly paper: PaperName; readonly sheet
 
 /** Every repair as it sees the job, with what was inside at each set. */
 const viewsOf = (document: StoredDocument) =>
-  roundsOf(document).map(({ id }) => {
-    const view = viewOf(document, id)
-    if (view.unit.refrigerant === undefined) return view
-    const { readingSets } = withRefrigerants({ ...view, unit: drawnUnit(view.unit) }, effectsOf)
-    return { ...view, readingSets }
-  })
+  roundsOf(document).map(({ id }) => withInside(viewOf(document, id)))
 
 async function questionOf({ document, samples, display, now }: ReportCall): Promise<ReportQuestion> {
   await loadFor(drawnUnit(document.unit), viewOf(document))

@@ -1,6 +1,5 @@
-import { isReason } from '../record/job/decisions'
+import { isDecided, isReason } from '../record/job/decisions'
 import { LAST_TASK } from '../record/job/lastTask'
-import { isDecided } from '../record/job/decisions'
 import type { DecisionState } from '../diagnosis/proof/decisionState'
 import { suspectLabel } from '../diagnosis/faults/faults'
 import type { WorkGate } from '../repair/work/gates'
@@ -8,7 +7,7 @@ import type { GatePlace } from '../repair/work/gatePlaces'
 import { replacedParts } from '../repair/work/replacedParts'
 import { listed, lowerFirst } from './line'
 import type { RoundScene } from './scene'
-import { stepName } from './workLines'
+import { stepName } from './stepName'
 
 /** A point that a job is closed by: what it asks, what it lacks, where that is done. */
 export type ClosePoint = {

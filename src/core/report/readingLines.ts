@@ -2,7 +2,7 @@ import { unitRow } from '../base/units/units'
 import { fullMomentIn } from '../base/units/siteTime'
 import { type ObservationKey, observationRow, wordText } from '../record/readings/observations'
 import { OPEN_OHMS_LEAST } from '../record/readings/openOhms'
-import { isPlaced, placesOf } from '../record/readings/places'
+import { isPlaced, placesText } from '../record/readings/places'
 import type { Reading } from '../record/readings/schema'
 import { isReadingKey, type ReadingKey, readingRow } from '../record/readings/vocabulary'
 import { siteAtmosphere } from '../record/equipment/circumstances'
@@ -46,10 +46,7 @@ function readingText(scene: Known, set: JobSet, key: ReadingKey): string | undef
 
 /** What was seen, in words. */
 function seenText(set: JobSet, key: ObservationKey): string {
-  if (isPlaced(key))
-    return placesOf(set, key)
-      .map((word) => wordText(key, word))
-      .join(' and ')
+  if (isPlaced(key)) return placesText(set, key)
   const word = set.observations?.[key]
   return typeof word === 'string' ? wordText(key, word) : String(word ?? '')
 }
@@ -66,7 +63,8 @@ export function readingSections(
     const title = `${setName(set, i)}, ${set.mode}${inside}${set.at ? `, ${fullMomentIn(set.at, zone)}` : ''}`
     const own = section(`set-${set.id}`, title, [
       ...(Object.keys(set.readings) as ReadingKey[]).map((key) =>
-        line(readingRow(key).label, readingText(scene, set, key)),
+        // as it was taken: figure and error in the instrument's own unit
+        written(readingRow(key).label, readingText(scene, set, key)),
       ),
       ...(Object.keys(set.observations ?? {}) as ObservationKey[]).map((key) =>
         line(

@@ -70,7 +70,7 @@ export function roundScene(
     state,
     facts: { unit: answer.planUnit, plan, pump: job.run?.pump, pullDown: job.run?.pullDown },
     work,
-    sheet: runSheet(work, now, []),
+    sheet: runSheet(work, work.now ?? now),
     now,
   }
 }

@@ -3,21 +3,13 @@ import { durationText } from '../base/units/wall'
 import { isDecided } from '../record/job/decisions'
 import type { StepRecord } from '../record/records/step'
 import { isOwnTask } from '../repair/plan/tasks/own'
-import { isTask, taskRow } from '../repair/plan/tasks/tasks'
 import { stillOff, takenOffList } from '../repair/work/takenOff'
 import { workTimes } from '../repair/work/workTimes'
 import { isWorkGate, workGateRow } from '../safety/workGates'
 import { line, type ReportSection, section, written } from './line'
 import type { RoundScene } from './scene'
+import { stepName } from './stepName'
 
-/** A step by its name, without what its label tells to be done. */
-export const stepName = (task: string, own?: string): string =>
-  own ??
-  (isTask(task)
-    ? (taskRow(task).label.split(/[:;,?]/)[0] as string)
-    : isOwnTask(task)
-      ? taskRow(task).label
-      : 'a step of another Orzo')
 const nameOf = ({ task, own }: StepRecord) => stepName(task, own?.label)
 
 /** Gates that were passed with a reason, each with what it stood for. */

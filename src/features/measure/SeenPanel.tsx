@@ -11,7 +11,7 @@ import {
 import { refusalOfWord } from '@/core/diagnosis/checks/bench'
 import type { StageProps } from '../shared/stageProps'
 import { Observed, seenKeysOf } from '../shared/Observed'
-import { placesText } from '../shared/seenText'
+import { placesText } from '@/core/record/readings/places'
 import { observe, togglePlace } from '@/core/record/edits/readingEdits'
 
 type Props = Pick<StageProps, 'set' | 'setId' | 'change' | 'answer'> & {

@@ -1,4 +1,4 @@
-import { type ObservationValue, type PlacedKey, SEVERAL_PLACES } from './observations'
+import { type ObservationValue, type PlacedKey, SEVERAL_PLACES, wordText } from './observations'
 import type { AlsoSeen, Observations } from './schema'
 
 type Seen = { readonly observations?: Observations | undefined; readonly also?: AlsoSeen | undefined }
@@ -22,3 +22,9 @@ export function withPlace<K extends PlacedKey>(
   if (places.includes(word)) return places.filter((each) => each !== word)
   return word === 'none' ? [word] : [...places.filter((each) => each !== 'none'), word]
 }
+
+/** "joint and valve stem": every place at which something is seen; empty where nothing was said. */
+export const placesText = (set: Seen, key: PlacedKey): string =>
+  placesOf(set, key)
+    .map((word) => wordText(key, word))
+    .join(' and ')

@@ -129,10 +129,10 @@ type Figures = Omit<TestJudged, keyof Verdict>
 
 type Says = (judged: Figures, setup: TestSetup) => string
 
-/** The change of a hold against its error. */
-export const changeText = ({ hold }: Pick<TestJudged, 'hold'>): string =>
+/** The change of a hold against its error. @param unit written behind the error: where other units are chosen it follows them */
+export const changeText = ({ hold }: Pick<TestJudged, 'hold'>, unit: '' | ' psi' = ''): string =>
   hold
-    ? `${psi(hold.change)} psi against ±${psi(hold.error)} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
+    ? `${psi(hold.change)} psi against ±${psi(hold.error)}${unit} in ${minutes(hold.seconds)} min, ${hold.isTemperatureMeasured ? 'corrected for temperature' : 'temperature not measured'}`
     : ''
 
 /** What a hold could not have seen; nothing where the inner volume is a guess. */

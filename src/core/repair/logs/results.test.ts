@@ -81,7 +81,7 @@ describe('a pressure test', () => {
     )
   test('held: the change against its error, and the pressure against its limit', () => {
     expect(testResult(held(150), setup, TOLD)).toMatch(
-      /^No leak seen: -?0\.00 psi against ±[\d.]+ in 16 min, corrected for temperature; 150\.0 psig at the end, limit 150\.0 psig, low side of the plate/,
+      /^No leak seen: -?0\.00 psi against ±[\d.]+ psi in 16 min, corrected for temperature; 150\.0 psig at the end, limit 150\.0 psig, low side of the plate/,
     )
   })
   test('fallen, over its limit, and never held', () => {

@@ -53,10 +53,11 @@ const TEST_ENDS: Readonly<Record<TestJudged['state'], (judged: TestJudged, setup
   filling: () => 'The clock of the hold was not started',
   settling: () => 'The clock of the hold was not started',
   falls: (judged) =>
-    `It fell: ${changeText(judged)}${judged.seen === undefined ? '' : `, about ${leakText(judged.seen)}`}`,
-  rises: (judged) => `It rose: ${changeText(judged)}`,
-  held: (judged) => (judged.isLow ? 'Held, below its test pressure' : `No leak seen: ${changeText(judged)}`),
-  holding: (judged) => `Not held to its end: ${judged.hold ? changeText(judged) : 'no second look'}`,
+    `It fell: ${changeText(judged, ' psi')}${judged.seen === undefined ? '' : `, about ${leakText(judged.seen)}`}`,
+  rises: (judged) => `It rose: ${changeText(judged, ' psi')}`,
+  held: (judged) =>
+    judged.isLow ? 'Held, below its test pressure' : `No leak seen: ${changeText(judged, ' psi')}`,
+  holding: (judged) => `Not held to its end: ${judged.hold ? changeText(judged, ' psi') : 'no second look'}`,
 }
 
 /** The hold against its error, the pressure against its limit. */

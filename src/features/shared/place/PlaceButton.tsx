@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button'
-import { taskRow } from '@/core/repair/plan/tasks/tasks'
 import type { GatePlace } from '@/core/repair/work/gatePlaces'
+import { stepName } from '@/core/report/stepName'
 import { goInJob } from '../address/useAddress'
 
 const STAGES = {
@@ -11,7 +11,7 @@ const STAGES = {
 
 /** Where it is done, in words. */
 function placeText(place: GatePlace): string {
-  if (place.at === 'step') return taskRow(place.task).label.split(/[:;,]/)[0] as string
+  if (place.at === 'step') return stepName(place.task)
   return place.at === 'off' ? 'Taken off' : STAGES[place.stage]
 }
 
